@@ -1,0 +1,31 @@
+const esModules =
+  '@nestjs|@noria|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|immer|uuid';
+
+/** Jest runs in CommonJS mode here, so packages that are only ES modules are transformed as well. */
+const project = (name, setupFiles = []) => ({
+  displayName: name,
+  rootDir: `packages/${name}`,
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+  transform: {
+    '^.+\\.[cm]?[jt]sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2023',
+          parser: { syntax: 'typescript', tsx: name === 'web', decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+          keepClassNames: true,
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  transformIgnorePatterns: [`/node_modules/(?!(${esModules})/)`],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
+  setupFiles,
+});
+
+module.exports = {
+  projects: [project('core'), project('server', ['reflect-metadata']), project('cli'), project('web')],
+};

@@ -1,0 +1,88 @@
+import { LIMITS } from '../document/limits.js';
+import { bandsOf } from '../document/bands.js';
+import { formatTrackSize, parseTrackSize } from '../grid/tracks.js';
+import { writeBand, type Draft } from './draft.js';
+import type { Command } from '../patch/change.js';
+import type { ArrangementValues, TrackSize } from '../document/types.js';
+import type { SetFor } from './place.js';
+
+/** Sets values of the arrangement in one band, or in all bands alike. */
+export function setArrangement(values: Partial<ArrangementValues>, band: number, setFor: SetFor): Command {
+  return (draft) => {
+    const copy = structuredCopy(values);
+    if (setFor === 'all' || band === 0) Object.assign(draft.arrangement, copy);
+    else Object.assign(writeBand(draft, band).arrangement, copy);
+    if (setFor === 'all') {
+      for (const each of draft.bands) forget(each.arrangement, Object.keys(values));
+    }
+  };
+}
+
+/** Sets the number of columns: even shares are added, or tracks taken away, at the end. */
+export function setColumnCount(count: number, band: number, setFor: SetFor): Command {
+  return (draft) => {
+    const present = bandsOf(draft)[band]?.arrangement.columns ?? [];
+    const wanted = Math.min(LIMITS.columns, Math.max(1, Math.round(count) || 1));
+    const columns = Array.from({ length: wanted }, (_, k) => present[k] ?? '1fr');
+    setArrangement({ columns }, band, setFor)(draft);
+  };
+}
+
+export interface SetTrack {
+  readonly axis: 'column' | 'row';
+  /** From 0. A row after the explicit ones makes all rows up to it explicit. */
+  readonly index: number;
+  readonly size: TrackSize;
+  readonly band: number;
+  readonly setFor: SetFor;
+}
+
+/**
+ * Sets one track's size.
+ * @throws RangeError when the text is no track size, or fr for a row; its message says what to write
+ */
+export function setTrack({ axis, index, size, band, setFor }: SetTrack): Command {
+  const track = parseTrackSize(size);
+  if (!track || track.value > LIMITS.track || (axis === 'row' && track.unit !== 'px')) {
+    const like = axis === 'row' ? 'a size like 132px' : 'a size like 72px or 1fr';
+    throw new RangeError(`“${size}” is no ${axis} size. Write ${like}.`);
+  }
+  return (draft) => {
+    const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
+    if (axis === 'column') {
+      const columns = arrangement.columns.map((old, k) => (k === index ? formatTrackSize(track) : old));
+      return setArrangement({ columns }, band, setFor)(draft);
+    }
+    const length = Math.max(arrangement.rows.length, index + 1);
+    const rows = Array.from({ length }, (_, k) =>
+      k === index ? formatTrackSize(track) : (arrangement.rows[k] ?? arrangement.autoRows),
+    );
+    setArrangement({ rows }, band, setFor)(draft);
+  };
+}
+
+/** Puts one track back to what it is without a value of its own: an even share, the common row. */
+export function resetTrack(track: Pick<SetTrack, 'axis' | 'index' | 'band' | 'setFor'>): Command {
+  return (draft) => {
+    const { arrangement } = bandsOf(draft)[track.band] ?? { arrangement: draft.arrangement };
+    if (track.axis === 'column') return setTrack({ ...track, size: '1fr' })(draft);
+    if (track.index >= arrangement.rows.length) return;
+    const rows = arrangement.rows.map((old, k) => (k === track.index ? arrangement.autoRows : old));
+    while (rows.length > 0 && rows.at(-1) === arrangement.autoRows) rows.pop();
+    setArrangement({ rows }, track.band, track.setFor)(draft);
+  };
+}
+
+/** Takes back what a band sets of the arrangement, so that it is carried again. */
+export function carryArrangement(band: number, values: readonly (keyof ArrangementValues)[]): Command {
+  return (draft) => forget(writeBand(draft, band).arrangement, values);
+}
+
+function forget(own: Draft['bands'][number]['arrangement'], values: readonly string[]) {
+  for (const value of values) delete own[value as keyof ArrangementValues];
+}
+
+/** Immer freezes what it takes in, so the caller keeps an object of their own. */
+function structuredCopy(values: Partial<ArrangementValues>) {
+  return JSON.parse(JSON.stringify(values)) as Draft['bands'][number]['arrangement'];
+}

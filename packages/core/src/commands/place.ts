@@ -1,0 +1,77 @@
+import { bandsOf, placeIn } from '../document/bands.js';
+import { LIMITS } from '../document/limits.js';
+import { writeBand, type Draft } from './draft.js';
+import type { Command } from '../patch/change.js';
+import type { Pin, Place, TileId } from '../document/types.js';
+
+/** For which widths a value is set: for one band, or for every band alike. */
+export type SetFor = 'band' | 'all';
+
+export interface SetPlace {
+  readonly tiles: readonly TileId[];
+  /** The band in which the person works; 0 is the widest. */
+  readonly band: number;
+  readonly setFor: SetFor;
+  readonly columnSpan?: number;
+  readonly rowSpan?: number;
+}
+
+/**
+ * Sets the spans of tiles. Values are whole numbers, pulled into 1 to the limit. In the widest band
+ * narrower bands carry them; set for all, every band loses its own.
+ */
+export function setSpan({ tiles, band, setFor, columnSpan, rowSpan }: SetPlace): Command {
+  const values: Partial<Place> = {
+    ...(columnSpan !== undefined && { columnSpan: clamp(columnSpan, LIMITS.span) }),
+    ...(rowSpan !== undefined && { rowSpan: clamp(rowSpan, LIMITS.span) }),
+  };
+  return (draft) => {
+    for (const id of tiles) {
+      const tile = draft.tiles[id];
+      if (!tile) continue;
+      if (setFor === 'all' || band === 0) Object.assign(tile.place, values);
+      else writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...values };
+      if (setFor === 'all') {
+        forgetPlace(draft, id, Object.keys(values) as (keyof Place)[]);
+      }
+    }
+  };
+}
+
+/** Holds tiles at a cell of one band, or lets them flow again with a pin of null. */
+export function setPin(tiles: readonly TileId[], band: number, pin: Pin | null): Command {
+  return (draft) => {
+    for (const id of tiles) {
+      const tile = draft.tiles[id];
+      if (!tile) continue;
+      const columns = bandsOf(draft)[band]?.arrangement.columns.length ?? 1;
+      const { columnSpan } = placeIn(draft, tile, band);
+      const held = pin && {
+        column: clamp(Math.min(pin.column, columns - Math.min(columnSpan, columns) + 1), LIMITS.columns),
+        row: clamp(pin.row, LIMITS.rows),
+      };
+      if (band === 0) tile.place.pin = held;
+      else if (held) writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], pin: held };
+      else forgetIn(draft, band, id, ['pin']);
+    }
+  };
+}
+
+/** Takes back what a band sets of a tile's place, so that it is carried again. */
+export function carryPlace(tile: TileId, band: number, values: readonly (keyof Place)[]): Command {
+  return (draft) => forgetIn(draft, band, tile, values);
+}
+
+function forgetPlace(draft: Draft, id: TileId, values: readonly (keyof Place)[]) {
+  draft.bands.forEach((_, k) => forgetIn(draft, k + 1, id, values));
+}
+
+function forgetIn(draft: Draft, band: number, id: TileId, values: readonly (keyof Place)[]) {
+  const { tiles } = writeBand(draft, band);
+  const own = tiles[id];
+  if (!own) return;
+  for (const value of values) delete own[value];
+  if (Object.keys(own).length === 0) delete tiles[id];
+}
+
+const clamp = (value: number, most: number) => Math.min(most, Math.max(1, Math.round(value) || 1));

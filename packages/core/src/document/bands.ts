@@ -1,0 +1,68 @@
+import type { Arrangement, CollectionDocument, Place, Tile, TileId } from './types.js';
+
+/** A band with everything it carries worked out. */
+export interface Band {
+  /** 0 is the widest. */
+  readonly index: number;
+  readonly id: string;
+  /** Narrowest width of the band, in px, itself included; 0 for the narrowest band. */
+  readonly from: number;
+  /** The breakpoint that ends it, itself not included; Infinity for the widest band. */
+  readonly below: number;
+  readonly arrangement: Arrangement;
+}
+
+export const WIDEST_BAND_ID = 'widest';
+
+/** Every band from wide to narrow, each with its own values over those of the next wider one. */
+export function bandsOf(document: CollectionDocument): readonly Band[] {
+  const { bands } = document;
+  let arrangement = document.arrangement;
+  const all: Band[] = [
+    { index: 0, id: WIDEST_BAND_ID, from: bands[0]?.below ?? 0, below: Infinity, arrangement },
+  ];
+  bands.forEach((band, k) => {
+    arrangement = { ...arrangement, ...band.arrangement };
+    all.push({
+      index: k + 1,
+      id: band.id,
+      from: bands[k + 1]?.below ?? 0,
+      below: band.below,
+      arrangement,
+    });
+  });
+  return all;
+}
+
+/** The band that a width in px lies in. */
+export function bandAt(document: CollectionDocument, width: number): Band {
+  const all = bandsOf(document);
+  return all.findLast((band) => width < band.below) as Band;
+}
+
+/**
+ * Where a tile sits in a band. Spans are carried from the next wider band that sets them; a pin
+ * belongs to one band, because its line numbers mean something else where there are fewer columns.
+ */
+export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): Place {
+  let { columnSpan, rowSpan, pin } = tile.place;
+  for (const band of document.bands.slice(0, bandIndex)) {
+    const own = band.tiles[tile.id];
+    columnSpan = own?.columnSpan ?? columnSpan;
+    rowSpan = own?.rowSpan ?? rowSpan;
+    pin = own?.pin ?? null;
+  }
+  return { columnSpan, rowSpan, pin };
+}
+
+/** Whether this band itself sets the value, rather than carrying it. The widest band sets all. */
+export function isSetHere(
+  document: CollectionDocument,
+  bandIndex: number,
+  value: { readonly tile: TileId; readonly of: keyof Place } | { readonly of: keyof Arrangement },
+): boolean {
+  const band = document.bands[bandIndex - 1];
+  if (!band) return false;
+  const own: object | undefined = 'tile' in value ? band.tiles[value.tile] : band.arrangement;
+  return own !== undefined && value.of in own;
+}

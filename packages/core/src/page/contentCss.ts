@@ -1,0 +1,109 @@
+import { familyCss } from './families.js';
+import { px } from './units.js';
+import type { CollectionDocument, Spread, Tile } from '../document/types.js';
+
+const SPREAD: Readonly<Record<Spread, string>> = {
+  start: 'flex-start',
+  centre: 'center',
+  end: 'flex-end',
+  between: 'space-between',
+};
+
+/** How tiles of each kind look in this collection: the same rules on the stage and in the page. */
+export function contentCss({ look }: CollectionDocument): string {
+  return `[data-tile] {
+  box-sizing: border-box;
+  display: flex;
+  flex-direction: column;
+  gap: 0.3em;
+  min-inline-size: 0;
+  min-block-size: 0;
+  margin: 0;
+  padding: ${px(look.tilePadding)};
+  border-radius: ${px(look.radius)};
+  overflow: clip;
+  font: 400 ${px(look.bodySize)} / 1.45 ${familyCss(look.bodyFamily)};
+  overflow-wrap: break-word;
+}
+[data-tile] :is(h2, p, blockquote, figcaption) {
+  margin: 0;
+}
+[data-tile] h2 {
+  font: 650 ${px(look.headingSize)} / 1.15 ${familyCss(look.headingFamily)};
+  letter-spacing: -0.012em;
+  text-wrap: balance;
+}
+.eyebrow {
+  font-size: 0.85em;
+  font-weight: 550;
+  letter-spacing: 0.02em;
+}
+.stat strong {
+  font: 680 ${px(look.headingSize * 1.7)} / 1 ${familyCss(look.headingFamily)};
+  letter-spacing: -0.035em;
+}
+.quote blockquote {
+  font: 560 ${px(look.headingSize)} / 1.22 ${familyCss(look.headingFamily)};
+  letter-spacing: -0.012em;
+  text-wrap: pretty;
+}
+.quote figcaption {
+  font-size: 0.92em;
+}
+a.action {
+  font: 620 ${px(look.headingSize)} / 1.15 ${familyCss(look.headingFamily)};
+  letter-spacing: -0.012em;
+  text-decoration: none;
+}
+a.action:hover {
+  text-decoration: underline;
+  text-decoration-thickness: 0.06em;
+  text-underline-offset: 0.16em;
+}
+a.action:focus-visible {
+  outline: 3px solid currentColor;
+  outline-offset: -7px;
+}
+img[data-tile],
+.picture img {
+  display: block;
+  inline-size: 100%;
+  block-size: 100%;
+  padding: 0;
+  object-fit: cover;
+}
+figure.picture {
+  position: relative;
+  padding: 0;
+}
+.picture figcaption {
+  position: absolute;
+  inset: auto 0 0;
+  padding: 2.4em ${px(look.tilePadding)} ${px(Math.round(look.tilePadding * 0.75))};
+  background: linear-gradient(transparent, rgb(0 0 0 / 0.62));
+  color: #fff;
+}
+`;
+}
+
+/** What a tile has of its own: its colours, spread, type sizes and focal point. */
+export function tileCss(tile: Tile): string {
+  const { look } = tile;
+  const at = `[data-tile="${tile.id}"]`;
+  if (tile.kind === 'picture') {
+    const { x, y } = tile.focalPoint;
+    const position = `object-position: ${percent(x)} ${percent(y)}`;
+    const inner = tile.caption ? `${at} img` : at;
+    return `${at} { background: ${look.fill}; }\n${inner} { ${position}; }\n`;
+  }
+  const own = [`background: ${look.fill}`, `color: ${look.ink}`, `justify-content: ${SPREAD[look.spread]}`];
+  if (look.bodySize !== undefined) own.push(`font-size: ${px(look.bodySize)}`);
+  const rules = [`${at} { ${own.join('; ')}; }`];
+  if (look.headingSize !== undefined) {
+    const big = tile.kind === 'action' ? at : `${at} :is(h2, strong, blockquote)`;
+    rules.push(`${big} { font-size: ${px(look.headingSize)}; }`);
+  }
+  return `${rules.join('\n')}\n`;
+}
+
+const percent = (share: number) => `${Number((share * 100).toFixed(2))}%`;

@@ -1,0 +1,33 @@
+import { enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { pointerSegment } from '../document/problems.js';
+import type { CollectionDocument } from '../document/types.js';
+import type { JsonPatch } from './types.js';
+
+enablePatches();
+
+/** A change to a document that was made, with the way there and the way back. */
+export interface Change {
+  readonly document: CollectionDocument;
+  readonly patch: JsonPatch;
+  readonly inverse: JsonPatch;
+}
+
+/** A command writes on a draft; what it leaves untouched stays the same object. */
+export type Command = (draft: Draft<CollectionDocument>) => void;
+
+/**
+ * Runs a command on a document.
+ * @returns the new document, with the JSON Patch (RFC 6902) that leads to it and the one that leads back
+ * @example change(document, setSpan({ tiles: ['beds'], columnSpan: 2, band: 0, setFor: 'band' })).inverse
+ */
+export function change(document: CollectionDocument, command: Command): Change {
+  const [changed, patches, inverse] = produceWithPatches(document, (draft) => {
+    command(draft);
+  });
+  return { document: changed, patch: patches.map(toOperation), inverse: inverse.map(toOperation) };
+}
+
+function toOperation({ op, path, value }: Patch): JsonPatch[number] {
+  const pointer = path.map((segment) => `/${pointerSegment(segment)}`).join('');
+  return op === 'remove' ? { op, path: pointer } : { op, path: pointer, value: value as unknown };
+}
