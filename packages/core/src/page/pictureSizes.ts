@@ -7,7 +7,7 @@ import type { CollectionDocument, PictureAsset, Tile } from '../document/types.j
 const LADDER = [320, 480, 640, 960, 1280, 1600, 1920, 2560];
 
 /** The inline sizes, in picture px, in which a picture goes out: steps up to its natural size. */
-export function pictureVariants({ inlineSize }: PictureAsset): number[] {
+export function pictureVariants({ inlineSize }: Pick<PictureAsset, 'inlineSize'>): number[] {
   return [...LADDER.filter((step) => step < inlineSize * 0.9), inlineSize];
 }
 

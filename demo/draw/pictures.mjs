@@ -1,0 +1,150 @@
+import { ridges } from './ridges.mjs';
+import { contourMap, loaf, starTrails, weatherCurves, woodGrain } from './studies.mjs';
+
+const DUSK = {
+  sky: ['#1f3a56', '#6f7f99', '#e3ab86'],
+  hills: ['#8a8ea4', '#5c6a80', '#3a4a5c', '#223240', '#141f28'],
+  mist: '#ecc4a8',
+};
+const DAY = {
+  sky: ['#94bdca', '#d2e4e3', '#f3eee2'],
+  hills: ['#b5caca', '#8fadb0', '#65898a', '#45696a', '#284845'],
+  mist: '#f5f6f0',
+};
+const DAWN = {
+  sky: ['#e4c9ba', '#f3e0cc', '#f9f1e2'],
+  hills: ['#d7baa8', '#bb9788', '#927068', '#67504e', '#423639'],
+  mist: '#fff0e1',
+};
+const NIGHT = {
+  sky: ['#0b1521', '#1b3145', '#45616c'],
+  hills: ['#34515b', '#233d48', '#172c36', '#0e1e27', '#081319'],
+  mist: '#96b4b8',
+};
+const SNOW = {
+  sky: ['#b9c9d6', '#dfe6ea', '#f7f5f0'],
+  hills: ['#dbe3e8', '#bccad4', '#9cb0be', '#7c94a5', '#50687b'],
+  mist: '#ffffff',
+};
+
+/** Every picture of the demo: its file, size, what it shows, where its subject is, and how it is drawn. */
+export const PICTURES = [
+  {
+    id: 'hut-at-dusk',
+    name: 'Hut at dusk',
+    size: [1800, 1200],
+    focalPoint: { x: 0.66, y: 0.86 },
+    alternativeText:
+      'A small hut with one lit window on a dark ridge at dusk, mist in the valleys behind it.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...DUSK,
+        seed: 11,
+        sun: { x: 0.3, y: 0.42, colour: '#ffe3c0' },
+        hut: { x: 0.66, on: 4, size: 0.045 },
+      }),
+  },
+  {
+    id: 'ridge-path',
+    name: 'Ridge path',
+    size: [1200, 1500],
+    focalPoint: { x: 0.3, y: 0.72 },
+    alternativeText: 'Green ridge lines one behind the other in morning mist, a hut on the nearest slope.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...DAY,
+        seed: 29,
+        horizon: 0.36,
+        hut: { x: 0.3, on: 3, size: 0.026, colour: '#1c3836' },
+      }),
+  },
+  {
+    id: 'panorama',
+    name: 'Panorama',
+    size: [2400, 1000],
+    focalPoint: { x: 0.72, y: 0.34 },
+    alternativeText: 'A wide view of rose-coloured ridges at sunrise, the sun low on the right.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...DAWN,
+        seed: 47,
+        horizon: 0.42,
+        sun: { x: 0.72, y: 0.34, colour: '#fffaf0', reach: 0.7 },
+      }),
+  },
+  {
+    id: 'night-ridge',
+    name: 'Night over the ridge',
+    size: [1600, 1000],
+    focalPoint: { x: 0.74, y: 0.9 },
+    alternativeText: 'Stars over dark ridges, one lit window low on the right.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...NIGHT,
+        seed: 73,
+        stars: 620,
+        horizon: 0.5,
+        hut: { x: 0.74, on: 4, size: 0.05, colour: '#050b10' },
+      }),
+  },
+  {
+    id: 'first-snow',
+    name: 'First snow',
+    size: [1100, 1500],
+    focalPoint: { x: 0.64, y: 0.69 },
+    alternativeText: 'Pale snow slopes, a dark hut with a lit window half way up.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...SNOW,
+        seed: 91,
+        horizon: 0.34,
+        hut: { x: 0.64, on: 3, size: 0.03, colour: '#2c3a47' },
+      }),
+  },
+  {
+    id: 'star-trails',
+    name: 'Star trails',
+    size: [1400, 1400],
+    focalPoint: { x: 0.62, y: 0.36 },
+    alternativeText: 'Star trails circle the pole of the sky above a black ridge with a lit hut.',
+    draw: (size) =>
+      starTrails({ ...size, seed: 5, pole: { x: 0.62, y: 0.36 }, hut: { x: 0.24, y: 0.89, size: 0.034 } }),
+  },
+  {
+    id: 'contour-map',
+    name: 'Map of the pass',
+    size: [1200, 1200],
+    focalPoint: { x: 0.3, y: 0.58 },
+    alternativeText: 'A contour map: a dashed path leads past a hut marked in red to a summit.',
+    draw: (size) => contourMap({ ...size, seed: 17, summit: { x: 0.68, y: 0.3 }, hut: { x: 0.3, y: 0.58 } }),
+  },
+  {
+    id: 'wood-grain',
+    name: 'New table top',
+    size: [1600, 1100],
+    focalPoint: { x: 0.7, y: 0.4 },
+    alternativeText: 'Planed larch wood, its grain bending around a single knot.',
+    draw: (size) => woodGrain({ ...size, seed: 23, knot: { x: 0.7, y: 0.4, size: 0.1 } }),
+  },
+  {
+    id: 'weather',
+    name: 'A week of weather',
+    size: [1800, 1000],
+    focalPoint: { x: 0.75, y: 0.3 },
+    alternativeText: 'Two curves over seven days: the temperature in orange, the snow depth rising in white.',
+    draw: (size) => weatherCurves({ ...size, seed: 8 }),
+  },
+  {
+    id: 'loaf',
+    name: 'Hut bread',
+    size: [1400, 1050],
+    focalPoint: { x: 0.4, y: 0.5 },
+    alternativeText: 'A round loaf of bread with five cuts on a dark table.',
+    draw: (size) => loaf({ ...size, seed: 31, at: { x: 0.4, y: 0.5 } }),
+  },
+];

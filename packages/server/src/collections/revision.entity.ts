@@ -1,0 +1,26 @@
+import type { CollectionDocument, JsonPatch } from '@noria/core';
+import { Column, CreateDateColumn, Entity, Index, PrimaryColumn } from 'typeorm';
+
+/** One change of a collection: the patch, and now and then the whole document to start from. */
+@Entity('collection_revision')
+@Index(['collectionId', 'changeId'])
+export class Revision {
+  @PrimaryColumn({ name: 'collection_id', type: 'uuid' })
+  collectionId: string;
+
+  @PrimaryColumn({ type: 'integer' })
+  number: number;
+
+  /** The client's own name of the change, so that one sent twice is made once. */
+  @Column({ name: 'change_id', type: 'text', nullable: true })
+  changeId: string | null;
+
+  @Column({ type: 'json', nullable: true })
+  patch: JsonPatch | null;
+
+  @Column({ type: 'json', nullable: true })
+  document: CollectionDocument | null;
+
+  @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
+  createdAt: Date;
+}

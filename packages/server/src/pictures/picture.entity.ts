@@ -1,0 +1,46 @@
+import type { PictureAsset } from '@noria/core';
+import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
+
+/** A picture of a workspace, stored once under the hash of its bytes. */
+@Entity('picture')
+export class Picture {
+  @PrimaryColumn({ name: 'workspace_id', type: 'uuid' })
+  workspaceId: string;
+
+  @PrimaryColumn({ type: 'text' })
+  hash: string;
+
+  @Column({ type: 'text' })
+  name: string;
+
+  @Column({ name: 'media_type', type: 'text' })
+  mediaType: PictureAsset['mediaType'];
+
+  @Column({ name: 'inline_size', type: 'integer' })
+  inlineSize: number;
+
+  @Column({ name: 'block_size', type: 'integer' })
+  blockSize: number;
+
+  @Column({ type: 'bytea', select: false })
+  bytes: Buffer;
+
+  @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
+  createdAt: Date;
+}
+
+/** A smaller WebP of a picture, made when it is first asked for. */
+@Entity('picture_variant')
+export class PictureVariant {
+  @PrimaryColumn({ name: 'workspace_id', type: 'uuid' })
+  workspaceId: string;
+
+  @PrimaryColumn({ type: 'text' })
+  hash: string;
+
+  @PrimaryColumn({ name: 'inline_size', type: 'integer' })
+  inlineSize: number;
+
+  @Column({ type: 'bytea' })
+  bytes: Buffer;
+}

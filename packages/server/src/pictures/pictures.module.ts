@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { WorkspacesModule } from '../workspaces/workspaces.module.js';
+import { Picture, PictureVariant } from './picture.entity.js';
+import { PicturesController } from './pictures.controller.js';
+import { PicturesService } from './pictures.service.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([Picture, PictureVariant]), WorkspacesModule],
+  controllers: [PicturesController],
+  providers: [PicturesService],
+  exports: [PicturesService],
+})
+export class PicturesModule {}

@@ -1,0 +1,111 @@
+import { bandsOf, layoutCollection } from '@noria/core';
+import { MoreHorizontal } from 'lucide-react';
+import { AlertDialog, DropdownMenu } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { deleteCollection, type StoredCollection } from '../../api/collections';
+import { Button, SignButton } from '../../ui/Button';
+import { useSize } from '../../ui/useSize';
+import { StagePage } from '../compose';
+
+/** The width at which a thumbnail shows its collection. */
+const SHOWN_AT = 1280;
+
+interface CollectionCardProps {
+  readonly collection: StoredCollection;
+  readonly onGone: () => void;
+  readonly onTrouble: (error: unknown) => void;
+}
+
+export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
+  const { document, id, name, updatedAt } = collection;
+  const [ref, size] = useSize<HTMLDivElement>();
+  const [asking, setAsking] = useState(false);
+  const layout = useMemo(() => layoutCollection(document, SHOWN_AT), [document]);
+  const columns = bandsOf(document).map((band) => band.arrangement.columns.length);
+  const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
+    new Date(updatedAt),
+  );
+  return (
+    <article className="group relative">
+      <div
+        ref={ref}
+        className="aspect-[16/10] overflow-hidden rounded-m shadow-[0_0_0_1px_var(--hair)] group-focus-within:shadow-[0_0_0_2px_var(--copper)] group-hover:shadow-[0_0_0_2px_var(--copper)]"
+        style={{ background: document.look.ground }}
+      >
+        {size && layout.tiles.length > 0 && (
+          <StagePage
+            document={document}
+            layout={layout}
+            width={SHOWN_AT}
+            scale={size.width / SHOWN_AT}
+            pictureSize={640}
+          />
+        )}
+        {layout.tiles.length === 0 && (
+          <p className="grid h-full place-items-center text-[#44514f]">No tiles yet</p>
+        )}
+      </div>
+      <div className="mt-2 flex items-start gap-2">
+        <div className="min-w-0">
+          <h2 className="truncate font-title text-lg font-[650]">
+            <Link to={`/collections/${id}/compose`} className="outline-none after:absolute after:inset-0">
+              {name}
+            </Link>
+          </h2>
+          <p className="text-sm text-soft">
+            {document.order.length} tiles · bento of <span className="figures">{columns.join(', ')}</span>{' '}
+            columns · {changed}
+          </p>
+        </div>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger asChild>
+            <SignButton name={`More about ${name}`} className="relative z-10 ml-auto">
+              <MoreHorizontal size={17} aria-hidden />
+            </SignButton>
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content
+              align="end"
+              sideOffset={4}
+              className="z-40 min-w-[150px] rounded-m bg-raised p-1 shadow-float"
+            >
+              <DropdownMenu.Item
+                className="flex h-7 items-center rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
+                onSelect={() => setAsking(true)}
+              >
+                Delete…
+              </DropdownMenu.Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+      <AlertDialog.Root open={asking} onOpenChange={setAsking}>
+        <AlertDialog.Portal>
+          <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+          <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 grid w-[400px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float">
+            <AlertDialog.Title className="font-title text-lg font-semibold">
+              Delete “{name}”?
+            </AlertDialog.Title>
+            <AlertDialog.Description className="text-soft">
+              Its {document.order.length} tiles and all its revisions go with it. This can’t be undone.
+            </AlertDialog.Description>
+            <div className="flex justify-end gap-2">
+              <AlertDialog.Cancel asChild>
+                <Button>Keep it</Button>
+              </AlertDialog.Cancel>
+              <AlertDialog.Action asChild>
+                <Button
+                  look="solid"
+                  onClick={() => void deleteCollection(collection).then(onGone, onTrouble)}
+                >
+                  Delete
+                </Button>
+              </AlertDialog.Action>
+            </div>
+          </AlertDialog.Content>
+        </AlertDialog.Portal>
+      </AlertDialog.Root>
+    </article>
+  );
+}

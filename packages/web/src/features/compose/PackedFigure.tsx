@@ -1,0 +1,30 @@
+import { packed } from '@noria/core';
+import { useAppSelector } from '../../store/store';
+import { selectLayout } from './selectors';
+
+/** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
+export function PackedFigure() {
+  const { coverage } = useAppSelector(selectLayout);
+  const share = Math.floor(packed(coverage) * 100);
+  const whole = coverage.holes.length === 0;
+  return (
+    <span
+      className={`flex items-center gap-2 font-semibold ${whole ? 'text-sound' : 'text-ink'}`}
+      title={
+        whole
+          ? 'Every cell is covered'
+          : `${coverage.cells - coverage.covered} of ${coverage.cells} cells are not covered`
+      }
+    >
+      <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
+        <path d="M1 1h8v5H1zM10.5 1H15v9h-4.5zM1 7.500h8V15H1z" fill="currentColor" />
+        <path
+          d="M10.5 11.5H15V15h-4.5z"
+          fill={whole ? 'currentColor' : 'none'}
+          stroke={whole ? 'none' : 'var(--doubt)'}
+        />
+      </svg>
+      <span data-testid="packed">Packed {share} %</span>
+    </span>
+  );
+}

@@ -1,0 +1,71 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+} from '@dnd-kit/sortable';
+import { moveInOrder } from '@noria/core';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { count } from '../../../ui/words';
+import { run, selectShown } from '../../document';
+import { selectInHand } from '../selectors';
+import { AddTile } from './AddTile';
+import { BeltTile } from './BeltTile';
+
+/** The tiles in reading order: the only list of them. */
+export function Belt() {
+  const dispatch = useAppDispatch();
+  const { order, tiles } = useAppSelector(selectShown);
+  const inHand = useAppSelector(selectInHand);
+  const held = new Set(inHand.map(({ id }) => id));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const place = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const id = String(active.id);
+    // Several in hand move together, to where the one that is dragged was let go.
+    const moving = held.has(id) ? order.filter((each) => held.has(each)) : [id];
+    const target = order.indexOf(String(over.id));
+    const later = target > order.indexOf(id);
+    const before = order
+      .slice(0, later ? target + 1 : target)
+      .filter((each) => !moving.includes(each)).length;
+    dispatch(run('Order', moveInOrder(moving, before)));
+  };
+  return (
+    <footer className="col-span-2 grid min-w-0 grid-cols-[292px_1fr] border-t border-hair bg-panel">
+      <div className="grid content-start gap-0.5 px-4 pt-3">
+        <div className="flex items-center justify-between">
+          <b className="font-[650]">{count(order.length, 'tile')}, in reading order</b>
+          <AddTile label="Add" />
+        </div>
+        <p className="text-sm text-soft">Drag to reorder. The page and a screen reader follow this order.</p>
+      </div>
+      <div className="relative min-w-0 before:pointer-events-none before:absolute before:inset-x-0 before:top-[64px] before:h-px before:bg-hair">
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={place}>
+          <SortableContext items={[...order]} strategy={horizontalListSortingStrategy}>
+            <ol
+              aria-label="Belt"
+              className="flex h-full gap-2 overflow-x-auto overflow-y-hidden px-1.5 pt-[13px] [scrollbar-width:thin]"
+            >
+              {order.map((id, k) => {
+                const tile = tiles[id];
+                return tile && <BeltTile key={id} tile={tile} number={k + 1} held={held.has(id)} />;
+              })}
+            </ol>
+          </SortableContext>
+        </DndContext>
+      </div>
+    </footer>
+  );
+}

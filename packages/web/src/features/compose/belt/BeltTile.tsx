@@ -1,0 +1,87 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import type { PictureAsset, Tile } from '@noria/core';
+import { useEffect, useRef } from 'react';
+import { addressFor } from '../../../api/pictures';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { selectShown } from '../../document';
+import { taken, toggled } from '../composeSlice';
+
+interface BeltTileProps {
+  readonly tile: Tile;
+  readonly number: number;
+  readonly held: boolean;
+}
+
+/** A tile on the belt: its thumbnail, its number in reading order and its name. */
+export function BeltTile({ tile, number, held }: BeltTileProps) {
+  const dispatch = useAppDispatch();
+  const { pictures } = useAppSelector(selectShown);
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: tile.id,
+  });
+  const item = useRef<HTMLLIElement | null>(null);
+  const picture = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
+
+  useEffect(() => {
+    if (held) item.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [held]);
+
+  return (
+    <li
+      ref={(element) => {
+        item.current = element;
+        setNodeRef(element);
+      }}
+      className={`w-[72px] flex-none ${isDragging ? 'z-10' : ''}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-roledescription="sortable tile"
+        aria-pressed={held}
+        aria-label={`${number}, ${tile.name}`}
+        className={`group grid w-full touch-none gap-1.5 rounded-s text-left ${isDragging ? 'opacity-80' : ''}`}
+        onClick={(event) => dispatch(event.shiftKey ? toggled(tile.id) : taken([tile.id]))}
+      >
+        <span
+          className={`block h-[46px] overflow-hidden rounded-s border border-hair ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
+          style={{ background: tile.look.fill }}
+        >
+          <Thumbnail tile={tile} picture={picture} />
+        </span>
+        <span
+          className={`flex truncate text-[10.5px] leading-[14px] ${held ? 'font-semibold text-copper-ink' : 'text-faint'}`}
+        >
+          <span className="truncate">
+            {number} {tile.name}
+          </span>
+        </span>
+      </button>
+    </li>
+  );
+}
+
+function Thumbnail({ tile, picture }: { tile: Tile; picture: PictureAsset | undefined }) {
+  if (tile.kind === 'picture') {
+    if (!picture) return null;
+    const { x, y } = tile.focalPoint;
+    return (
+      <img
+        src={addressFor(picture, 320)}
+        alt=""
+        draggable={false}
+        className="size-full object-cover"
+        style={{ objectPosition: `${x * 100}% ${y * 100}%` }}
+      />
+    );
+  }
+  const words = { text: 'heading', stat: 'figure', quote: 'words', action: 'label' }[tile.kind];
+  return (
+    <span className="block p-1.5 text-[7.5px] leading-[1.2] font-semibold" style={{ color: tile.look.ink }}>
+      {String((tile as unknown as Record<string, unknown>)[words]).slice(0, 60)}
+    </span>
+  );
+}

@@ -1,0 +1,3 @@
+export { ComposeScreen } from './ComposeScreen';
+export { PackedFigure } from './PackedFigure';
+export { StagePage } from './stage/StagePage';

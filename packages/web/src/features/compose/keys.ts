@@ -1,0 +1,145 @@
+import { linesToggled, needleMoved, keySheetToggled, taken } from './composeSlice';
+import { redo, undo } from '../document';
+import {
+  deleteTiles,
+  duplicateTiles,
+  growTiles,
+  pinTiles,
+  reorderTiles,
+  spanTiles,
+  stepTile,
+  takeTowards,
+} from './actions';
+import { selectBand, selectBands, selectInHand, selectNeedle } from './selectors';
+import type { AppThunk } from '../../store/store';
+
+export interface KeyCommand {
+  /** As the key sheet shows it. */
+  readonly keys: string;
+  readonly does: string;
+  readonly matches: (event: KeyboardEvent) => boolean;
+  readonly run: (event: KeyboardEvent) => AppThunk<unknown>;
+}
+
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+const arrow = (event: KeyboardEvent) => ARROWS[event.key] ?? [0, 0];
+const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
+const isArrow = (event: KeyboardEvent, modifier: 'none' | 'alt' | 'shift') =>
+  event.key in ARROWS &&
+  !event.ctrlKey &&
+  !event.metaKey &&
+  event.altKey === (modifier === 'alt') &&
+  event.shiftKey === (modifier === 'shift');
+const key = (name: string) => (event: KeyboardEvent) => plain(event) && !event.shiftKey && event.key === name;
+const control =
+  (name: string, shift = false) =>
+  (event: KeyboardEvent) =>
+    (event.ctrlKey || event.metaKey) &&
+    !event.altKey &&
+    event.shiftKey === shift &&
+    event.key.toLowerCase() === name;
+const digit = (event: KeyboardEvent) => /^Digit[1-9]$/.exec(event.code)?.[0].slice(5);
+
+const moveNeedle =
+  (by: number): AppThunk =>
+  (dispatch, getState) =>
+    void dispatch(needleMoved(selectNeedle(getState()) + by));
+
+/** To the next narrower (1) or wider (−1) band: its widest or narrowest width that is common to show. */
+const toBand =
+  (by: 1 | -1): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const to = selectBands(state)[selectBand(state).index + by];
+    if (to) dispatch(needleMoved(by === 1 ? to.below - 1 : to.from));
+  };
+
+const minus = (event: KeyboardEvent) => plain(event) && event.code === 'Minus';
+const equal = (event: KeyboardEvent) => plain(event) && event.code === 'Equal';
+
+/** Every key of the Compose screen, in the order of the key sheet. */
+export const KEY_COMMANDS: readonly KeyCommand[] = [
+  {
+    keys: '← → ↑ ↓',
+    does: 'Take the next tile in that direction',
+    matches: (e) => isArrow(e, 'none'),
+    run: (e) => takeTowards(...(arrow(e) as [number, number])),
+  },
+  {
+    keys: 'Alt + arrow',
+    does: 'Move the tile by a cell',
+    matches: (e) => isArrow(e, 'alt'),
+    run: (e) => stepTile(...(arrow(e) as [number, number])),
+  },
+  {
+    keys: 'Shift + arrow',
+    does: 'Grow or shrink its span',
+    matches: (e) => isArrow(e, 'shift'),
+    run: (e) => growTiles(...(arrow(e) as [number, number])),
+  },
+  {
+    keys: '1 … 9',
+    does: 'Set the column span',
+    matches: (e) => plain(e) && !e.shiftKey && digit(e) !== undefined,
+    run: (e) => spanTiles({ columnSpan: Number(digit(e)) }),
+  },
+  {
+    keys: 'Shift + 1 … 9',
+    does: 'Set the row span',
+    matches: (e) => plain(e) && e.shiftKey && digit(e) !== undefined,
+    run: (e) => spanTiles({ rowSpan: Number(digit(e)) }),
+  },
+  { keys: '[', does: 'Earlier in reading order', matches: key('['), run: () => reorderTiles(-1) },
+  { keys: ']', does: 'Later in reading order', matches: key(']'), run: () => reorderTiles(1) },
+  { keys: 'p', does: 'Pin the tile here, or free it', matches: key('p'), run: () => pinTiles() },
+  { keys: 'Ctrl + D', does: 'Duplicate', matches: control('d'), run: () => duplicateTiles() },
+  {
+    keys: 'Delete',
+    does: 'Delete',
+    matches: (e) => plain(e) && (e.key === 'Delete' || e.key === 'Backspace'),
+    run: () => deleteTiles(),
+  },
+  { keys: 'Escape', does: 'Let go', matches: key('Escape'), run: () => letGo() },
+  { keys: ',', does: 'Next narrower band', matches: key(','), run: () => toBand(1) },
+  { keys: '.', does: 'Next wider band', matches: key('.'), run: () => toBand(-1) },
+  {
+    keys: '-  =',
+    does: 'Move the needle by 1 px, with Shift by 20',
+    matches: (e) => minus(e) || equal(e),
+    run: (e) => moveNeedle((e.shiftKey ? 20 : 1) * (minus(e) ? -1 : 1)),
+  },
+  {
+    keys: 'l',
+    does: 'Show or hide grid lines',
+    matches: key('l'),
+    run: () => (dispatch) => void dispatch(linesToggled()),
+  },
+  { keys: 'Ctrl + Z', does: 'Undo', matches: control('z'), run: () => undo() },
+  { keys: 'Ctrl + Shift + Z', does: 'Redo', matches: control('z', true), run: () => redo() },
+  {
+    keys: '?',
+    does: 'This sheet',
+    matches: (e) => plain(e) && e.key === '?',
+    run: () => (dispatch) => void dispatch(keySheetToggled(true)),
+  },
+];
+
+const letGo = (): AppThunk => (dispatch, getState) => {
+  if (selectInHand(getState()).length > 0) dispatch(taken([]));
+};
+
+/** Whether keys belong to what has the focus: a field, a slider, a menu. */
+export function keepsKeys(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  return (
+    target.matches(
+      'input, textarea, select, [contenteditable], [role=slider], [role=menuitem], [role=radio]',
+    ) || target.closest('[role=dialog], [role=alertdialog], [role=menu]') !== null
+  );
+}

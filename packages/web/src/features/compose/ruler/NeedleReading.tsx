@@ -1,0 +1,72 @@
+import { evenColumn, LIMITS } from '@noria/core';
+import { useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { count, rounded } from '../../../ui/words';
+import { needleMoved } from '../composeSlice';
+import { selectBand, selectLayout, selectNeedle } from '../selectors';
+
+/** The width now shown, which can be typed, and what it gives. */
+export function NeedleReading() {
+  const dispatch = useAppDispatch();
+  const needle = useAppSelector(selectNeedle);
+  const { arrangement, from, below } = useAppSelector(selectBand);
+  const { inlineSize, columns } = useAppSelector(selectLayout);
+  const [typed, setTyped] = useState<string | null>(null);
+  const settle = () => {
+    const width = Number(typed);
+    if (typed && Number.isFinite(width)) dispatch(needleMoved(width));
+    setTyped(null);
+  };
+  const { padding, columnGap } = arrangement;
+  const even = new Set(columns.map(({ size }) => size.toFixed(2))).size === 1;
+  const column = evenColumn(inlineSize - padding.inlineStart - padding.inlineEnd, columns.length, columnGap);
+  return (
+    <div className="grid content-start gap-1 border-b border-hair bg-panel px-4 pt-3">
+      <label className="flex items-baseline gap-1.5">
+        <input
+          aria-label="Width shown, px"
+          inputMode="numeric"
+          className="w-[4.1ch] rounded-s bg-transparent font-figures text-xl font-semibold tracking-[-0.06em] text-copper-ink"
+          value={typed ?? String(needle)}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={settle}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') {
+              settle();
+              event.currentTarget.select();
+            }
+            if (event.key === 'Escape') setTyped(null);
+          }}
+        />
+        <span className="figures text-faint">px wide</span>
+      </label>
+      <p className="text-sm whitespace-nowrap text-soft">
+        {count(columns.length, 'column')}
+        {even && (
+          <>
+            {' of '}
+            <span className="figures">{rounded(column)}</span>
+          </>
+        )}
+        , <Reach from={from} below={below} />
+      </p>
+    </div>
+  );
+}
+
+function Reach({ from, below }: { from: number; below: number }) {
+  const narrowest = Math.max(from, LIMITS.narrowest);
+  return (
+    <>
+      from <span className="figures">{narrowest}</span>
+      {below <= LIMITS.widest && (
+        <>
+          {' to '}
+          <span className="figures">{below - 1}</span>
+        </>
+      )}
+      {below > LIMITS.widest && ' up'}
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+import { useAppSelector } from '../../../store/store';
+import { nth } from '../../../ui/words';
+import { selectShown } from '../../document';
+import { selectInHand } from '../selectors';
+import { ArrangementSettings } from './ArrangementSettings';
+import { TileContent } from './TileContent';
+import { TileLook } from './TileLook';
+import { TilePlace } from './TilePlace';
+
+/** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
+export function Settings() {
+  const document = useAppSelector(selectShown);
+  const inHand = useAppSelector(selectInHand);
+  const [tile] = inHand;
+  const heading =
+    inHand.length > 1
+      ? { title: `${inHand.length} tiles`, what: 'what is set is set for all' }
+      : tile
+        ? {
+            title: tile.name,
+            what: `${tile.kind}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
+          }
+        : { title: 'Arrangement', what: `bento, ${document.order.length} tiles` };
+  return (
+    <aside
+      aria-label="Settings"
+      className="grid min-h-0 content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
+    >
+      <header className="flex items-baseline gap-2">
+        <h2 className="truncate font-title text-lg font-[650]">{heading.title}</h2>
+        <span className="text-[11.5px] whitespace-nowrap text-faint">{heading.what}</span>
+      </header>
+      {tile ? (
+        <>
+          <TilePlace tiles={inHand} />
+          {inHand.length === 1 && <TileContent tile={tile} />}
+          <TileLook tiles={inHand} />
+        </>
+      ) : (
+        <ArrangementSettings />
+      )}
+    </aside>
+  );
+}

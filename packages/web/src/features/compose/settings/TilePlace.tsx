@@ -1,0 +1,100 @@
+import { carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { NumberField } from '../../../ui/NumberField';
+import { Question, Row } from '../../../ui/Rows';
+import { Segments } from '../../../ui/Segments';
+import { run, selectShown } from '../../document';
+import { pinTiles, sayPlace, spanTiles } from '../actions';
+import { selectBand, selectLayout } from '../selectors';
+import { SetForRow } from './SetForRow';
+
+const shared = <V,>(values: readonly V[]): V | null =>
+  new Set(values).size === 1 ? (values[0] ?? null) : null;
+
+/** Where the tiles in hand sit. */
+export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectShown);
+  const band = useAppSelector(selectBand);
+  const layout = useAppSelector(selectLayout);
+  const places = tiles.map((tile) => placeIn(document, tile, band.index));
+  const pinned = places.every(({ pin }) => pin);
+  const [only] = tiles.length === 1 ? tiles : [];
+  const at = layout.tiles.find(({ id }) => id === only?.id);
+  const columns = band.arrangement.columns.length;
+  const setHere = tiles.some(
+    ({ id }) =>
+      isSetHere(document, band.index, { tile: id, of: 'columnSpan' }) ||
+      isSetHere(document, band.index, { tile: id, of: 'rowSpan' }),
+  );
+  const carry = () =>
+    dispatch(
+      run('Carry', (draft) =>
+        tiles.forEach(({ id }) => carryPlace(id, band.index, ['columnSpan', 'rowSpan'])(draft)),
+      ),
+    );
+  const hold = (cell: { column: number; row: number }) => {
+    if (!only) return;
+    dispatch(run('Pin', setPin([only.id], band.index, cell)));
+    dispatch(sayPlace());
+  };
+
+  return (
+    <Question title="Where does it sit?">
+      <Row label="Span" setHere={setHere} onCarry={carry}>
+        <div className="grid grid-cols-2 gap-1.5">
+          <NumberField
+            name="Column span"
+            value={shared(places.map(({ columnSpan }) => Math.min(columnSpan, columns)))}
+            least={1}
+            most={columns}
+            unit={places[0]?.columnSpan === 1 ? 'column' : 'columns'}
+            onSet={(columnSpan) => dispatch(spanTiles({ columnSpan }))}
+          />
+          <NumberField
+            name="Row span"
+            value={shared(places.map(({ rowSpan }) => rowSpan))}
+            least={1}
+            most={LIMITS.span}
+            unit={places[0]?.rowSpan === 1 ? 'row' : 'rows'}
+            onSet={(rowSpan) => dispatch(spanTiles({ rowSpan }))}
+          />
+        </div>
+      </Row>
+      <Row label="Place">
+        <Segments
+          name="Place"
+          value={pinned ? 'pinned' : 'free'}
+          choices={[
+            { value: 'free', label: 'Free' },
+            { value: 'pinned', label: 'Pinned' },
+          ]}
+          onChoose={(value) => (value === 'pinned') !== pinned && dispatch(pinTiles())}
+        />
+      </Row>
+      {pinned && at && (
+        <Row label="Held at">
+          <div className="grid grid-cols-2 gap-1.5">
+            <NumberField
+              name="Column line"
+              value={at.column}
+              least={1}
+              most={columns - at.columnSpan + 1}
+              unit="column"
+              onSet={(column) => hold({ column, row: at.row })}
+            />
+            <NumberField
+              name="Row line"
+              value={at.row}
+              least={1}
+              most={LIMITS.rows}
+              unit="row"
+              onSet={(row) => hold({ column: at.column, row })}
+            />
+          </div>
+        </Row>
+      )}
+      <SetForRow />
+    </Question>
+  );
+}

@@ -1,0 +1,82 @@
+import { change, layoutCollection, setSpan, type LaidOutTile } from '@noria/core';
+import { useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { tryOut } from '../../document';
+import { spanTiles } from '../actions';
+import { selectBand, selectLayout, selectNeedle, selectSetFor } from '../selectors';
+import { boxStyle, type StageSpace } from './space';
+
+const MOST_COLUMNS = 12;
+const CELL = 20;
+
+interface SpanPadProps {
+  readonly laidOut: LaidOutTile;
+  readonly space: StageSpace;
+}
+
+/** A small matrix that sets columns × rows in one press, and says beforehand what that would do. */
+export function SpanPad({ laidOut, space }: SpanPadProps) {
+  const dispatch = useAppDispatch();
+  const layout = useAppSelector(selectLayout);
+  const band = useAppSelector(selectBand);
+  const setFor = useAppSelector(selectSetFor);
+  const needle = useAppSelector(selectNeedle);
+  const trying = useAppSelector((state) => state.document.trial !== null);
+  const document = useAppSelector((state) => state.document.document);
+  const [pointed, setPointed] = useState<readonly [number, number] | null>(null);
+  if (!document || (trying && !pointed)) return null;
+
+  const columns = Math.min(layout.columns.length, MOST_COLUMNS);
+  const rows = Math.max(4, Math.min(6, laidOut.rowSpan + 1));
+  const span = { columnSpan: pointed?.[0] ?? laidOut.columnSpan, rowSpan: pointed?.[1] ?? laidOut.rowSpan };
+  const command = setSpan({ tiles: [laidOut.id], band: band.index, setFor, ...span });
+  const after = layoutCollection(change(document, command).document, needle).coverage.holes.length;
+
+  const width = columns * CELL + 17;
+  const box = boxStyle(space, laidOut);
+  const page = needle * space.scale;
+  const right = box.left + box.width + 14;
+  const left = right + width <= page + 20 ? right : Math.max(0, box.left - width - 14);
+  const point = (next: readonly [number, number] | null) => setPointed(next);
+
+  return (
+    <div
+      role="group"
+      aria-label="Span pad"
+      className="absolute z-20 rounded-m bg-raised px-2.5 pt-2.5 pb-2 shadow-float"
+      style={{ left, top: Math.max(0, box.top + 14) }}
+      onPointerLeave={() => point(null)}
+      onPointerDown={(event) => event.stopPropagation()}
+    >
+      <div className="grid gap-[3px]" style={{ gridTemplateColumns: `repeat(${columns}, ${CELL - 3}px)` }}>
+        {Array.from({ length: rows * columns }, (_, k) => {
+          const cell = [(k % columns) + 1, Math.floor(k / columns) + 1] as const;
+          const isNow = cell[0] <= laidOut.columnSpan && cell[1] <= laidOut.rowSpan;
+          const isWished = pointed !== null && cell[0] <= pointed[0] && cell[1] <= pointed[1];
+          const isCorner = pointed?.[0] === cell[0] && pointed[1] === cell[1];
+          return (
+            <button
+              key={k}
+              type="button"
+              // The keyboard sets spans with digits; 24 stops of Tab would be in the way.
+              tabIndex={-1}
+              aria-label={`${cell[0]} by ${cell[1]}`}
+              className={`h-[15px] rounded-[2px] ${isNow ? 'bg-copper' : isWished ? 'bg-copper-wash' : 'bg-field'} ${isCorner ? 'outline-[1.5px] outline-copper' : ''}`}
+              onPointerEnter={() => point(cell)}
+              onClick={() => {
+                dispatch(tryOut(null));
+                dispatch(spanTiles({ columnSpan: cell[0], rowSpan: cell[1] }));
+              }}
+            />
+          );
+        })}
+      </div>
+      <p className="mt-1.5 text-[11.5px] whitespace-nowrap text-soft" style={{ minWidth: width - 20 }}>
+        <b className="figures text-copper-ink">
+          {span.columnSpan} × {span.rowSpan}
+        </b>{' '}
+        {after === 0 ? 'leaves no hole' : after === 1 ? 'leaves a hole' : `leaves ${after} holes`}
+      </p>
+    </div>
+  );
+}

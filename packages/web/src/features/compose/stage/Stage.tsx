@@ -1,0 +1,73 @@
+import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useSize } from '../../../ui/useSize';
+import { selectShown } from '../../document';
+import { AddTile } from '../belt/AddTile';
+import { taken } from '../composeSlice';
+import { ColumnLedge, RowLedge } from '../ledges/Ledges';
+import { selectInHand, selectLayout, selectNeedle } from '../selectors';
+import { Holes } from './Holes';
+import { GridLines } from './GridLines';
+import { StagePage } from './StagePage';
+import { TileHands } from './TileHands';
+import type { StageSpace } from './space';
+
+/** Room for the ledges at the page's left and top, and air at its right. */
+const LEFT = 58;
+const TOP = 36;
+const RIGHT = 26;
+
+export function Stage() {
+  const dispatch = useAppDispatch();
+  const [ref, size] = useSize<HTMLElement>();
+  const document = useAppSelector(selectShown);
+  const layout = useAppSelector(selectLayout);
+  const needle = useAppSelector(selectNeedle);
+  const inHand = useAppSelector(selectInHand);
+  const { sweeping, showLines } = useAppSelector((state) => state.compose);
+  const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
+  const space: StageSpace = { scale, offset: Math.max(0, (needle - layout.inlineSize) / 2) };
+  const letGo = () => inHand.length > 0 && dispatch(taken([]));
+
+  return (
+    <main
+      ref={ref}
+      aria-label="Stage"
+      className="relative min-h-0 overflow-auto [scrollbar-gutter:stable] [scrollbar-width:thin]"
+      onPointerDown={(event) => event.target === event.currentTarget && letGo()}
+    >
+      {scale > 0 && (
+        <div
+          style={{ width: LEFT + needle * scale, height: TOP + layout.blockSize * scale + 28 }}
+          className="relative"
+        >
+          <ColumnLedge space={space} left={LEFT} />
+          <RowLedge space={space} top={TOP} />
+          <div
+            className="absolute shadow-[0_0_0_1px_var(--hair)]"
+            style={{ left: LEFT, top: TOP, width: needle * scale, height: layout.blockSize * scale }}
+          >
+            <div className="absolute inset-0 overflow-hidden">
+              <StagePage
+                document={document}
+                layout={layout}
+                width={needle}
+                scale={scale}
+                gliding={!sweeping}
+              />
+            </div>
+            <div className="absolute inset-0" data-testid="stage-ground" onPointerDown={letGo} />
+            {showLines && <GridLines layout={layout} space={space} />}
+            <Holes space={space} />
+            <TileHands space={space} />
+            {layout.tiles.length === 0 && (
+              <div className="absolute inset-x-0 top-4 grid justify-items-center gap-3 text-center">
+                <p className="font-title text-lg font-semibold">No tiles yet</p>
+                <AddTile label="Add the first tile" />
+              </div>
+            )}
+          </div>
+        </div>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,137 @@
+import {
+  contentCss,
+  tileCss,
+  tileHtml,
+  type CollectionDocument,
+  type LaidOutTile,
+  type Layout,
+  type PictureSource,
+  type Tile,
+} from '@noria/core';
+import { memo, useCallback, useMemo, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { addressFor } from '../../../api/pictures';
+
+interface StagePageProps {
+  readonly document: CollectionDocument;
+  readonly layout: Layout;
+  /** Width of the page, in px; the grid is centred in it. */
+  readonly width: number;
+  readonly scale: number;
+  /** Tiles glide to where they go; not while the width is dragged. */
+  readonly gliding?: boolean;
+  /** The widest variant that pictures are fetched in. */
+  readonly pictureSize?: number;
+}
+
+/**
+ * The collection as the page shows it: the page's own HTML and CSS inside a shadow root, each tile
+ * put where core laid it out. It is for the eye only; what is done with tiles is done by the hands
+ * above it, and read out from there.
+ */
+export const StagePage = memo(function StagePage({
+  document,
+  layout,
+  width,
+  scale,
+  gliding = false,
+  pictureSize = 1280,
+}: StagePageProps) {
+  const [root, setRoot] = useState<ShadowRoot | null>(null);
+  const host = useCallback((element: HTMLDivElement | null) => {
+    if (element) setRoot(element.shadowRoot ?? element.attachShadow({ mode: 'open' }));
+  }, []);
+  const { look, tiles } = document;
+  const css = useMemo(
+    () => [STAGE_CSS, contentCss({ ...document, look }), ...Object.values(tiles).map(tileCss)].join('\n'),
+    [look, tiles],
+  ); // eslint-disable-line react-hooks/exhaustive-deps -- of the document only these are read
+  const source: PictureSource = useCallback(
+    (picture) => ({ src: addressFor(picture, pictureSize) }),
+    [pictureSize],
+  );
+  const offset = Math.max(0, (width - layout.inlineSize) / 2);
+  return (
+    <div
+      ref={host}
+      inert
+      aria-hidden
+      data-stage-page
+      style={{
+        width,
+        height: layout.blockSize,
+        transform: `scale(${scale})`,
+        transformOrigin: '0 0',
+        background: look.ground,
+      }}
+    >
+      {root &&
+        createPortal(
+          <>
+            <style>{css}</style>
+            {layout.tiles.map((laidOut) => (
+              <Slot
+                key={laidOut.id}
+                tile={tiles[laidOut.id] as Tile}
+                pictures={document.pictures}
+                document={document}
+                laidOut={laidOut}
+                offset={offset}
+                gliding={gliding}
+                source={source}
+              />
+            ))}
+          </>,
+          root,
+        )}
+    </div>
+  );
+});
+
+const STAGE_CSS = `
+:host { position: relative; display: block; }
+.slot { position: absolute; inset: 0 auto auto 0; }
+.slot > * { inline-size: 100%; block-size: 100%; }
+.slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }
+.slot > .picture:empty { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
+@media (prefers-reduced-motion: reduce) { .slot.gliding { transition: none; } }
+`;
+
+interface SlotProps {
+  readonly tile: Tile;
+  readonly pictures: CollectionDocument['pictures'];
+  readonly document: CollectionDocument;
+  readonly laidOut: LaidOutTile;
+  readonly offset: number;
+  readonly gliding: boolean;
+  readonly source: PictureSource;
+}
+
+/** One tile of the page. Its HTML comes from core, which has escaped every word in it. */
+const Slot = memo(
+  function Slot({ tile, document, laidOut, offset, gliding, source }: SlotProps) {
+    const html = tileHtml(document, tile, source);
+    return (
+      <div
+        className={gliding ? 'slot gliding' : 'slot'}
+        data-slot={laidOut.id}
+        style={{
+          translate: `${laidOut.x + offset}px ${laidOut.y}px`,
+          width: laidOut.inlineSize,
+          height: laidOut.blockSize,
+        }}
+        dangerouslySetInnerHTML={{ __html: html }}
+      />
+    );
+  },
+  (before, after) =>
+    before.tile === after.tile &&
+    before.pictures === after.pictures &&
+    before.offset === after.offset &&
+    before.gliding === after.gliding &&
+    before.source === after.source &&
+    before.laidOut.x === after.laidOut.x &&
+    before.laidOut.y === after.laidOut.y &&
+    before.laidOut.inlineSize === after.laidOut.inlineSize &&
+    before.laidOut.blockSize === after.laidOut.blockSize,
+);

@@ -1,0 +1,50 @@
+import { applyPatch, change, type Command } from '@noria/core';
+import { announce, warn } from '../notices';
+import { changed, redone, tried, undone } from './documentSlice';
+import type { AppThunk } from '../../store/store';
+
+/** Runs a command as one undoable step. Steps of the same key in close succession become one. */
+export const run =
+  (name: string, command: Command, key: string | null = null): AppThunk =>
+  (dispatch, getState) => {
+    const { document } = getState().document;
+    if (!document) return;
+    try {
+      const made = change(document, command);
+      if (made.patch.length === 0) {
+        dispatch(tried(null));
+        return;
+      }
+      const step = { name, patch: made.patch, inverse: made.inverse, key, at: Date.now() };
+      dispatch(changed({ document: made.document, step }));
+    } catch (error) {
+      dispatch(tried(null));
+      dispatch(warn(error instanceof Error ? error.message : String(error)));
+    }
+  };
+
+/** Shows what a command would do, until it is run or dropped. */
+export const tryOut =
+  (command: Command | null): AppThunk =>
+  (dispatch, getState) => {
+    const { document, trial } = getState().document;
+    if (!document) return;
+    if (command) dispatch(tried(change(document, command).document));
+    else if (trial) dispatch(tried(null));
+  };
+
+export const undo = (): AppThunk => (dispatch, getState) => {
+  const { document, past } = getState().document;
+  const step = past.at(-1);
+  if (!document || !step) return;
+  dispatch(undone(applyPatch(document, step.inverse)));
+  dispatch(announce(`Undone: ${step.name}`));
+};
+
+export const redo = (): AppThunk => (dispatch, getState) => {
+  const { document, future } = getState().document;
+  const step = future.at(-1);
+  if (!document || !step) return;
+  dispatch(redone(applyPatch(document, step.patch)));
+  dispatch(announce(`Done again: ${step.name}`));
+};

@@ -1,0 +1,115 @@
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { readCollection, sendChange } from '../../api/collections';
+import { ServerAway, ServerProblem } from '../../api/problem';
+import { announce, warn } from '../notices';
+import {
+  acknowledged,
+  changed,
+  joined,
+  opened,
+  redone,
+  refused,
+  savingChanged,
+  sent,
+  undone,
+} from './documentSlice';
+import { keepOutbox } from './outbox';
+import { together } from './open';
+import type { AppDispatch, RootState } from '../../store/store';
+
+const QUIET_MS = 350;
+const RETRY_MS = [800, 1500, 3000, 5000, 8000];
+
+export const saver = createListenerMiddleware();
+const listen = saver.startListening.withTypes<RootState, AppDispatch>();
+
+// Every change, and every answer, goes to the browser's own store at once.
+listen({
+  matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, refused),
+  effect: async (_, { getState }) => {
+    const { id, revision, underWay, unsent } = getState().document;
+    if (id) await keepOutbox(id, { revision, underWay, unsent });
+  },
+});
+
+// Then to the server: one change at a time, each sent until it is acknowledged.
+listen({
+  matcher: isAnyOf(opened, changed, undone, redone),
+  effect: async (action, api) => {
+    api.cancelActiveListeners();
+    if (!opened.match(action)) await api.delay(QUIET_MS);
+    const id = api.getState().document.id;
+    for (let attempt = 0; hasUnsent(api.getState(), id);) {
+      // A cancelled listener stops at the next pause; a request under way is left to finish.
+      const wait = await api.pause(sendOnce(api.dispatch, api.getState, attempt));
+      if (wait === null) return;
+      attempt = wait > 0 ? attempt + 1 : 0;
+      if (wait > 0) await Promise.race([api.delay(wait), api.pause(backOnline())]);
+    }
+  },
+});
+
+const hasUnsent = ({ document }: RootState, id: string | null) =>
+  document.id === id && (document.underWay !== null || document.unsent.length > 0);
+
+let sending: Promise<number | null> | null = null;
+
+/** Sends what waits, unless a change is on its way; then waits for that one. */
+function sendOnce(dispatch: AppDispatch, getState: () => RootState, attempt: number): Promise<number | null> {
+  sending ??= send(dispatch, getState, attempt).finally(() => (sending = null));
+  return sending;
+}
+
+/** @returns ms to wait before the next attempt; 0 to go on, null to stop until something changes */
+async function send(
+  dispatch: AppDispatch,
+  getState: () => RootState,
+  attempt: number,
+): Promise<number | null> {
+  dispatch(sent(crypto.randomUUID()));
+  const { id, revision, underWay } = getState().document;
+  if (!id || !underWay) return 0;
+  try {
+    const arrived = await sendChange(id, revision, underWay.changeId, underWay.patch);
+    if (getState().document.id === id) dispatch(acknowledged(arrived));
+    return 0;
+  } catch (error) {
+    if (getState().document.id !== id) return null;
+    if (error instanceof ServerProblem && error.status === 412) return join(dispatch, getState, id);
+    if (error instanceof ServerAway || (error instanceof ServerProblem && error.status >= 500)) {
+      dispatch(
+        savingChanged({
+          state: 'waiting',
+          why: 'The server does not answer. Your changes are kept in this browser and sent as soon as it does.',
+        }),
+      );
+      return RETRY_MS[Math.min(attempt, RETRY_MS.length - 1)] as number;
+    }
+    dispatch(refused(error instanceof Error ? error.message : String(error)));
+    return null;
+  }
+}
+
+/** Somebody else changed the collection: put our changes on top of theirs, when both fit together. */
+async function join(dispatch: AppDispatch, getState: () => RootState, id: string): Promise<number | null> {
+  try {
+    const theirs = await readCollection(id);
+    const { underWay, unsent } = getState().document;
+    const ours = [...(underWay?.patch ?? []), ...unsent];
+    const document = together(theirs.document, ours);
+    if (!document) {
+      dispatch(savingChanged({ state: 'conflict', revision: theirs.revision }));
+      return null;
+    }
+    dispatch(joined({ document, revision: theirs.revision, unsent: ours }));
+    dispatch(announce('This collection was changed elsewhere. Both changes were kept.'));
+    return 0;
+  } catch (error) {
+    if (error instanceof ServerAway) return RETRY_MS[0] as number;
+    dispatch(warn(error instanceof Error ? error.message : String(error)));
+    return null;
+  }
+}
+
+const backOnline = () =>
+  new Promise<void>((resolve) => window.addEventListener('online', () => resolve(), { once: true }));

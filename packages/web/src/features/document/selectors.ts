@@ -1,0 +1,14 @@
+import type { CollectionDocument } from '@noria/core';
+import type { RootState } from '../../store/store';
+
+/** The document as shown: with what a gesture under way would make of it. */
+export const selectShown = ({ document }: RootState): CollectionDocument => {
+  const shown = document.trial ?? document.document;
+  if (!shown) throw new Error('No collection is open.');
+  return shown;
+};
+
+export const selectIsOpen = ({ document }: RootState) => document.document !== null;
+export const selectSaving = ({ document }: RootState) => document.saving;
+export const selectPast = ({ document }: RootState) => document.past;
+export const selectFuture = ({ document }: RootState) => document.future;

@@ -1,0 +1,122 @@
+import { writePage } from '@noria/core';
+import { useMemo, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { Button } from '../../ui/Button';
+import { selectShown } from '../document';
+import { TopBar } from '../frame';
+import { announce, warn } from '../notices';
+import { collectionArchive, collectionText, download, pageArchive } from './archive';
+
+const slug = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'collection';
+const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024).toFixed(1)} kB`;
+
+/** The files of the page, readable, each to copy or all as one archive. */
+export function ExportScreen({ id }: { id: string }) {
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectShown);
+  const page = useMemo(() => writePage(document), [document]);
+  const base = slug(document.name);
+  const files: Readonly<Record<string, string>> = {
+    ...page.files,
+    [`${base}.noria.json`]: collectionText(document),
+  };
+  const [chosen, setChosen] = useState('index.html');
+  const shown = chosen in files ? chosen : 'index.html';
+  const text = files[shown] ?? '';
+  const [busy, setBusy] = useState<string | null>(null);
+
+  const take = (name: string, make: () => Promise<Blob>) => {
+    setBusy(name);
+    make()
+      .then((blob) => {
+        download(blob, name);
+        dispatch(announce(`${name} was handed to your downloads.`));
+      })
+      .catch((error: unknown) =>
+        dispatch(
+          warn(`The archive could not be made. ${error instanceof Error ? error.message : String(error)}`),
+        ),
+      )
+      .finally(() => setBusy(null));
+  };
+  const copy = () =>
+    navigator.clipboard.writeText(text).then(
+      () => dispatch(announce(`${shown} was copied.`)),
+      () => dispatch(warn('The browser does not let Noria copy here. Select the text and copy it by hand.')),
+    );
+
+  const pictures = page.assets.filter(({ kind }) => kind === 'picture');
+  const fonts = page.assets.filter(({ kind }) => kind === 'font');
+  return (
+    <div className="grid h-full grid-cols-[292px_1fr] grid-rows-[46px_minmax(0,1fr)]">
+      <div className="col-span-2">
+        <TopBar id={id} />
+      </div>
+      <aside
+        aria-label="Files"
+        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-r border-hair bg-panel px-4 pt-4 pb-4"
+      >
+        <h1 className="font-title text-lg font-[650]">Take it away</h1>
+        <ul className="grid">
+          {Object.entries(files).map(([path, content]) => (
+            <li key={path}>
+              <button
+                type="button"
+                aria-pressed={path === shown}
+                className={`flex h-7 w-full items-center justify-between gap-2 rounded-s px-2 ${path === shown ? 'bg-field font-semibold' : 'text-soft hover:text-ink'}`}
+                onClick={() => setChosen(path)}
+              >
+                <span className="truncate">{path}</span>
+                <span className="figures text-faint">{size(content)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="grid gap-1.5">
+          <Button
+            look="solid"
+            className="justify-center"
+            disabled={busy !== null}
+            onClick={() => take(`${base}.zip`, () => pageArchive(document))}
+          >
+            {busy === `${base}.zip` ? 'Packing…' : 'Take the page as ZIP'}
+          </Button>
+          <p className="text-sm text-soft">
+            HTML and CSS, <span className="figures">{pictures.length}</span> picture files in the sizes the
+            layout asks for, <span className="figures">{fonts.length}</span> font files. No script.
+          </p>
+        </div>
+        <div className="grid gap-1.5">
+          <Button
+            className="justify-center"
+            disabled={busy !== null}
+            onClick={() => take(`${base}.noria.zip`, () => collectionArchive(document, `${base}.noria.json`))}
+          >
+            {busy === `${base}.noria.zip` ? 'Packing…' : 'Take the collection as ZIP'}
+          </Button>
+          <p className="text-sm text-soft">
+            Noria’s own file with its pictures, for the command line or to keep.
+          </p>
+        </div>
+      </aside>
+      <main className="grid min-h-0 grid-rows-[40px_minmax(0,1fr)]">
+        <div className="flex items-center justify-between px-5">
+          <h2 className="figures text-soft">{shown}</h2>
+          <Button onClick={() => void copy()}>Copy</Button>
+        </div>
+        <pre
+          tabIndex={0}
+          aria-label={`Text of ${shown}`}
+          className="mx-5 mb-5 overflow-auto rounded-m bg-panel p-4 font-figures text-[11px] leading-[1.65] shadow-[0_0_0_1px_var(--hair)] [scrollbar-width:thin]"
+        >
+          <code>{text}</code>
+        </pre>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { ExportScreen } from './ExportScreen';

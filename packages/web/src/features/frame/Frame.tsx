@@ -1,0 +1,62 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { ServerAway } from '../../api/problem';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { Mark } from '../../ui/Mark';
+import { open, selectIsOpen } from '../document';
+import { ConflictDialog } from './ConflictDialog';
+
+/** Opens the collection of the address for the view inside; says what keeps it from opening. */
+export function Frame({ id, children }: { id: string; children: ReactNode }) {
+  const dispatch = useAppDispatch();
+  const isOpen = useAppSelector(selectIsOpen);
+  const openId = useAppSelector((state) => state.document.id);
+  const [trouble, setTrouble] = useState<{ words: string; again: boolean } | null>(null);
+
+  useEffect(() => {
+    let wanted = true;
+    let timer = 0;
+    const attempt = () =>
+      dispatch(open(id)).then(
+        () => wanted && setTrouble(null),
+        (error: unknown) => {
+          if (!wanted) return;
+          const again = error instanceof ServerAway;
+          setTrouble({ words: error instanceof Error ? error.message : String(error), again });
+          if (again) timer = window.setTimeout(() => void attempt(), 1500);
+        },
+      );
+    void attempt();
+    return () => {
+      wanted = false;
+      window.clearTimeout(timer);
+    };
+  }, [dispatch, id]);
+
+  if (isOpen && openId === id) {
+    return (
+      <>
+        {children}
+        <ConflictDialog />
+      </>
+    );
+  }
+  return (
+    <main className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
+      <Mark size={40} />
+      {trouble ? (
+        <>
+          <h1 className="font-title text-lg font-semibold">This collection can’t be opened</h1>
+          <p className="max-w-[46ch] text-soft" role="alert">
+            {trouble.words} {trouble.again && 'Trying again…'}
+          </p>
+          <Link to="/" className="text-copper-ink underline">
+            All collections
+          </Link>
+        </>
+      ) : (
+        <p className="text-soft">Opening…</p>
+      )}
+    </main>
+  );
+}

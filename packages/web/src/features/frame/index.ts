@@ -1,0 +1,3 @@
+export { Frame } from './Frame';
+export { TopBar } from './TopBar';
+export { ThemeButton } from './ThemeButton';

@@ -1,0 +1,2 @@
+export { announce, warn } from './noticesSlice';
+export { Notices } from './Notices';

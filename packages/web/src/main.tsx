@@ -1,0 +1,20 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { registerFonts } from './fonts';
+import { router } from './router';
+import { makeStore } from './store/store';
+import { Notices } from './features/notices';
+import './styles/base.css';
+
+registerFonts();
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <Provider store={makeStore()}>
+      <RouterProvider router={router} />
+      <Notices />
+    </Provider>
+  </StrictMode>,
+);

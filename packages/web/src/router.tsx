@@ -1,0 +1,42 @@
+import { createBrowserRouter, Link, Navigate, Outlet, useParams } from 'react-router';
+import { CollectionsScreen } from './features/collections';
+import { ComposeScreen } from './features/compose';
+import { ExportScreen } from './features/export';
+import { Frame } from './features/frame';
+
+function OpenCollection() {
+  const { id = '' } = useParams();
+  return (
+    <Frame id={id}>
+      <Outlet />
+    </Frame>
+  );
+}
+
+const Compose = () => <ComposeScreen id={useParams().id ?? ''} />;
+const Export = () => <ExportScreen id={useParams().id ?? ''} />;
+
+function NoSuchPage() {
+  return (
+    <main className="grid h-full place-content-center justify-items-center gap-3">
+      <h1 className="font-title text-lg font-semibold">There is nothing at this address</h1>
+      <Link to="/" className="text-copper-ink underline">
+        All collections
+      </Link>
+    </main>
+  );
+}
+
+export const router = createBrowserRouter([
+  { path: '/', element: <CollectionsScreen /> },
+  {
+    path: '/collections/:id',
+    element: <OpenCollection />,
+    children: [
+      { index: true, element: <Navigate to="compose" replace /> },
+      { path: 'compose', element: <Compose /> },
+      { path: 'export', element: <Export /> },
+    ],
+  },
+  { path: '*', element: <NoSuchPage /> },
+]);

@@ -1,0 +1,28 @@
+import { combineReducers, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { composeSlice } from '../features/compose/composeSlice';
+import { documentSlice } from '../features/document/documentSlice';
+import { saver } from '../features/document/saver';
+import { noticesSlice } from '../features/notices/noticesSlice';
+
+const reducer = combineReducers({
+  document: documentSlice.reducer,
+  compose: composeSlice.reducer,
+  notices: noticesSlice.reducer,
+});
+
+export const makeStore = () =>
+  configureStore({
+    reducer,
+    middleware: (defaults) =>
+      // The document is checked where it comes in; walking it after every action would cost frames.
+      defaults({ serializableCheck: false, immutableCheck: false }).prepend(saver.middleware),
+  });
+
+export type AppStore = ReturnType<typeof makeStore>;
+export type RootState = ReturnType<typeof reducer>;
+export type AppDispatch = AppStore['dispatch'];
+export type AppThunk<Result = void> = ThunkAction<Result, RootState, unknown, UnknownAction>;
+
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();

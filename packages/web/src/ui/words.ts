@@ -1,0 +1,40 @@
+const COUNTS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+];
+const ORDINALS = [
+  '',
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+];
+
+/** “Six columns”, “One column”, “14 tiles”. */
+export const count = (n: number, one: string, many = `${one}s`) =>
+  `${COUNTS[n] ?? n} ${n === 1 ? one : many}`;
+
+/** “seventh of ten” */
+export const nth = (n: number, of: number) =>
+  `${ORDINALS[n] ?? `${n}th`} of ${(COUNTS[of] ?? String(of)).toLowerCase()}`;
+
+export const rounded = (px: number) => String(Math.round(px));

@@ -1,0 +1,14 @@
+import { createServer } from 'node:net';
+
+const isFree = (port) =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen({ port, host: '127.0.0.1', exclusive: true }, () => probe.close(() => resolve(true)));
+  });
+
+/** The first free loopback port at or after `preferred`. */
+export async function freePort(preferred) {
+  for (let port = preferred; port < preferred + 200; port++) if (await isFree(port)) return port;
+  throw new Error(`No free port from ${preferred} to ${preferred + 199}.`);
+}

@@ -1,0 +1,74 @@
+/** Sets Noria up on this machine, serves it with the demo workspace, and cleans up on Ctrl+C. */
+import { build } from './lib/build.mjs';
+import { dropLock, note, takeLock } from './lib/lock.mjs';
+import { installPackages, requireNode } from './lib/packages.mjs';
+import { ensureDatabase, ensurePostgres, startPostgres } from './lib/postgres.mjs';
+import { freePort } from './lib/ports.mjs';
+import { endProcess } from './lib/processes.mjs';
+import { startServer } from './lib/server.mjs';
+import { fail, step } from './lib/step.mjs';
+
+const PREFERRED_PORT = Number(process.env.PORT ?? 4680);
+let server = null;
+let postgres = null;
+let leaving = false;
+
+async function leave(status) {
+  if (leaving) return;
+  leaving = true;
+  if (server) await server.stop();
+  if (postgres) await postgres.stop();
+  dropLock();
+  process.exit(status);
+}
+
+async function start() {
+  requireNode();
+  const { other, left } = takeLock();
+  if (other) {
+    console.log(
+      `Noria runs already${other.url ? ` at ${other.url}` : ' and is just starting'} (process ${other.pid}). Stop it there with Ctrl+C.`,
+    );
+    return process.exit(0);
+  }
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+    process.on(signal, () => {
+      console.log('\nStopping.');
+      void leave(0);
+    });
+  }
+  if (left) await step('Server left by an earlier start', async () => (await endProcess(left), 'stopped'));
+  await step('Packages', installPackages);
+  let databaseUrl = process.env.DATABASE_URL;
+  if (databaseUrl) console.log('  Database: from DATABASE_URL');
+  else {
+    await step('PostgreSQL', ensurePostgres);
+    await step('Database', async () => {
+      postgres = await startPostgres('postgres');
+      await ensureDatabase(postgres.url('postgres'), 'noria');
+      return postgres.said;
+    });
+    databaseUrl = postgres.url('noria');
+  }
+  await step('Build', build);
+  await step('Server', async () => {
+    const port = await freePort(PREFERRED_PORT);
+    server = await startServer({ databaseUrl, port });
+    note({ server: server.child.pid, url: server.url });
+    const taken = port === PREFERRED_PORT ? '' : `; port ${PREFERRED_PORT} is in use, so on ${port}`;
+    return `serving${taken}${server.said.length > 0 ? `; ${server.said.join('; ')}` : ''}`;
+  });
+  server.child.on('exit', (code) => {
+    if (leaving) return;
+    console.error(`The server ended with ${code}.`);
+    void leave(1);
+  });
+  console.log(`\nNoria is at ${server.url}\nCtrl+C stops it.`);
+}
+
+start().catch(async (error) => {
+  if (server) await server.stop();
+  if (postgres) await postgres.stop();
+  dropLock();
+  fail(error);
+});
