@@ -1,2 +1,8 @@
 #!/usr/bin/env node
-import '../dist/main.js';
+try {
+  await import('../dist/main.js');
+} catch (error) {
+  if (error?.code !== 'ERR_MODULE_NOT_FOUND') throw error;
+  console.error('Noria is not built yet. Run “npm start” or “npm run build” once.');
+  process.exitCode = 1;
+}

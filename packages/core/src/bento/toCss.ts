@@ -19,10 +19,24 @@ function gridCss(arrangement: BentoArrangement): Declarations {
     'grid-template-rows': arrangement.rows.length > 0 ? trackList(arrangement.rows) : 'none',
     'grid-auto-rows': arrangement.autoRows,
     'grid-auto-flow': arrangement.flow === 'dense' ? 'row dense' : 'row',
-    gap: [arrangement.rowGap, arrangement.columnGap].map(px).join(' '),
-    padding: [padding.blockStart, padding.inlineEnd, padding.blockEnd, padding.inlineStart].map(px).join(' '),
+    gap: shortest([arrangement.rowGap, arrangement.columnGap]),
+    padding: shortest([padding.blockStart, padding.inlineEnd, padding.blockEnd, padding.inlineStart]),
     'max-inline-size': arrangement.maxInlineSize === null ? 'none' : px(arrangement.maxInlineSize),
   };
+}
+
+/** A shorthand of two or four sides without the ones that CSS fills in by itself. */
+function shortest(sides: readonly number[]): string {
+  const [blockStart, inlineEnd, blockEnd, inlineStart] = sides;
+  const kept =
+    sides.length === 4 && inlineStart !== inlineEnd
+      ? sides
+      : blockEnd !== undefined && blockEnd !== blockStart
+        ? [blockStart, inlineEnd, blockEnd]
+        : inlineEnd !== blockStart
+          ? [blockStart, inlineEnd]
+          : [blockStart];
+  return kept.map((side) => px(side ?? 0)).join(' ');
 }
 
 /** Spans and lines are pulled into the grid here, as the layout pulls them. */

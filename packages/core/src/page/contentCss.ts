@@ -1,4 +1,5 @@
 import { familyCss } from './families.js';
+import { mergedRules, ruleCss, tileSelector, type Rule } from './rule.js';
 import { px } from './units.js';
 import type { CollectionDocument, Spread, Tile } from '../document/types.js';
 
@@ -87,23 +88,34 @@ figure.picture {
 }
 
 /** What a tile has of its own: its colours, spread, type sizes and focal point. */
-export function tileCss(tile: Tile): string {
+export function tileRules(tile: Tile): Rule[] {
   const { look } = tile;
-  const at = `[data-tile="${tile.id}"]`;
+  const at = tileSelector(tile.id);
   if (tile.kind === 'picture') {
     const { x, y } = tile.focalPoint;
-    const position = `object-position: ${percent(x)} ${percent(y)}`;
-    const inner = tile.caption ? `${at} img` : at;
-    return `${at} { background: ${look.fill}; }\n${inner} { ${position}; }\n`;
+    return mergedRules([
+      { selector: at, declarations: { background: look.fill } },
+      {
+        selector: tile.caption ? `${at} img` : at,
+        declarations: { 'object-position': `${percent(x)} ${percent(y)}` },
+      },
+    ]);
   }
-  const own = [`background: ${look.fill}`, `color: ${look.ink}`, `justify-content: ${SPREAD[look.spread]}`];
-  if (look.bodySize !== undefined) own.push(`font-size: ${px(look.bodySize)}`);
-  const rules = [`${at} { ${own.join('; ')}; }`];
-  if (look.headingSize !== undefined) {
-    const big = tile.kind === 'action' ? at : `${at} :is(h2, strong, blockquote)`;
-    rules.push(`${big} { font-size: ${px(look.headingSize)}; }`);
-  }
-  return `${rules.join('\n')}\n`;
+  const own: Rule = {
+    selector: at,
+    declarations: {
+      background: look.fill,
+      color: look.ink,
+      'justify-content': SPREAD[look.spread],
+      ...(look.bodySize !== undefined && { 'font-size': px(look.bodySize) }),
+    },
+  };
+  if (look.headingSize === undefined) return [own];
+  const big = tile.kind === 'action' ? at : `${at} :is(h2, strong, blockquote)`;
+  return mergedRules([own, { selector: big, declarations: { 'font-size': px(look.headingSize) } }]);
 }
+
+/** The same as text, for the stage. */
+export const tileCss = (tile: Tile) => tileRules(tile).map(ruleCss).join('\n');
 
 const percent = (share: number) => `${Number((share * 100).toFixed(2))}%`;

@@ -1,9 +1,10 @@
 import { bandsOf } from '../document/bands.js';
 import { arrangementKinds } from '../layout.js';
-import { contentCss, tileCss } from './contentCss.js';
+import { contentCss, tileRules } from './contentCss.js';
 import { FAMILIES } from './families.js';
+import { mergedRules, ruleCss, tileSelector } from './rule.js';
 import type { ArrangementCss, Declarations } from '../arrangement.js';
-import type { CollectionDocument, FamilyName } from '../document/types.js';
+import type { CollectionDocument, FamilyName, Tile } from '../document/types.js';
 
 /** The families a collection uses. */
 export function familiesOf({ look }: CollectionDocument): FamilyName[] {
@@ -20,49 +21,54 @@ export function pageCss(document: CollectionDocument): string {
   const widest = css[0] as ArrangementCss;
   const parts = [
     ...familiesOf(document).flatMap(fontFaces),
-    `html {\n  background: ${document.look.ground};\n}`,
-    'body {\n  container-type: inline-size;\n  margin: 0;\n}',
-    rule('.collection', {
-      'box-sizing': 'border-box',
-      display: 'grid',
-      'margin-inline': 'auto',
-      ...plain(widest.grid),
+    ruleCss({ selector: 'html', declarations: { background: document.look.ground } }),
+    ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
+    ruleCss({
+      selector: '.collection',
+      declarations: {
+        'box-sizing': 'border-box',
+        display: 'grid',
+        'margin-inline': 'auto',
+        ...plain(widest.grid),
+      },
     }),
     contentCss(document).trimEnd(),
-    document.order
-      .map((id) => {
-        const tile = document.tiles[id];
-        const place = plain(widest.tiles[id] ?? {});
-        return [tile ? tileCss(tile).trimEnd() : '', rule(`[data-tile="${id}"]`, place)]
-          .filter(Boolean)
-          .join('\n');
-      })
-      .join('\n'),
+    document.order.flatMap((id) => wholeTile(document.tiles[id] as Tile, widest).map(ruleCss)).join('\n'),
   ];
   bands.slice(1).forEach((band, k) => {
     const [wider, own] = [css[k] as ArrangementCss, css[k + 1] as ArrangementCss];
     const rules = [
-      rule('.collection', differing(own.grid, wider.grid)),
-      ...document.order.map((id) =>
-        rule(`[data-tile="${id}"]`, differing(own.tiles[id] ?? {}, wider.tiles[id] ?? {})),
-      ),
-    ].filter(Boolean);
-    if (rules.length === 0) return;
-    parts.push(`@container (width < ${band.below}px) {\n${indent(rules.join('\n'))}\n}`);
+      { selector: '.collection', declarations: differing(own.grid, wider.grid) },
+      ...document.order.map((id) => ({
+        selector: tileSelector(id),
+        declarations: differing(own.tiles[id] ?? {}, wider.tiles[id] ?? {}),
+      })),
+    ];
+    const text = rules.map(ruleCss).filter(Boolean).join('\n');
+    if (text) parts.push(`@container (width < ${band.below}px) {\n${indent(text)}\n}`);
   });
   return `${parts.filter(Boolean).join('\n\n')}\n`;
+}
+
+/** A tile's place in the widest band and its own look, as one rule where they share a selector. */
+function wholeTile(tile: Tile, widest: ArrangementCss) {
+  const place = { selector: tileSelector(tile.id), declarations: plain(widest.tiles[tile.id] ?? {}) };
+  return mergedRules([place, ...tileRules(tile)]);
 }
 
 function fontFaces(name: FamilyName): string[] {
   const { files, weights } = FAMILIES[name];
   return files.map(({ file, unicodeRange }) =>
-    rule('@font-face', {
+    ruleCss({
+      selector: '@font-face',
+      declarations: {
       'font-family': `"${name}"`,
       'font-style': 'normal',
       'font-weight': weights,
       'font-display': 'swap',
       src: `url("fonts/${file}") format("woff2")`,
       'unicode-range': unicodeRange,
+      },
     }),
   );
 }
@@ -81,10 +87,5 @@ const plain = (declarations: Declarations): Declarations =>
 
 const differing = (own: Declarations, wider: Declarations): Declarations =>
   Object.fromEntries(Object.entries(own).filter(([property, value]) => wider[property] !== value));
-
-function rule(selector: string, declarations: Declarations): string {
-  const lines = Object.entries(declarations).map(([property, value]) => `  ${property}: ${value};`);
-  return lines.length > 0 ? `${selector} {\n${lines.join('\n')}\n}` : '';
-}
 
 const indent = (text: string) => text.replace(/^(?=.)/gm, '  ');

@@ -12,6 +12,8 @@ export function databaseOptions(url: string): DataSourceOptions {
     entities: [Workspace, Collection, Revision, Picture, PictureVariant],
     migrations: [First1764000000000],
     synchronize: false,
+    // gen_random_uuid() is PostgreSQL's own; an extension would ask for more rights than needed.
+    installExtensions: false,
   };
 }
 

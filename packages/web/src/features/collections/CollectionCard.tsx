@@ -8,6 +8,8 @@ import { Button, SignButton } from '../../ui/Button';
 import { useSize } from '../../ui/useSize';
 import { StagePage } from '../compose';
 
+const list = new Intl.ListFormat('en', { type: 'conjunction' });
+
 /** The width at which a thumbnail shows its collection. */
 const SHOWN_AT = 1280;
 
@@ -54,8 +56,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
             </Link>
           </h2>
           <p className="text-sm text-soft">
-            {document.order.length} tiles · bento of <span className="figures">{columns.join(', ')}</span>{' '}
-            columns · {changed}
+            {document.order.length} tiles · bento of {list.format(columns.map(String))} columns · {changed}
           </p>
         </div>
         <DropdownMenu.Root>

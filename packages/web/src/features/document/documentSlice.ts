@@ -62,13 +62,20 @@ const merged = (last: Step, next: Step): Step => ({
   inverse: [...next.inverse, ...last.inverse],
 });
 
+/** What is not sent yet is not saved yet. */
+const pending = ({ saving }: DocumentState): Saving => (saving.state === 'saved' ? { state: 'saving' } : saving);
+
 type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'underWay' | 'unsent'>;
 
 export const documentSlice = createSlice({
   name: 'document',
   initialState: initialState as DocumentState,
   reducers: {
-    opened: (_, { payload }: PayloadAction<Opened>): DocumentState => ({ ...initialState, ...payload }),
+    opened: (_, { payload }: PayloadAction<Opened>): DocumentState => ({
+      ...initialState,
+      ...payload,
+      saving: { state: payload.underWay || payload.unsent.length > 0 ? 'saving' : 'saved' },
+    }),
     changed: (
       state,
       { payload }: PayloadAction<{ document: CollectionDocument; step: Step }>,
@@ -87,6 +94,7 @@ export const documentSlice = createSlice({
         past,
         future: [],
         unsent: [...state.unsent, ...step.patch],
+        saving: pending(state as DocumentState),
       };
     },
     undone: (state, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
@@ -98,6 +106,7 @@ export const documentSlice = createSlice({
         past: state.past.slice(0, -1),
         future: [...state.future, step],
         unsent: [...state.unsent, ...step.inverse],
+        saving: pending(state as DocumentState),
       };
     },
     redone: (state, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
@@ -109,6 +118,7 @@ export const documentSlice = createSlice({
         past: [...state.past, step],
         future: state.future.slice(0, -1),
         unsent: [...state.unsent, ...step.patch],
+        saving: pending(state as DocumentState),
       };
     },
     tried: (state, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({

@@ -126,7 +126,7 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
   const columns = band.arrangement.columns.length;
   const label = count(columns, 'column');
   const room = end - start > 74;
-  const behindNeedle = active && Math.abs(x(needle) - start - 40) < 46;
+  const behindNeedle = active && x(needle) - start < 88;
   return (
     <g>
       <rect
@@ -152,7 +152,7 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
       })}
       {room && (
         <text
-          x={behindNeedle && x(needle) - start < 46 ? x(needle) + 14 : start + 6}
+          x={behindNeedle ? x(needle) + 14 : start + 6}
           y={BASE - height - 6}
           fontSize="11"
           fontWeight={active ? 700 : 600}

@@ -1,0 +1,155 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { checkDocument, type CollectionDocument } from '@noria/core';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import pg from 'pg';
+import { startServer } from '../scripts/lib/server.mjs';
+
+export { expect };
+export const root = join(import.meta.dirname, '..');
+
+/** The application with a server and a database of this worker's own. */
+export interface Application {
+  readonly url: string;
+  stop(): Promise<void>;
+  /** Starts the server again on the same port. */
+  start(): Promise<void>;
+}
+
+const admin = async (sql: string) => {
+  const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+  await client.connect();
+  await client.query(sql).finally(() => client.end());
+};
+
+export const test = base.extend<
+  { collection: string; brokenConsole: string[] },
+  { application: Application }
+>({
+  application: [
+    async ({}, use, { workerIndex }) => {
+      const name = `noria_e2e_${process.pid}_${workerIndex}`;
+      await admin(`CREATE DATABASE ${name}`);
+      const databaseUrl = new URL(process.env.DATABASE_URL ?? '');
+      databaseUrl.pathname = `/${name}`;
+      const launch = (port: number) => startServer({ databaseUrl: databaseUrl.href, port });
+      let server = await launch(0);
+      const port = Number(new URL(server.url).port);
+      const url = `http://127.0.0.1:${port}`;
+      await use({
+        url,
+        stop: () => server.stop(),
+        start: async () => {
+          server = await launch(port);
+        },
+      });
+      await server.stop();
+      await admin(`DROP DATABASE ${name} WITH (FORCE)`);
+    },
+    { scope: 'worker' },
+  ],
+
+  /** Id of a fresh copy of the demo's winter collection. */
+  collection: async ({ application }, use) => {
+    const { id } = await createCollection(application, { document: await demo('winter-at-the-huts') });
+    await use(id);
+  },
+});
+
+export async function demo(name: string): Promise<CollectionDocument> {
+  const { document } = checkDocument(JSON.parse(await readFile(join(root, 'demo', `${name}.noria.json`), 'utf8')));
+  if (!document) throw new Error(`The demo ${name} is not sound.`);
+  return document;
+}
+
+export const DEMOS = ['winter-at-the-huts', 'a-year-of-work-days', 'night-sky-above-hut-four'] as const;
+
+interface Stored {
+  readonly id: string;
+  readonly revision: number;
+  readonly document: CollectionDocument;
+}
+
+const api = ({ url }: Application) => `${url}/api/workspaces/huts/collections`;
+
+export async function createCollection(application: Application, body: object): Promise<Stored> {
+  const response = await fetch(api(application), {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  expect(response.status).toBe(201);
+  return (await response.json()) as Stored;
+}
+
+export const readStored = async (application: Application, id: string) =>
+  (await (await fetch(`${api(application)}/${id}`)).json()) as Stored;
+
+export async function openCompose(page: Page, application: Application, id: string): Promise<void> {
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await expect(hand(page, 'hut-at-dusk')).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+}
+
+/** The button that takes a tile in hand on the stage. */
+export const hand = (page: Page, id: string): Locator => page.locator(`[data-tile-hand="${id}"]`);
+
+export const saved = (page: Page) => expect(page.getByRole('status', { name: 'Saving state' })).toHaveText('Saved');
+
+/** Shows a width by typing it. */
+export async function showWidth(page: Page, width: number): Promise<void> {
+  const reading = page.getByLabel('Width shown, px');
+  await reading.fill(String(width));
+  await reading.press('Enter');
+  await reading.blur();
+}
+
+/** Drags by real pointer steps from the middle of one place to a point. */
+export async function drag(page: Page, from: Locator, dx: number, dy: number, { hold = false } = {}): Promise<void> {
+  const box = await from.boundingBox();
+  if (!box) throw new Error('There is nothing to drag.');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 1; step <= 8; step++) await page.mouse.move(x + (dx * step) / 8, y + (dy * step) / 8);
+  if (!hold) await page.mouse.up();
+}
+
+/** Boxes of the tiles on the stage, as core put them, in px of the page. */
+export function stageBoxes(page: Page): Promise<Record<string, [number, number, number, number]>> {
+  return page.evaluate(() => {
+    const host = document.querySelector('[data-stage-page]');
+    const slots = [...(host?.shadowRoot?.querySelectorAll<HTMLElement>('[data-slot]') ?? [])];
+    return Object.fromEntries(
+      slots.map((slot) => {
+        const [x = '0', y = '0'] = slot.style.translate.split(' ');
+        const box = [x, y, slot.style.width, slot.style.height].map(Number.parseFloat);
+        return [slot.dataset.slot ?? '', box as [number, number, number, number]];
+      }),
+    );
+  });
+}
+
+/** Boxes of the tiles of an exported page, as the browser laid them out. */
+export function pageBoxes(page: Page): Promise<Record<string, [number, number, number, number]>> {
+  return page.evaluate(() =>
+    Object.fromEntries(
+      [...document.querySelectorAll<HTMLElement>('[data-tile]')].map((tile) => {
+        const { x, y, width, height } = tile.getBoundingClientRect();
+        return [tile.dataset.tile ?? '', [x + scrollX, y + scrollY, width, height] as [number, number, number, number]];
+      }),
+    ),
+  );
+}
+
+/** Every tile of both, within half a px. */
+export function expectSameBoxes(
+  actual: Record<string, readonly number[]>,
+  expected: Record<string, readonly number[]>,
+): void {
+  expect(Object.keys(actual)).toEqual(Object.keys(expected));
+  const off = Object.entries(expected).flatMap(([id, box]) =>
+    box.some((value, k) => Math.abs(value - (actual[id]?.[k] ?? Infinity)) > 0.5) ? [{ id, box, actual: actual[id] }] : [],
+  );
+  expect(off).toEqual([]);
+}

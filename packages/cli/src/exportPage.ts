@@ -1,0 +1,38 @@
+import { FAMILIES, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
+import { copyFile, mkdir, writeFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import sharp from 'sharp';
+import { CliError } from './CliError.js';
+
+const { resolve: resolvePackage } = createRequire(import.meta.url);
+
+/**
+ * Writes the page of a collection into a folder, with pictures and fonts.
+ * @param pictures the folder that holds the collection's pictures
+ * @returns how many files were written
+ * @throws CliError when a picture is missing or can't be read
+ */
+export async function exportPage(document: CollectionDocument, pictures: string, out: string): Promise<number> {
+  const page = writePage(document);
+  for (const folder of ['', 'pictures', 'fonts']) await mkdir(join(out, folder), { recursive: true });
+  for (const asset of page.assets) await writeAsset(document, asset, pictures, out);
+  for (const [path, text] of Object.entries(page.files)) await writeFile(join(out, path), text);
+  return page.assets.length + Object.keys(page.files).length;
+}
+
+async function writeAsset(document: CollectionDocument, asset: PageAsset, pictures: string, out: string): Promise<void> {
+  const to = join(out, asset.path);
+  if (asset.kind === 'font') {
+    const folder = dirname(resolvePackage(`${FAMILIES[asset.family].package}/package.json`));
+    await copyFile(join(folder, 'files', asset.file), to);
+    return;
+  }
+  const from = join(pictures, document.pictures[asset.picture]?.file ?? '');
+  try {
+    await sharp(from).resize({ width: asset.inlineSize }).webp({ quality: 84 }).toFile(to);
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    throw new CliError(`The picture ${from} can’t be used (${why}). Pictures lie in a folder “pictures” beside the collection.`);
+  }
+}

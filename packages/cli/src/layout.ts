@@ -1,0 +1,35 @@
+import { layoutCollection, type CollectionDocument } from '@noria/core';
+import { CliError } from './CliError.js';
+
+export interface LayoutReport {
+  readonly widths: readonly {
+    readonly width: number;
+    readonly inlineSize: number;
+    readonly blockSize: number;
+    readonly tiles: readonly { id: string; x: number; y: number; w: number; h: number }[];
+  }[];
+}
+
+/** Where every tile lies at each width, in px from the grid's border box. */
+export function layoutReport(document: CollectionDocument, widths: readonly number[]): LayoutReport {
+  return {
+    widths: widths.map((width) => {
+      const { inlineSize, blockSize, tiles } = layoutCollection(document, width);
+      return {
+        width,
+        inlineSize,
+        blockSize,
+        tiles: tiles.map((tile) => ({ id: tile.id, x: tile.x, y: tile.y, w: tile.inlineSize, h: tile.blockSize })),
+      };
+    }),
+  };
+}
+
+/** @throws CliError when an entry of `360,768,1280` is no width in px */
+export function parseWidths(list: string): number[] {
+  return list.split(',').map((entry) => {
+    const width = Number(entry.trim());
+    if (entry.trim() !== '' && Number.isFinite(width) && width > 0) return width;
+    throw new CliError(`“${entry}” is no width. Write them in px with commas: --width 360,768,1280`);
+  });
+}

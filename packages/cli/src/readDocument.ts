@@ -1,0 +1,28 @@
+import { checkDocument, formatProblem, type CollectionDocument } from '@noria/core';
+import { readFile } from 'node:fs/promises';
+import { CliError } from './CliError.js';
+
+/**
+ * Reads a `.noria.json` file; what the checker notices goes to standard error.
+ * @throws CliError when the file can't be read, is no JSON, or is no sound collection
+ */
+export async function readDocument(file: string): Promise<CollectionDocument> {
+  let text: string;
+  try {
+    text = await readFile(file, 'utf8');
+  } catch (error) {
+    const missing = error instanceof Error && 'code' in error && error.code === 'ENOENT';
+    throw new CliError(missing ? `There is no file ${file}.` : `${file} can’t be read: ${String(error)}`);
+  }
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch (error) {
+    throw new CliError(`${file} is not JSON: ${error instanceof Error ? error.message : String(error)}`);
+  }
+  const { document, problems } = checkDocument(json);
+  const lines = problems.map((problem) => `  ${formatProblem(problem)}`).join('\n');
+  if (!document) throw new CliError(`${file} is not a sound collection:\n${lines}`);
+  if (problems.length > 0) console.error(`${file}:\n${lines}`);
+  return document;
+}
