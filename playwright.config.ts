@@ -4,7 +4,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   workers: 2,
-  fullyParallel: false,
+  fullyParallel: true,
   retries: 0,
   timeout: 60_000,
   expect: { timeout: 8_000 },

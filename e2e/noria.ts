@@ -57,7 +57,9 @@ export const test = base.extend<
 });
 
 export async function demo(name: string): Promise<CollectionDocument> {
-  const { document } = checkDocument(JSON.parse(await readFile(join(root, 'demo', `${name}.noria.json`), 'utf8')));
+  const { document } = checkDocument(
+    JSON.parse(await readFile(join(root, 'demo', `${name}.noria.json`), 'utf8')),
+  );
   if (!document) throw new Error(`The demo ${name} is not sound.`);
   return document;
 }
@@ -94,7 +96,8 @@ export async function openCompose(page: Page, application: Application, id: stri
 /** The button that takes a tile in hand on the stage. */
 export const hand = (page: Page, id: string): Locator => page.locator(`[data-tile-hand="${id}"]`);
 
-export const saved = (page: Page) => expect(page.getByRole('status', { name: 'Saving state' })).toHaveText('Saved');
+export const saved = (page: Page) =>
+  expect(page.getByRole('status', { name: 'Saving state' })).toHaveText('Saved');
 
 /** Shows a width by typing it. */
 export async function showWidth(page: Page, width: number): Promise<void> {
@@ -105,7 +108,13 @@ export async function showWidth(page: Page, width: number): Promise<void> {
 }
 
 /** Drags by real pointer steps from the middle of one place to a point. */
-export async function drag(page: Page, from: Locator, dx: number, dy: number, { hold = false } = {}): Promise<void> {
+export async function drag(
+  page: Page,
+  from: Locator,
+  dx: number,
+  dy: number,
+  { hold = false } = {},
+): Promise<void> {
   const box = await from.boundingBox();
   if (!box) throw new Error('There is nothing to drag.');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
@@ -136,7 +145,10 @@ export function pageBoxes(page: Page): Promise<Record<string, [number, number, n
     Object.fromEntries(
       [...document.querySelectorAll<HTMLElement>('[data-tile]')].map((tile) => {
         const { x, y, width, height } = tile.getBoundingClientRect();
-        return [tile.dataset.tile ?? '', [x + scrollX, y + scrollY, width, height] as [number, number, number, number]];
+        return [
+          tile.dataset.tile ?? '',
+          [x + scrollX, y + scrollY, width, height] as [number, number, number, number],
+        ];
       }),
     ),
   );
@@ -149,7 +161,9 @@ export function expectSameBoxes(
 ): void {
   expect(Object.keys(actual)).toEqual(Object.keys(expected));
   const off = Object.entries(expected).flatMap(([id, box]) =>
-    box.some((value, k) => Math.abs(value - (actual[id]?.[k] ?? Infinity)) > 0.5) ? [{ id, box, actual: actual[id] }] : [],
+    box.some((value, k) => Math.abs(value - (actual[id]?.[k] ?? Infinity)) > 0.5)
+      ? [{ id, box, actual: actual[id] }]
+      : [],
   );
   expect(off).toEqual([]);
 }

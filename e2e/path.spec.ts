@@ -1,10 +1,26 @@
 import { unzipSync } from 'fflate';
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { drag, expect, expectSameBoxes, hand, pageBoxes, readStored, saved, showWidth, stageBoxes, test } from './noria';
+import {
+  drag,
+  expect,
+  expectSameBoxes,
+  hand,
+  pageBoxes,
+  readStored,
+  saved,
+  showWidth,
+  stageBoxes,
+  test,
+} from './noria';
 
 /** The whole way of a designer through the application, in one go. */
-test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({ page, application, collection, browser }, info) => {
+test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
+  page,
+  application,
+  collection,
+  browser,
+}, info) => {
   const columns = () => page.getByRole('group', { name: 'Columns' }).getByRole('button');
   await page.goto(application.url);
   await expect(page.getByRole('heading', { name: 'Collections' })).toBeVisible();
@@ -16,7 +32,8 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
   // Drag the needle from 1280 down to 360 and see the columns go.
   const needle = page.getByRole('slider', { name: 'Needle' });
   const ruler = await page.getByRole('region', { name: 'Width ruler' }).locator('> div').boundingBox();
-  const x = (width: number) => (ruler?.x ?? 0) + (Math.log(width / 240) / Math.log(2560 / 240)) * (ruler?.width ?? 0);
+  const x = (width: number) =>
+    (ruler?.x ?? 0) + (Math.log(width / 240) / Math.log(2560 / 240)) * (ruler?.width ?? 0);
   const start = await needle.boundingBox();
   await page.mouse.move((start?.x ?? 0) + 11, (start?.y ?? 0) + 8);
   await page.mouse.down();
@@ -36,7 +53,9 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
   const beds = await hand(page, 'beds').boundingBox();
   const opening = await hand(page, 'opening').boundingBox();
   await drag(page, hand(page, 'beds'), (opening?.x ?? 0) - (beds?.x ?? 0), 0);
-  await expect.poll(async () => (await stageBoxes(page)).beds?.slice(0, 2)).toEqual(before.opening?.slice(0, 2));
+  await expect
+    .poll(async () => (await stageBoxes(page)).beds?.slice(0, 2))
+    .toEqual(before.opening?.slice(0, 2));
 
   // Stretch one over two columns by its grip.
   await hand(page, 'highest').click();
@@ -98,9 +117,13 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
     expectSameBoxes(await pageBoxes(exported), await stageBoxes(page));
   }
   const pictures = exported.locator('img');
-  await exported.evaluate(() => document.querySelectorAll('img').forEach((image) => (image.loading = 'eager')));
+  await exported.evaluate(() =>
+    document.querySelectorAll('img').forEach((image) => (image.loading = 'eager')),
+  );
   await expect
-    .poll(() => pictures.evaluateAll((all) => all.every((image) => (image as HTMLImageElement).naturalWidth > 0)))
+    .poll(() =>
+      pictures.evaluateAll((all) => all.every((image) => (image as HTMLImageElement).naturalWidth > 0)),
+    )
     .toBe(true);
   await exported.close();
 });

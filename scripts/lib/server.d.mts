@@ -4,4 +4,8 @@ export interface RunningServer {
   stop(): Promise<void>;
 }
 
-export function startServer(options: { databaseUrl: string; port: number; demo?: boolean }): Promise<RunningServer>;
+export function startServer(options: {
+  databaseUrl: string;
+  port: number;
+  demo?: boolean;
+}): Promise<RunningServer>;

@@ -13,7 +13,11 @@ const { resolve: resolvePackage } = createRequire(import.meta.url);
  * @returns how many files were written
  * @throws CliError when a picture is missing or can't be read
  */
-export async function exportPage(document: CollectionDocument, pictures: string, out: string): Promise<number> {
+export async function exportPage(
+  document: CollectionDocument,
+  pictures: string,
+  out: string,
+): Promise<number> {
   const page = writePage(document);
   for (const folder of ['', 'pictures', 'fonts']) await mkdir(join(out, folder), { recursive: true });
   for (const asset of page.assets) await writeAsset(document, asset, pictures, out);
@@ -21,7 +25,12 @@ export async function exportPage(document: CollectionDocument, pictures: string,
   return page.assets.length + Object.keys(page.files).length;
 }
 
-async function writeAsset(document: CollectionDocument, asset: PageAsset, pictures: string, out: string): Promise<void> {
+async function writeAsset(
+  document: CollectionDocument,
+  asset: PageAsset,
+  pictures: string,
+  out: string,
+): Promise<void> {
   const to = join(out, asset.path);
   if (asset.kind === 'font') {
     const folder = dirname(resolvePackage(`${FAMILIES[asset.family].package}/package.json`));
@@ -33,6 +42,8 @@ async function writeAsset(document: CollectionDocument, asset: PageAsset, pictur
     await sharp(from).resize({ width: asset.inlineSize }).webp({ quality: 84 }).toFile(to);
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
-    throw new CliError(`The picture ${from} can’t be used (${why}). Pictures lie in a folder “pictures” beside the collection.`);
+    throw new CliError(
+      `The picture ${from} can’t be used (${why}). Pictures lie in a folder “pictures” beside the collection.`,
+    );
   }
 }

@@ -19,7 +19,13 @@ export function layoutReport(document: CollectionDocument, widths: readonly numb
         width,
         inlineSize,
         blockSize,
-        tiles: tiles.map((tile) => ({ id: tile.id, x: tile.x, y: tile.y, w: tile.inlineSize, h: tile.blockSize })),
+        tiles: tiles.map((tile) => ({
+          id: tile.id,
+          x: tile.x,
+          y: tile.y,
+          w: tile.inlineSize,
+          h: tile.blockSize,
+        })),
       };
     }),
   };

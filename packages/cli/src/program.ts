@@ -6,7 +6,9 @@ import { readDocument } from './readDocument.js';
 
 /** The commands of `noria`, writing what they answer with `print`. */
 export function program(print: (text: string) => void): Command {
-  const noria = new Command('noria').description('Noria for a build pipeline: collections in, pages and layouts out.');
+  const noria = new Command('noria').description(
+    'Noria for a build pipeline: collections in, pages and layouts out.',
+  );
   noria
     .command('layout')
     .description('where every tile lies, as JSON')

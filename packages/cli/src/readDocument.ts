@@ -11,7 +11,7 @@ export async function readDocument(file: string): Promise<CollectionDocument> {
   try {
     text = await readFile(file, 'utf8');
   } catch (error) {
-    const missing = error instanceof Error && 'code' in error && error.code === 'ENOENT';
+    const missing = (error as NodeJS.ErrnoException).code === 'ENOENT';
     throw new CliError(missing ? `There is no file ${file}.` : `${file} can’t be read: ${String(error)}`);
   }
   let json: unknown;

@@ -7,6 +7,7 @@ export * from './document/emptyDocument.js';
 export * from './grid/tracks.js';
 export * from './grid/evenColumn.js';
 export * from './grid/nearest.js';
+export * from './grid/neighbour.js';
 export * from './grid/place.js';
 export * from './grid/coverage.js';
 export * from './arrangement.js';

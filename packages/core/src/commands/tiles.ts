@@ -110,6 +110,6 @@ export function setAlternativeText(picture: string, alternativeText: string): Co
 
 function insert(draft: Draft, tile: Tile, position: number) {
   if (Object.hasOwn(draft.tiles, tile.id)) throw new RangeError(`There is a tile “${tile.id}” already.`);
-  draft.tiles[tile.id] = tile as Draft['tiles'][string];
+  draft.tiles[tile.id] = tile;
   draft.order.splice(position, 0, tile.id);
 }

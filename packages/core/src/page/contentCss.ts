@@ -11,7 +11,7 @@ const SPREAD: Readonly<Record<Spread, string>> = {
 };
 
 /** How tiles of each kind look in this collection: the same rules on the stage and in the page. */
-export function contentCss({ look }: CollectionDocument): string {
+export function contentCss({ look }: Pick<CollectionDocument, 'look'>): string {
   return `[data-tile] {
   box-sizing: border-box;
   display: flex;

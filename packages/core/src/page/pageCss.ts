@@ -62,12 +62,12 @@ function fontFaces(name: FamilyName): string[] {
     ruleCss({
       selector: '@font-face',
       declarations: {
-      'font-family': `"${name}"`,
-      'font-style': 'normal',
-      'font-weight': weights,
-      'font-display': 'swap',
-      src: `url("fonts/${file}") format("woff2")`,
-      'unicode-range': unicodeRange,
+        'font-family': `"${name}"`,
+        'font-style': 'normal',
+        'font-weight': weights,
+        'font-display': 'swap',
+        src: `url("fonts/${file}") format("woff2")`,
+        'unicode-range': unicodeRange,
       },
     }),
   );

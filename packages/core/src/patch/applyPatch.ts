@@ -40,7 +40,7 @@ export function applyPatch<D extends object = CollectionDocument>(document: D, p
   return produce(document, (draft) => {
     patch.forEach((operation, index) => {
       try {
-        if (operation.path === '') throw new Error('OPERATION_PATH_INVALID');
+        if (operation.path === '') throw new RangeError('The root is not replaced.');
         jsonPatch.applyOperation(draft, jsonPatch.deepClone(operation) as Operation, true, true, true, index);
       } catch (error) {
         throw toPatchError(error, operation, index);
@@ -49,16 +49,10 @@ export function applyPatch<D extends object = CollectionDocument>(document: D, p
   });
 }
 
-function toPatchError(error: unknown, operation: JsonPatch[number], index: number): PatchError {
-  const code =
-    error instanceof Error
-      ? (('name' in error && REASONS[error.name] ? error.name : error.message) as string)
-      : '';
-  const path = typeof operation?.path === 'string' ? operation.path : '';
-  const reason = REASONS[code] ?? 'it can’t be applied here';
-  return new PatchError(
-    `Operation ${index + 1} of the patch (${operation?.op ?? 'no op'} ${path}): ${reason}.`,
-    index,
-    path,
-  );
+function toPatchError(error: unknown, operation: unknown, index: number): PatchError {
+  const code = error instanceof Error ? error.name : '';
+  const { op, path } = { op: 'no op', path: '', ...(operation as object | null) };
+  const reason = REASONS[code] ?? (path === '' ? REASONS.OPERATION_PATH_INVALID : undefined);
+  const why = reason ?? 'it can’t be applied here';
+  return new PatchError(`Operation ${index + 1} of the patch (${op} ${path}): ${why}.`, index, path);
 }

@@ -21,7 +21,7 @@ export class ProblemFilter implements ExceptionFilter {
     if (error instanceof HttpException) {
       const body = error.getResponse();
       if (typeof body === 'object' && 'type' in body) return body as ProblemDetails;
-      return plain(error.getStatus(), error.message);
+      return plain(error.getStatus(), inWords(error));
     }
     const parser = parserProblem(error);
     if (parser) return parser;
@@ -46,12 +46,17 @@ const plain = (status: number, detail: string): ProblemDetails => ({
   detail,
 });
 
+/** Nest passes on what the JSON parser says as it is. */
+function inWords(error: HttpException): string {
+  const broken = error.getStatus() === 400 && /JSON|Unexpected token/.test(error.message);
+  return broken ? `The body is not JSON: ${error.message}.` : error.message;
+}
+
 /** Errors of the body parser, which come before any controller. */
 function parserProblem(error: unknown): ProblemDetails | null {
   if (!(error instanceof Error) || !('status' in error) || typeof error.status !== 'number') return null;
   if (error.status < 400 || error.status > 499) return null;
   const kind = 'type' in error ? error.type : '';
   if (kind === 'entity.too.large') return plain(413, 'The request is larger than 16 MB. Send a smaller one.');
-  if (kind === 'entity.parse.failed') return plain(400, `The body is not JSON: ${error.message}`);
   return plain(error.status, error.message);
 }

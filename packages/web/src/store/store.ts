@@ -1,5 +1,4 @@
 import { combineReducers, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
 import { composeSlice } from '../features/compose/composeSlice';
 import { documentSlice } from '../features/document/documentSlice';
 import { saver } from '../features/document/saver';
@@ -23,6 +22,3 @@ export type AppStore = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<typeof reducer>;
 export type AppDispatch = AppStore['dispatch'];
 export type AppThunk<Result = void> = ThunkAction<Result, RootState, unknown, UnknownAction>;
-
-export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
-export const useAppSelector = useSelector.withTypes<RootState>();

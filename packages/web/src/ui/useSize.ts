@@ -6,9 +6,9 @@ export interface Size {
 }
 
 /** The size of an element, kept up to date; null before the first measure. */
-export function useSize<E extends Element>(): [(element: E | null) => (() => void) | undefined, Size | null] {
+export function useSize(): [(element: Element | null) => (() => void) | undefined, Size | null] {
   const [size, setSize] = useState<Size | null>(null);
-  const ref = useCallback((element: E | null) => {
+  const ref = useCallback((element: Element | null) => {
     if (!element) return undefined;
     const observer = new ResizeObserver(([entry]) => {
       if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });

@@ -21,7 +21,7 @@ interface CollectionCardProps {
 
 export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
   const { document, id, name, updatedAt } = collection;
-  const [ref, size] = useSize<HTMLDivElement>();
+  const [ref, size] = useSize();
   const [asking, setAsking] = useState(false);
   const layout = useMemo(() => layoutCollection(document, SHOWN_AT), [document]);
   const columns = bandsOf(document).map((band) => band.arrangement.columns.length);

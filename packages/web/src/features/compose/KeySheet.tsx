@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { SignButton } from '../../ui/Button';
 import { keySheetToggled } from './composeSlice';
 import { KEY_COMMANDS } from './keys';

@@ -1,5 +1,5 @@
 import { packed } from '@noria/core';
-import { useAppSelector } from '../../store/store';
+import { useAppSelector } from '../../store/hooks';
 import { selectLayout } from './selectors';
 
 /** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */

@@ -3,6 +3,7 @@ import {
   duplicateTile,
   moveInOrder,
   moveToCell,
+  neighbour,
   placeIn,
   removeTiles,
   setPin,
@@ -149,21 +150,7 @@ export const takeTowards =
     const state = getState();
     const { tiles } = selectLayout(state);
     const from = tiles.find(({ id }) => id === selectInHand(state).at(-1)?.id);
-    const centre = (tile: (typeof tiles)[number]) => ({
-      x: tile.x + tile.inlineSize / 2,
-      y: tile.y + tile.blockSize / 2,
-    });
-    const scored = !from
-      ? tiles.slice(0, 1).map((tile) => ({ tile, score: 0 }))
-      : tiles.flatMap((tile) => {
-          const [a, b] = [centre(from), centre(tile)];
-          const along = (b.x - a.x) * dx + (b.y - a.y) * dy;
-          const across = Math.abs((b.x - a.x) * dy) + Math.abs((b.y - a.y) * dx);
-          return tile.id !== from.id && along > 1 && across <= along * 2.5
-            ? [{ tile, score: along + across * 1.6 }]
-            : [];
-        });
-    const best = scored.toSorted((a, b) => a.score - b.score)[0]?.tile;
+    const best = from ? neighbour(tiles, from, dx, dy) : tiles[0];
     if (!best) return null;
     dispatch(taken([best.id]));
     return best.id;

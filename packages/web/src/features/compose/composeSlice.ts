@@ -23,7 +23,7 @@ const initialState: ComposeState = {
 
 export const composeSlice = createSlice({
   name: 'compose',
-  initialState: initialState as ComposeState,
+  initialState: initialState,
   reducers: {
     needleMoved: (state, { payload }: PayloadAction<number>) => ({
       ...state,

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useAppDispatch } from '../../store/store';
+import { useAppDispatch } from '../../store/hooks';
 import { KEY_COMMANDS, keepsKeys } from './keys';
 
 /** Listens for the keys of the Compose screen. */

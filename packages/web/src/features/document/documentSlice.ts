@@ -63,13 +63,14 @@ const merged = (last: Step, next: Step): Step => ({
 });
 
 /** What is not sent yet is not saved yet. */
-const pending = ({ saving }: DocumentState): Saving => (saving.state === 'saved' ? { state: 'saving' } : saving);
+const pending = ({ saving }: DocumentState): Saving =>
+  saving.state === 'saved' ? { state: 'saving' } : saving;
 
 type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'underWay' | 'unsent'>;
 
 export const documentSlice = createSlice({
   name: 'document',
-  initialState: initialState as DocumentState,
+  initialState: initialState,
   reducers: {
     opened: (_, { payload }: PayloadAction<Opened>): DocumentState => ({
       ...initialState,
@@ -94,7 +95,7 @@ export const documentSlice = createSlice({
         past,
         future: [],
         unsent: [...state.unsent, ...step.patch],
-        saving: pending(state as DocumentState),
+        saving: pending(state),
       };
     },
     undone: (state, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
@@ -106,7 +107,7 @@ export const documentSlice = createSlice({
         past: state.past.slice(0, -1),
         future: [...state.future, step],
         unsent: [...state.unsent, ...step.inverse],
-        saving: pending(state as DocumentState),
+        saving: pending(state),
       };
     },
     redone: (state, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
@@ -118,7 +119,7 @@ export const documentSlice = createSlice({
         past: [...state.past, step],
         future: state.future.slice(0, -1),
         unsent: [...state.unsent, ...step.patch],
-        saving: pending(state as DocumentState),
+        saving: pending(state),
       };
     },
     tried: (state, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({

@@ -26,8 +26,8 @@ const listen = saver.startListening.withTypes<RootState, AppDispatch>();
 // Every change, and every answer, goes to the browser's own store at once.
 listen({
   matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, refused),
-  effect: async (_, { getState }) => {
-    const { id, revision, underWay, unsent } = getState().document;
+  effect: async (_, api) => {
+    const { id, revision, underWay, unsent } = api.getState().document;
     if (id) await keepOutbox(id, { revision, underWay, unsent });
   },
 });
@@ -41,7 +41,7 @@ listen({
     const id = api.getState().document.id;
     for (let attempt = 0; hasUnsent(api.getState(), id);) {
       // A cancelled listener stops at the next pause; a request under way is left to finish.
-      const wait = await api.pause(sendOnce(api.dispatch, api.getState, attempt));
+      const wait = await api.pause(sendOnce(api.dispatch, () => api.getState(), attempt));
       if (wait === null) return;
       attempt = wait > 0 ? attempt + 1 : 0;
       if (wait > 0) await Promise.race([api.delay(wait), api.pause(backOnline())]);

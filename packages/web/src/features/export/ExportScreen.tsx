@@ -1,6 +1,6 @@
 import { writePage } from '@noria/core';
 import { useMemo, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { selectShown } from '../document';
 import { TopBar } from '../frame';

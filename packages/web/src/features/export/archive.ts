@@ -11,7 +11,7 @@ const packed = (files: Zippable) =>
   new Promise<Blob>((resolve, reject) => {
     // Pictures and fonts are compressed already.
     zip(files, { level: 0 }, (error, data) =>
-      error ? reject(error) : resolve(new Blob([data as BlobPart], { type: 'application/zip' })),
+      error ? reject(error) : resolve(new Blob([data], { type: 'application/zip' })),
     );
   });
 

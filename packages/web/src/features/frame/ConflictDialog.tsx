@@ -1,6 +1,6 @@
 import { AlertDialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { keepMineAsCopy, selectSaving, takeTheirs } from '../document';
 import { warn } from '../notices';

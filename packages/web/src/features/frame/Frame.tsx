@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ServerAway } from '../../api/problem';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Mark } from '../../ui/Mark';
 import { open, selectIsOpen } from '../document';
 import { ConflictDialog } from './ConflictDialog';

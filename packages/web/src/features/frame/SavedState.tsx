@@ -1,5 +1,5 @@
 import { Popover } from 'radix-ui';
-import { useAppSelector } from '../../store/store';
+import { useAppSelector } from '../../store/hooks';
 import { selectSaving } from '../document';
 
 /** Saved, saving, or not saved and why. */

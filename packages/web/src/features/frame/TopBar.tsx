@@ -1,7 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Mark } from '../../ui/Mark';
 import { SignButton } from '../../ui/Button';
 import { redo, run, selectFuture, selectPast, selectShown, undo } from '../document';

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { warn } from './noticesSlice';
 
 /** What has just happened: for a screen reader always, on the screen when it needs doing something. */

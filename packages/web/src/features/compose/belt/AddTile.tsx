@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import type { TileKind } from '@noria/core';
-import { useAppDispatch } from '../../../store/store';
+import { useAppDispatch } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { addNewTile } from '../actions';
 

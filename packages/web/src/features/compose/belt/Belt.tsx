@@ -13,7 +13,7 @@ import {
   sortableKeyboardCoordinates,
 } from '@dnd-kit/sortable';
 import { moveInOrder } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count } from '../../../ui/words';
 import { run, selectShown } from '../../document';
 import { selectInHand } from '../selectors';

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import type { PictureAsset, Tile } from '@noria/core';
 import { useEffect, useRef } from 'react';
 import { addressFor } from '../../../api/pictures';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectShown } from '../../document';
 import { taken, toggled } from '../composeSlice';
 

@@ -1,5 +1,5 @@
 import { resetTrack, setTrack, type Track } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { run } from '../../document';
 import { warn } from '../../notices';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';

@@ -1,13 +1,16 @@
 import { LIMITS, moveBreakpoint, removeBreakpoint, type Band } from '@noria/core';
 import { useDrag } from '@use-gesture/react';
 import { useState, type KeyboardEvent } from 'react';
-import { useAppDispatch } from '../../../store/store';
+import { useAppDispatch } from '../../../store/hooks';
 import { run, tryOut } from '../../document';
 import { announce } from '../../notices';
 import { BASE, fromAxis, toAxis } from './axis';
 
 /** How far below the ruler a breakpoint is dragged to take it off. */
 const OFF = 46;
+
+/** Where the grip begins: below the needle’s, so that both can be taken when they stand at one width. */
+const GRIP = 47;
 
 interface BreakpointProps {
   /** The band below it. */
@@ -38,7 +41,7 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
       else dispatch(run('Move breakpoint', command));
       return start;
     },
-    { pointer: { capture: true }, filterTaps: true, preventDefault: true },
+    { pointer: { capture: true, keys: false }, filterTaps: true, preventDefault: true },
   );
   const onKeyDown = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
@@ -69,13 +72,13 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
       title="Drag to move, drag off to remove"
       onKeyDown={onKeyDown}
       onDoubleClick={(event) => event.stopPropagation()}
-      className={`absolute z-10 h-[68px] w-[16px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s ${off ? 'opacity-30' : ''}`}
-      style={{ left: x, top: 14 }}
+      className={`absolute z-10 h-[36px] w-[24px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s ${off ? 'opacity-30' : ''}`}
+      style={{ left: x, top: GRIP }}
     >
       <svg
-        width="16"
-        height="70"
-        viewBox="-8 14 16 70"
+        width="24"
+        height="36"
+        viewBox={`-12 ${GRIP} 24 36`}
         className="pointer-events-none overflow-visible"
         aria-hidden
       >

@@ -1,7 +1,7 @@
 import { LIMITS } from '@noria/core';
 import { useDrag } from '@use-gesture/react';
 import type { KeyboardEvent } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { needleMoved, swept } from '../composeSlice';
 import { selectNeedle } from '../selectors';
 import { BASE, fromAxis, toAxis } from './axis';
@@ -19,7 +19,7 @@ export function Needle({ length }: { length: number }) {
       if (last) dispatch(swept(false));
       return start;
     },
-    { pointer: { capture: true }, preventDefault: true },
+    { pointer: { capture: true, keys: false }, preventDefault: true },
   );
   const onKeyDown = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -100, PageUp: 100 }[
@@ -43,11 +43,10 @@ export function Needle({ length }: { length: number }) {
       aria-valuenow={needle}
       aria-valuetext={`${needle} px`}
       onKeyDown={onKeyDown}
-      onDoubleClick={(event) => event.stopPropagation()}
-      className="absolute top-0 z-20 h-[64px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s"
+      className="absolute top-0 z-20 h-[46px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s"
       style={{ left: x }}
     >
-      <svg width="22" height="64" viewBox="-11 0 22 64" className="pointer-events-none" aria-hidden>
+      <svg width="22" height="64" viewBox="-11 0 22 64" className="pointer-events-none overflow-visible" aria-hidden>
         <path d={`M0 4V${BASE + 3}`} stroke="var(--copper)" strokeWidth="2" />
         <path d="M-8 2h16l-2.500 9a3 3 0 0 1-3 2h-5a3 3 0 0 1-3-2z" fill="var(--copper)" />
       </svg>

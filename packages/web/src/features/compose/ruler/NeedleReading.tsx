@@ -1,6 +1,6 @@
 import { evenColumn, LIMITS } from '@noria/core';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count, rounded } from '../../../ui/words';
 import { needleMoved } from '../composeSlice';
 import { selectBand, selectLayout, selectNeedle } from '../selectors';

@@ -1,6 +1,6 @@
 import { addBreakpoint, LIMITS, type Band } from '@noria/core';
 import { useRef, type MouseEvent } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count } from '../../../ui/words';
 import { useSize } from '../../../ui/useSize';
 import { run } from '../../document';
@@ -20,7 +20,7 @@ const tint = (fromNarrowest: number, bands: number) =>
 
 export function WidthRuler() {
   const dispatch = useAppDispatch();
-  const [sizeRef, size] = useSize<HTMLDivElement>();
+  const [sizeRef, size] = useSize();
   const axisRef = useRef<HTMLDivElement | null>(null);
   const bands = useAppSelector(selectBands);
   const layouts = useAppSelector(selectBandLayouts);

@@ -8,7 +8,7 @@ import {
   type ArrangementValues,
   type BentoArrangement,
 } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { ColourField } from '../../../ui/ColourField';
 import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';

@@ -1,7 +1,7 @@
 import { setAlternativeText, setContent, setPicture, type PictureTile } from '@noria/core';
 import { useRef, useState, type PointerEvent } from 'react';
 import { addressFor, uploadPicture } from '../../../api/pictures';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';

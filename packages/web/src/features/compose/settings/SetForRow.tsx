@@ -1,5 +1,5 @@
 import { LIMITS } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { setForChosen } from '../composeSlice';

@@ -1,4 +1,4 @@
-import { useAppSelector } from '../../../store/store';
+import { useAppSelector } from '../../../store/hooks';
 import { nth } from '../../../ui/words';
 import { selectShown } from '../../document';
 import { selectInHand } from '../selectors';

@@ -1,5 +1,5 @@
 import { setContent, type ContentValues, type Tile } from '@noria/core';
-import { useAppDispatch } from '../../../store/store';
+import { useAppDispatch } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';
 import { run } from '../../document';

@@ -1,5 +1,5 @@
 import { contrast, setLook, type Spread, type Tile } from '@noria/core';
-import { useAppDispatch } from '../../../store/store';
+import { useAppDispatch } from '../../../store/hooks';
 import { ColourField } from '../../../ui/ColourField';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';

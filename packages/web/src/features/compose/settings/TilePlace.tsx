@@ -1,5 +1,5 @@
 import { carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';

@@ -1,5 +1,5 @@
 import { nearestSpan, placeIn, setSpan, type LaidOutTile, type Tile } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectShown } from '../../document';
 import { sayPlace } from '../actions';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';

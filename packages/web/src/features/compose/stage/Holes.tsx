@@ -1,4 +1,4 @@
-import { useAppSelector } from '../../../store/store';
+import { useAppSelector } from '../../../store/hooks';
 import { selectLayout } from '../selectors';
 import { areaBox, boxStyle, type StageSpace } from './space';
 

@@ -1,6 +1,6 @@
 import { change, layoutCollection, setSpan, type LaidOutTile } from '@noria/core';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { tryOut } from '../../document';
 import { spanTiles } from '../actions';
 import { selectBand, selectLayout, selectNeedle, selectSetFor } from '../selectors';

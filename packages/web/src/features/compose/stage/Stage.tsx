@@ -1,4 +1,4 @@
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useSize } from '../../../ui/useSize';
 import { selectShown } from '../../document';
 import { AddTile } from '../belt/AddTile';
@@ -18,7 +18,7 @@ const RIGHT = 26;
 
 export function Stage() {
   const dispatch = useAppDispatch();
-  const [ref, size] = useSize<HTMLElement>();
+  const [ref, size] = useSize();
   const document = useAppSelector(selectShown);
   const layout = useAppSelector(selectLayout);
   const needle = useAppSelector(selectNeedle);

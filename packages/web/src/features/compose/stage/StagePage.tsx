@@ -43,9 +43,9 @@ export const StagePage = memo(function StagePage({
   }, []);
   const { look, tiles } = document;
   const css = useMemo(
-    () => [STAGE_CSS, contentCss({ ...document, look }), ...Object.values(tiles).map(tileCss)].join('\n'),
+    () => [STAGE_CSS, contentCss({ look }), ...Object.values(tiles).map(tileCss)].join('\n'),
     [look, tiles],
-  ); // eslint-disable-line react-hooks/exhaustive-deps -- of the document only these are read
+  );
   const source: PictureSource = useCallback(
     (picture) => ({ src: addressFor(picture, pictureSize) }),
     [pictureSize],

@@ -1,6 +1,6 @@
 import { moveToCell, nearestLine, placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { useEffect, useRef, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../store/store';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectShown } from '../../document';
 import { sayPlace } from '../actions';
 import { taken, toggled } from '../composeSlice';
@@ -28,6 +28,7 @@ export function TileHand({ tile, laidOut, number, of, held, takesTab, space }: T
   const band = useAppSelector(selectBand);
   const [way, setWay] = useState<{ dx: number; dy: number; from: LaidOutTile } | null>(null);
   const button = useRef<HTMLButtonElement>(null);
+  const pointing = useRef(false);
   const pinned = placeIn(shown, tile, band.index).pin !== null;
 
   // The focus follows the hand when the keyboard leads it.
@@ -59,7 +60,9 @@ export function TileHand({ tile, laidOut, number, of, held, takesTab, space }: T
     onTap: (event) => {
       if (event.shiftKey) dispatch(toggled(tile.id));
       else dispatch(taken([tile.id]));
+      pointing.current = true;
       button.current?.focus();
+      pointing.current = false;
     },
     onDone: () => dispatch(sayPlace()),
   });
@@ -82,7 +85,7 @@ export function TileHand({ tile, laidOut, number, of, held, takesTab, space }: T
           if (event.detail === 0) dispatch(event.shiftKey ? toggled(tile.id) : taken([tile.id]));
         }}
         onFocus={(event) => {
-          if (event.target.matches(':focus-visible') && !held) dispatch(taken([tile.id]));
+          if (!pointing.current && !held && event.target.matches(':focus-visible')) dispatch(taken([tile.id]));
         }}
       />
       {way && (

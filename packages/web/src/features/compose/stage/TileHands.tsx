@@ -1,4 +1,4 @@
-import { useAppSelector } from '../../../store/store';
+import { useAppSelector } from '../../../store/hooks';
 import { selectShown } from '../../document';
 import { selectInHand, selectLayout } from '../selectors';
 import { HandOutline } from './HandOutline';

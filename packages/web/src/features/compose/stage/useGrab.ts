@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react';
 import { useEffect, useRef } from 'react';
-import { useAppDispatch } from '../../../store/store';
+import { useAppDispatch } from '../../../store/hooks';
 import { run, tryOut } from '../../document';
 import type { Command } from '@noria/core';
 
@@ -49,6 +49,6 @@ export function useGrab<Start>({ name, begin, command, onMove, onTap, onDone }: 
       } else dispatch(tryOut(null));
       return start;
     },
-    { filterTaps: true, pointer: { capture: true }, preventDefault: true },
+    { filterTaps: true, pointer: { capture: true, keys: false }, preventDefault: true },
   );
 }

@@ -1,0 +1,58 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { emptyDocument, newTile, type CollectionDocument } from '@noria/core';
+import { randomBytes } from 'node:crypto';
+import pg from 'pg';
+import sharp from 'sharp';
+import { createApp } from '../createApp.js';
+import { migrate } from '../database/database.js';
+import { WorkspacesService } from '../workspaces/workspaces.service.js';
+
+export interface TestApp {
+  readonly app: NestExpressApplication;
+  close(): Promise<void>;
+}
+
+/** The application on a database of its own, with the workspaces “huts” and “other”. */
+export async function createTestApp(): Promise<TestApp> {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('These tests need a PostgreSQL: run them with npm test, or set DATABASE_URL.');
+  const name = `noria_test_${randomBytes(6).toString('hex')}`;
+  const admin = async (sql: string) => {
+    const client = new pg.Client({ connectionString: url });
+    await client.connect();
+    await client.query(sql).finally(() => client.end());
+  };
+  await admin(`CREATE DATABASE ${name}`);
+  const databaseUrl = new URL(url);
+  databaseUrl.pathname = `/${name}`;
+  await migrate(databaseUrl.href);
+  const app = await createApp({
+    databaseUrl: databaseUrl.href,
+    host: '127.0.0.1',
+    port: 0,
+    webFolder: '',
+    demoFolder: '',
+  });
+  await app.init();
+  const workspaces = app.get(WorkspacesService);
+  await workspaces.create('huts', 'Huts');
+  await workspaces.create('other', 'Another cooperative');
+  return {
+    app,
+    close: async () => {
+      await app.close();
+      await admin(`DROP DATABASE ${name} WITH (FORCE)`);
+    },
+  };
+}
+
+/** A collection of one stat. */
+export function oneStat(): CollectionDocument {
+  return { ...emptyDocument('Beds'), tiles: { beds: newTile('stat', 'beds') }, order: ['beds'] };
+}
+
+/** A plain picture of a size in px. */
+export const picture = (width: number, height: number, format: 'png' | 'jpeg' | 'webp' = 'png') =>
+  sharp({ create: { width, height, channels: 3, background: '#345' } })
+    .toFormat(format)
+    .toBuffer();
