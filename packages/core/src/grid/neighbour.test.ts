@@ -7,7 +7,20 @@ import type { LaidOutTile } from '../arrangement.js';
 // t1 t1 t2 t3
 // t1 t1 t4 t4
 // t5 t6 t6 t6
-const { tiles } = layoutCollection(sample([[2, 2], [1, 1], [1, 1], [2, 1], [1, 1], [3, 1]], 4), 1280);
+const { tiles } = layoutCollection(
+  sample(
+    [
+      [2, 2],
+      [1, 1],
+      [1, 1],
+      [2, 1],
+      [1, 1],
+      [3, 1],
+    ],
+    4,
+  ),
+  1280,
+);
 const from = (id: string) => tiles.find((tile) => tile.id === id) as LaidOutTile;
 
 test.each([
@@ -20,6 +33,10 @@ test.each([
   ['t4', -1, 0, 't1'],
 ])('from %s by (%d, %d) to %s', (id, dx, dy, to) => expect(neighbour(tiles, from(id), dx, dy)?.id).toBe(to));
 
-test.each([['t1', 0, -1], ['t3', 1, 0], ['t5', -1, 0]])('nothing lies beyond the edge: %s by (%d, %d)', (id, dx, dy) =>
+test.each([
+  ['t1', 0, -1],
+  ['t3', 1, 0],
+  ['t5', -1, 0],
+])('nothing lies beyond the edge: %s by (%d, %d)', (id, dx, dy) =>
   expect(neighbour(tiles, from(id), dx, dy)).toBeNull(),
 );

@@ -13,14 +13,14 @@ export function familiesOf({ look }: CollectionDocument): FamilyName[] {
 
 /**
  * The page's style sheet. The widest band is written whole; each narrower one, in a container query,
- * writes only what differs from the next wider band, so the file carries values as the bands do.
+ * writes only what differs from the next wider band, so the file carries values as the bands do. The
+ * fonts come last: they are the least worth reading.
  */
 export function pageCss(document: CollectionDocument): string {
   const bands = bandsOf(document);
   const css = bands.map((band) => arrangementKinds[band.arrangement.kind].toCss(document, band));
   const widest = css[0] as ArrangementCss;
   const parts = [
-    ...familiesOf(document).flatMap(fontFaces),
     ruleCss({ selector: 'html', declarations: { background: document.look.ground } }),
     ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
     ruleCss({
@@ -47,6 +47,7 @@ export function pageCss(document: CollectionDocument): string {
     const text = rules.map(ruleCss).filter(Boolean).join('\n');
     if (text) parts.push(`@container (width < ${band.below}px) {\n${indent(text)}\n}`);
   });
+  parts.push(...familiesOf(document).flatMap(fontFaces));
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }
 

@@ -22,6 +22,7 @@ export function ColourField({ name, value, onSet }: ColourFieldProps) {
           side="right"
           align="start"
           sideOffset={12}
+          collisionPadding={12}
           aria-label={name}
           className="z-40 grid gap-2 rounded-m bg-raised p-3 shadow-float"
         >

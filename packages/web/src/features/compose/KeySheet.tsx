@@ -14,7 +14,7 @@ export function KeySheet() {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 w-[640px] -translate-x-1/2 -translate-y-1/2 rounded-m bg-raised p-5 shadow-float"
+          className="fixed top-1/2 left-1/2 z-50 w-[720px] -translate-x-1/2 -translate-y-1/2 rounded-m bg-raised p-5 shadow-float"
         >
           <div className="mb-3 flex items-center justify-between">
             <Dialog.Title className="font-title text-lg font-semibold">Keys</Dialog.Title>
@@ -30,7 +30,7 @@ export function KeySheet() {
                 key={keys}
                 className="flex min-h-7 break-inside-avoid items-center gap-3 border-t border-hair"
               >
-                <dt className="figures w-[104px] shrink-0 text-copper-ink">{keys}</dt>
+                <dt className="figures w-[128px] shrink-0 text-copper-ink">{keys}</dt>
                 <dd className="text-sm text-soft">{does}</dd>
               </div>
             ))}

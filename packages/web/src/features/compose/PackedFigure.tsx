@@ -4,7 +4,8 @@ import { selectLayout } from './selectors';
 
 /** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
 export function PackedFigure() {
-  const { coverage } = useAppSelector(selectLayout);
+  const { coverage, tiles } = useAppSelector(selectLayout);
+  if (tiles.length === 0) return null;
   const share = Math.floor(packed(coverage) * 100);
   const whole = coverage.holes.length === 0;
   return (

@@ -112,9 +112,9 @@ export function ExportScreen({ id }: { id: string }) {
         <pre
           tabIndex={0}
           aria-label={`Text of ${shown}`}
-          className="mx-5 mb-5 overflow-auto rounded-m bg-panel p-4 font-figures text-[11px] leading-[1.65] shadow-[0_0_0_1px_var(--hair)] [scrollbar-width:thin]"
+          className="mx-5 mb-5 overflow-auto rounded-m bg-panel p-4 font-figures text-[10.5px] leading-[1.75] shadow-[0_0_0_1px_var(--hair)] [scrollbar-width:thin]"
         >
-          <code>{text}</code>
+          <code className="font-figures">{text}</code>
         </pre>
       </main>
     </div>

@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Mark } from '../../ui/Mark';
@@ -19,6 +19,9 @@ interface TopBarProps {
 export function TopBar({ id, children }: TopBarProps) {
   const dispatch = useAppDispatch();
   const { name } = useAppSelector(selectShown);
+  useEffect(() => {
+    document.title = `${name} – Noria`;
+  }, [name]);
   const lastStep = useAppSelector(selectPast).at(-1)?.name;
   const nextStep = useAppSelector(selectFuture).at(-1)?.name;
   return (

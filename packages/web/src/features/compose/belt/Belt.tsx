@@ -46,7 +46,9 @@ export function Belt() {
     <footer className="col-span-2 grid min-w-0 grid-cols-[292px_1fr] border-t border-hair bg-panel">
       <div className="grid content-start gap-0.5 px-4 pt-3">
         <div className="flex items-center justify-between">
-          <b className="font-[650]">{count(order.length, 'tile')}, in reading order</b>
+          <b className="font-[650]">
+            {order.length === 0 ? 'No tiles yet' : `${count(order.length, 'tile')}, in reading order`}
+          </b>
           <AddTile label="Add" />
         </div>
         <p className="text-sm text-soft">Drag to reorder. The page and a screen reader follow this order.</p>

@@ -31,12 +31,19 @@ export function ColumnLedge({ space, left }: { space: StageSpace; left: number }
 }
 
 /** The rows along the left of the page. */
-export function RowLedge({ space, top }: { space: StageSpace; top: number }) {
+export function RowLedge({ space, top, left }: { space: StageSpace; top: number; left: number }) {
   const { rows } = useAppSelector(selectLayout);
   const { arrangement } = useAppSelector(selectBand);
   const sizes = rows.map((_, k) => arrangement.rows[k] ?? arrangement.autoRows);
   return (
-    <Ledge name="Rows" axis="row" tracks={rows} sizes={sizes} className="absolute left-5 w-8" style={{ top }}>
+    <Ledge
+      name="Rows"
+      axis="row"
+      tracks={rows}
+      sizes={sizes}
+      className="absolute w-8"
+      style={{ top, left: left - 38 }}
+    >
       {(track, cell) => (
         <div
           className="absolute w-8"
@@ -55,7 +62,7 @@ interface LedgeProps {
   readonly tracks: readonly Track[];
   readonly sizes: readonly string[];
   readonly className: string;
-  readonly style?: { top: number };
+  readonly style?: { top: number; left: number };
   readonly children: (track: Track, cell: React.ReactNode) => React.ReactNode;
 }
 

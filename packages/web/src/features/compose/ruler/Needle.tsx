@@ -46,7 +46,13 @@ export function Needle({ length }: { length: number }) {
       className="absolute top-0 z-20 h-[46px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s"
       style={{ left: x }}
     >
-      <svg width="22" height="64" viewBox="-11 0 22 64" className="pointer-events-none overflow-visible" aria-hidden>
+      <svg
+        width="22"
+        height="64"
+        viewBox="-11 0 22 64"
+        className="pointer-events-none overflow-visible"
+        aria-hidden
+      >
         <path d={`M0 4V${BASE + 3}`} stroke="var(--copper)" strokeWidth="2" />
         <path d="M-8 2h16l-2.500 9a3 3 0 0 1-3 2h-5a3 3 0 0 1-3-2z" fill="var(--copper)" />
       </svg>

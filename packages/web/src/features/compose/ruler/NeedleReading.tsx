@@ -21,12 +21,15 @@ export function NeedleReading() {
   const even = new Set(columns.map(({ size }) => size.toFixed(2))).size === 1;
   const column = evenColumn(inlineSize - padding.inlineStart - padding.inlineEnd, columns.length, columnGap);
   return (
-    <div className="grid content-start gap-1 border-b border-hair bg-panel px-4 pt-3">
+    <section
+      aria-label="Width shown"
+      className="grid content-start gap-1 border-b border-hair bg-panel px-4 pt-3"
+    >
       <label className="flex items-baseline gap-1.5">
         <input
           aria-label="Width shown, px"
           inputMode="numeric"
-          className="w-[4.1ch] rounded-s bg-transparent font-figures text-xl font-semibold tracking-[-0.06em] text-copper-ink"
+          className="min-w-[2ch] [field-sizing:content] rounded-s bg-transparent font-figures text-xl font-semibold tracking-[-0.06em] text-copper-ink"
           value={typed ?? String(needle)}
           onFocus={(event) => event.target.select()}
           onChange={(event) => setTyped(event.target.value)}
@@ -51,7 +54,7 @@ export function NeedleReading() {
         )}
         , <Reach from={from} below={below} />
       </p>
-    </div>
+    </section>
   );
 }
 

@@ -49,14 +49,14 @@ export function ArrangementSettings() {
             onSet={(count) => dispatch(run('Columns', setColumnCount(count, index, setFor)))}
           />
         </Row>
-        <Row label="Row height" {...carried('autoRows', 'rows')}>
+        <Row label="Auto rows" {...carried('autoRows', 'rows')}>
           <NumberField
-            name="Row height"
+            name="Auto rows"
             value={Number.parseFloat(arrangement.autoRows)}
             least={1}
             most={LIMITS.track}
             unit="px"
-            onSet={(px) => set('Row height', { autoRows: `${px}px` })}
+            onSet={(px) => set('Auto rows', { autoRows: `${px}px` })}
           />
         </Row>
         <Row label="Flow" {...carried('flow')}>
@@ -65,7 +65,7 @@ export function ArrangementSettings() {
             value={arrangement.flow}
             choices={[
               { value: 'dense', label: 'Dense' },
-              { value: 'sparse', label: 'In order' },
+              { value: 'sparse', label: 'Sparse' },
             ]}
             onChoose={(flow) => set('Flow', { flow })}
           />
@@ -129,7 +129,7 @@ export function ArrangementSettings() {
                 value={arrangement.maxInlineSize}
                 least={LIMITS.narrowest}
                 most={10_000}
-                unit="at most"
+                unit="px"
                 onSet={(maxInlineSize) => set('Width', { maxInlineSize })}
               />
             )}
@@ -144,14 +144,14 @@ export function ArrangementSettings() {
             onSet={(ground) => dispatch(run('Ground', setCollectionLook({ ground }), 'ground'))}
           />
         </Row>
-        <Row label="Corners">
+        <Row label="Radius">
           <NumberField
-            name="Corner radius"
+            name="Radius"
             value={document.look.radius}
             least={0}
             most={LIMITS.radius}
             unit="px"
-            onSet={(radius) => dispatch(run('Corners', setCollectionLook({ radius })))}
+            onSet={(radius) => dispatch(run('Radius', setCollectionLook({ radius })))}
           />
         </Row>
         <Row label="Type">
@@ -160,7 +160,7 @@ export function ArrangementSettings() {
               name="Heading size"
               value={document.look.headingSize}
               {...typeSize}
-              unit="heads"
+              unit="heading"
               onSet={(headingSize) => dispatch(run('Type', setCollectionLook({ headingSize })))}
             />
             <NumberField

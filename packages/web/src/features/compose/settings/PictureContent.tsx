@@ -67,7 +67,7 @@ export function PictureContent({
         </div>
       </Row>
       {picture && (
-        <Row label="Shows">
+        <Row label="Alternative">
           <WordsField
             name="Alternative text"
             lines={2}

@@ -11,7 +11,7 @@ export function SetForRow() {
   const { from, below } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
   const narrowest = Math.max(from, LIMITS.narrowest);
-  const reach = below > LIMITS.widest ? `${narrowest} up` : `${narrowest} – ${below - 1}`;
+  const reach = below > LIMITS.widest ? `From ${narrowest}` : `${narrowest} – ${below - 1}`;
   return (
     <Row label="Set for">
       <Segments

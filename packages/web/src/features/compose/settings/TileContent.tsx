@@ -28,7 +28,7 @@ const FIELDS: Readonly<Record<Exclude<Tile['kind'], 'picture'>, readonly Field[]
   ],
   action: [
     { field: 'label', label: 'Label' },
-    { field: 'address', label: 'Leads to', hint: 'https://… or #part' },
+    { field: 'address', label: 'Address', hint: 'https://… or #part' },
   ],
 };
 

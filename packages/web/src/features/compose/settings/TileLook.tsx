@@ -25,12 +25,12 @@ export function TileLook({ tiles }: { tiles: readonly Tile[] }) {
       </Row>
       {hasWords && (
         <>
-          <Row label="Words">
+          <Row label="Ink">
             <div className="grid grid-cols-[1fr_auto] items-center gap-2">
               <ColourField
-                name="Words"
+                name="Ink"
                 value={ink}
-                onSet={(value) => dispatch(run('Words', setLook(ids, { ink: value }), `ink ${ids.join()}`))}
+                onSet={(value) => dispatch(run('Ink', setLook(ids, { ink: value }), `ink ${ids.join()}`))}
               />
               <span
                 className={`figures ${ratio < 4.5 ? 'text-amiss' : 'text-faint'}`}
@@ -48,7 +48,7 @@ export function TileLook({ tiles }: { tiles: readonly Tile[] }) {
                 { value: 'start', label: 'Start' },
                 { value: 'centre', label: 'Centre' },
                 { value: 'end', label: 'End' },
-                { value: 'between', label: 'Apart' },
+                { value: 'between', label: 'Between' },
               ]}
               onChoose={(value) => dispatch(run('Spread', setLook(ids, { spread: value })))}
             />

@@ -78,14 +78,15 @@ export function TileHand({ tile, laidOut, number, of, held, takesTab, space }: T
         aria-pressed={held}
         tabIndex={takesTab ? 0 : -1}
         aria-label={`${tile.name}, ${tile.kind}, ${number} of ${of}, ${columnSpan} by ${rowSpan} at column ${column}, row ${row}${pinned ? ', pinned' : ''}`}
-        className="absolute touch-none rounded-[10px] outline-offset-2 hover:outline-2 hover:outline-copper/55"
+        className={`absolute touch-none rounded-[10px] outline-offset-2 ${held ? '' : 'hover:outline-2 hover:outline-copper/55'}`}
         style={boxStyle(space, laidOut)}
         onClick={(event) => {
           // The pointer has been dealt with; this is Enter or Space.
           if (event.detail === 0) dispatch(event.shiftKey ? toggled(tile.id) : taken([tile.id]));
         }}
         onFocus={(event) => {
-          if (!pointing.current && !held && event.target.matches(':focus-visible')) dispatch(taken([tile.id]));
+          if (!pointing.current && !held && event.target.matches(':focus-visible'))
+            dispatch(taken([tile.id]));
         }}
       />
       {way && (

@@ -1,0 +1,60 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, hand, openCompose, test } from './noria';
+import type { Page } from '@playwright/test';
+
+async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    // The designer's own page on the stage: it is inert here, and is checked as a page when exported.
+    .exclude('[data-stage-page]')
+    .analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test.describe(theme, () => {
+    test.use({ colorScheme: theme });
+
+    test('Collections', async ({ page, application }) => {
+      await page.goto(application.url);
+      await expect(page.getByRole('link', { name: 'Winter at the huts' }).first()).toBeVisible();
+      await expectAccessible(page);
+    });
+
+    test('Compose, with nothing, one and several in hand, and the key sheet', async ({
+      page,
+      application,
+      collection,
+    }) => {
+      await openCompose(page, application, collection);
+      await expectAccessible(page);
+      await hand(page, 'ridge-path').click();
+      await expectAccessible(page);
+      await hand(page, 'voice').click({ modifiers: ['Shift'] });
+      await expectAccessible(page);
+      await page.keyboard.press('?');
+      await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+      await expectAccessible(page);
+    });
+
+    test('Export', async ({ page, application, collection }) => {
+      await page.goto(`${application.url}/collections/${collection}/export`);
+      await expect(
+        page.getByText('container-type').or(page.getByText('<!doctype html>')).first(),
+      ).toBeVisible();
+      await expectAccessible(page);
+    });
+  });
+}
+
+test('tiles glide, and with reduced motion they do not', async ({ page, application, collection }) => {
+  const duration = () =>
+    page.evaluate(() => {
+      const slot = document.querySelector('[data-stage-page]')?.shadowRoot?.querySelector('.slot');
+      return slot && getComputedStyle(slot).transitionDuration;
+    });
+  await openCompose(page, application, collection);
+  expect(await duration()).toContain('0.16s');
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  expect(await duration()).toBe('0s');
+});
