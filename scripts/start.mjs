@@ -5,6 +5,7 @@ import { installPackages, requireNode } from './lib/packages.mjs';
 import { ensureDatabase, ensurePostgres, startPostgres } from './lib/postgres.mjs';
 import { freePort } from './lib/ports.mjs';
 import { endProcess } from './lib/processes.mjs';
+import { endRunning } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 import { fail, step } from './lib/step.mjs';
 
@@ -16,6 +17,7 @@ let leaving = false;
 async function leave(status) {
   if (leaving) return;
   leaving = true;
+  endRunning();
   if (server) await server.stop();
   if (postgres) await postgres.stop();
   dropLock();
@@ -67,6 +69,7 @@ async function start() {
 }
 
 start().catch(async (error) => {
+  if (leaving) return;
   if (server) await server.stop();
   if (postgres) await postgres.stop();
   dropLock();

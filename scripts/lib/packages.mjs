@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
 import { run } from './run.mjs';
@@ -14,8 +14,13 @@ const lockHash = () =>
 /** Installs the packages when they are missing, half installed, or the lock file changed. */
 export async function installPackages() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lockHash()) return 'installed already';
+  const install = () => run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root });
   try {
-    await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root });
+    // What an install cut short leaves behind can keep the next one from clearing it away.
+    await install().catch(() => {
+      rmSync(join(root, 'node_modules'), { recursive: true, force: true, maxRetries: 5 });
+      return install();
+    });
   } catch (error) {
     throw new SetupError(
       `The packages could not be installed. Is the npm registry within reach?\n${error.message}`,

@@ -7,6 +7,7 @@ import {
   mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs';
@@ -81,12 +82,20 @@ async function ownerIds() {
 
 const READY = 'noria-ready';
 
-/** Makes the cluster when there is none; one that was only half made is made anew. */
+/**
+ * Makes the cluster when there is none. One that was only half made is made anew; what there was of it
+ * is set aside, not removed, in case it was more than that.
+ */
 async function ensureCluster(folder, bin, password) {
   if (existsSync(join(folder, READY))) return false;
   if (isRunning(postmasterPid(folder), folder))
     throw new SetupError(`A PostgreSQL runs in the half-made cluster ${folder}. Stop it first.`);
-  for (const entry of readdirSync(folder)) rmSync(join(folder, entry), { recursive: true, force: true });
+  const left = readdirSync(folder);
+  if (left.length > 0) {
+    const aside = `${folder}-set-aside-${Date.now()}`;
+    mkdirSync(aside, { mode: 0o700 });
+    for (const entry of left) renameSync(join(folder, entry), join(aside, entry));
+  }
   const secret = mkdtempSync(join(tmpdir(), 'noria-'));
   const file = join(secret, 'password');
   writeFileSync(file, password, { mode: 0o600 });

@@ -4,7 +4,7 @@ export class SetupError extends Error {}
 /** Runs one step and prints one line for it, with its time. */
 export async function step(name, work) {
   const start = Date.now();
-  process.stdout.write(`  ${name} …`);
+  if (process.stdout.isTTY) process.stdout.write(`  ${name} …`);
   try {
     const said = await work();
     line(name, said, start);
@@ -18,7 +18,7 @@ export async function step(name, work) {
 function line(name, said, start) {
   const seconds = ((Date.now() - start) / 1000).toFixed(1);
   const words = typeof said === 'string' ? said : 'done';
-  process.stdout.write(`${process.stdout.isTTY ? '\r\x1b[K' : '\r'}  ${name}: ${words} (${seconds} s)\n`);
+  process.stdout.write(`${process.stdout.isTTY ? '\r\x1b[K' : ''}  ${name}: ${words} (${seconds} s)\n`);
 }
 
 /** Prints what went wrong without a stack when the person can mend it, and ends with status 1. */
