@@ -8,7 +8,7 @@ export type Report = (problem: Problem) => void;
 /** What a message shows of a value: its text, cut short. */
 export function shown(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const text = String(JSON.stringify(value));
+  const text = (JSON.stringify(value) as string | undefined) ?? typeof value;
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }
 

@@ -272,7 +272,7 @@ describe('pictures', () => {
 });
 
 test('the API describes itself', async () => {
-  const { body: description } = await http().get('/api/docs-json').expect(200);
+  const description: unknown = (await http().get('/api/docs-json').expect(200)).body;
   expect(Object.keys((description as { paths: object }).paths)).toContain(
     '/api/workspaces/{workspace}/collections/{id}',
   );
