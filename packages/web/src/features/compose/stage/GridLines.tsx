@@ -39,10 +39,10 @@ export function GridLines({ layout, space: { scale, offset } }: { layout: Layout
             strokeOpacity=".7"
             strokeDasharray="2 3"
           />
-          <rect x="3" y="-7" width="16" height="13" rx="2" fill="var(--water-1)" />
+          <rect x="-20" y="-6.5" width="16" height="13" rx="2" fill="var(--water-1)" />
           <text
-            x="11"
-            y="3"
+            x="-12"
+            y="3.5"
             textAnchor="middle"
             fontSize="9"
             fill="var(--water-ink)"

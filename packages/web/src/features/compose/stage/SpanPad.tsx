@@ -1,6 +1,7 @@
 import { change, layoutCollection, setSpan, type LaidOutTile } from '@noria/core';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { useShiftHeld } from '../../../ui/useShiftHeld';
 import { tryOut } from '../../document';
 import { spanTiles } from '../actions';
 import { selectBand, selectLayout, selectNeedle, selectSetFor } from '../selectors';
@@ -8,6 +9,9 @@ import { boxStyle, type StageSpace } from './space';
 
 const MOST_COLUMNS = 12;
 const CELL = 20;
+/** Room for the words under the matrix. */
+const LEAST_WIDTH = 156;
+const AWAY = 14;
 
 interface SpanPadProps {
   readonly laidOut: LaidOutTile;
@@ -23,8 +27,10 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const needle = useAppSelector(selectNeedle);
   const trying = useAppSelector((state) => state.document.trial !== null);
   const document = useAppSelector((state) => state.document.document);
+  const shiftHeld = useShiftHeld();
   const [pointed, setPointed] = useState<readonly [number, number] | null>(null);
-  if (!document || (trying && !pointed)) return null;
+  // With Shift one reaches for more tiles, perhaps for one under the pad.
+  if (!document || shiftHeld || (trying && !pointed)) return null;
 
   const columns = Math.min(layout.columns.length, MOST_COLUMNS);
   const rows = Math.max(4, Math.min(6, laidOut.rowSpan + 1));
@@ -32,11 +38,8 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const command = setSpan({ tiles: [laidOut.id], band: band.index, setFor, ...span });
   const after = layoutCollection(change(document, command).document, needle).coverage.holes.length;
 
-  const width = columns * CELL + 17;
-  const box = boxStyle(space, laidOut);
-  const page = needle * space.scale;
-  const right = box.left + box.width + 14;
-  const left = right + width <= page + 20 ? right : Math.max(0, box.left - width - 14);
+  const width = Math.max(LEAST_WIDTH, columns * CELL + 17);
+  const place = besideTile(boxStyle(space, laidOut), width, needle * space.scale);
   const point = (next: readonly [number, number] | null) => setPointed(next);
 
   return (
@@ -44,7 +47,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
       role="group"
       aria-label="Span pad"
       className="absolute z-20 rounded-m bg-raised px-2.5 pt-2.5 pb-2 shadow-float"
-      style={{ left, top: Math.max(0, box.top + 14) }}
+      style={{ ...place, width }}
       onPointerLeave={() => point(null)}
       onPointerDown={(event) => event.stopPropagation()}
     >
@@ -71,7 +74,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
           );
         })}
       </div>
-      <p className="mt-1.5 text-[11.5px] whitespace-nowrap text-soft" style={{ minWidth: width - 20 }}>
+      <p className="mt-1.5 text-[11.5px] whitespace-nowrap text-soft">
         <b className="figures text-copper-ink">
           {span.columnSpan} × {span.rowSpan}
         </b>{' '}
@@ -79,4 +82,14 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
       </p>
     </div>
   );
+}
+
+/** After the tile, else before it, else below it: never over the tile it is about. */
+function besideTile(tile: ReturnType<typeof boxStyle>, width: number, page: number) {
+  const after = tile.left + tile.width + AWAY;
+  const top = tile.top + AWAY;
+  if (after + width <= page + 20) return { left: after, top };
+  const before = tile.left - width - AWAY;
+  if (before >= -20) return { left: before, top };
+  return { left: tile.left, top: tile.top + tile.height + AWAY };
 }
