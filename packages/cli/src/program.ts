@@ -1,7 +1,10 @@
 import { Command } from 'commander';
 import { dirname, join } from 'node:path';
+import { layoutBatch } from './batch.js';
+import { CliError } from './CliError.js';
 import { exportPage } from './exportPage.js';
 import { layoutReport, parseWidths } from './layout.js';
+import { pageReport } from './layoutPage.js';
 import { readDocument } from './readDocument.js';
 
 /** The commands of `noria`, writing what they answer with `print`. */
@@ -12,10 +15,17 @@ export function program(print: (text: string) => void): Command {
   noria
     .command('layout')
     .description('where every tile lies, as JSON')
-    .argument('<file>', 'a .noria.json file')
-    .requiredOption('--width <list>', 'widths in px, with commas', parseWidths)
-    .action(async (file: string, { width }: { width: number[] }) => {
-      print(JSON.stringify(layoutReport(await readDocument(file), width)));
+    .argument('[file]', 'a .noria.json file, or an HTML page with grids marked data-grid and tiles data-tile')
+    .option('--width <list>', 'widths in px, with commas', parseWidths)
+    .option('--batch', 'one case a line on standard input: {"page": "file.html", "widths": [360]}')
+    .action(async (file: string | undefined, { width, batch }: { width?: number[]; batch?: true }) => {
+      if (batch) return layoutBatch(process.stdin, print);
+      if (file === undefined) throw new CliError('Name a file, or use --batch.');
+      if (!width) throw new CliError('Say the widths: --width 360,768,1280');
+      const report = /\.html?$/i.test(file)
+        ? await pageReport(file, width)
+        : layoutReport(await readDocument(file), width);
+      print(JSON.stringify(report));
     });
   noria
     .command('export')

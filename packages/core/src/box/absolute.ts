@@ -1,0 +1,119 @@
+import { resolveLength } from '../css/length.js';
+import { clampInline, contentInlineSize } from './intrinsic.js';
+import { frameOf, inlineSum, isDefinite, resolveSides } from './sizes.js';
+import type { Box, Fragment, Space } from './box.js';
+import type { Area, Constraint, Edges, Pending } from './displays.js';
+import type { LaidOut } from './layoutBox.js';
+import type { Aligned, SelfAlignment } from './style.js';
+
+/**
+ * Places boxes in the padding box of a positioned box, or in their grid area when that box is their
+ * grid (CSS Position 3, section 4; CSS Grid 2, section 9).
+ */
+export function placeAbsolute(
+  owner: Fragment,
+  into: Fragment[],
+  pending: readonly Pending[],
+  layout: (box: Box, space: Space) => LaidOut,
+): void {
+  const { border } = owner.box.style;
+  const paddingBox: Area = {
+    x: border[3],
+    y: border[0],
+    inlineSize: owner.inlineSize - border[3] - border[1],
+    blockSize: owner.blockSize - border[0] - border[2],
+  };
+  for (const each of pending) {
+    const ownGrid = each.gridArea !== null && owner.box.children.includes(each.box);
+    const area = ownGrid ? resolveEdges(each.gridArea as Edges, paddingBox) : paddingBox;
+    placeOne(each, area, into, layout);
+  }
+}
+
+function resolveEdges(edges: Edges, { x, y, inlineSize, blockSize }: Area): Area {
+  const or = (edge: number, otherwise: number) => (Number.isNaN(edge) ? otherwise : edge);
+  const left = or(edges.inlineStart, x);
+  const top = or(edges.blockStart, y);
+  return {
+    x: left,
+    y: top,
+    inlineSize: Math.max(0, or(edges.inlineEnd, x + inlineSize) - left),
+    blockSize: Math.max(0, or(edges.blockEnd, y + blockSize) - top),
+  };
+}
+
+function placeOne(
+  { box, at, justify: staticJustify, align: staticAlign }: Pending,
+  area: Area,
+  into: Fragment[],
+  layout: (box: Box, space: Space) => LaidOut,
+): void {
+  const { style } = box;
+  const [top, right, bottom, left] = style.inset.map((side, k) =>
+    side === 'auto' ? null : resolveLength(side, k % 2 === 0 ? area.blockSize : area.inlineSize),
+  ) as [number | null, number | null, number | null, number | null];
+  const margin = resolveSides(style.margin, area.inlineSize);
+
+  const justify = style.justifySelf ?? { at: 'normal', safe: false };
+  const align = style.alignSelf ?? { at: 'normal', safe: false };
+  const inlineRoom = Math.max(
+    0,
+    (left === null && right === null ? at.inlineSize : area.inlineSize) - (left ?? 0) - (right ?? 0) - inlineSum(margin),
+  );
+  const stretchesInline = left !== null && right !== null && isStretch(justify) && box.natural === null;
+  let inlineSize = NaN;
+  if (style.inlineSize === 'auto' && stretchesInline && !(style.aspectRatio !== null && hasBlock(box, area))) {
+    inlineSize = inlineRoom;
+  } else if (style.inlineSize === 'auto' && box.natural === null && style.aspectRatio === null) {
+    const frame = inlineSum(frameOf(style, area.inlineSize));
+    const hug = (constraint: Constraint) => frame + contentInlineSize(box, constraint);
+    inlineSize = Math.min(hug('max-content'), Math.max(hug('min-content'), inlineRoom));
+  }
+  const blockRoom = area.blockSize - (top ?? 0) - (bottom ?? 0) - margin[0] - margin[2];
+  const stretchesBlock =
+    style.blockSize === 'auto' && top !== null && bottom !== null && isStretch(align) && box.natural === null && style.aspectRatio === null;
+  const space: Space = {
+    inline: area.inlineSize,
+    block: area.blockSize,
+    inlineSize: Number.isNaN(inlineSize) ? NaN : clampInline(box, inlineSize, area.inlineSize),
+    blockSize: stretchesBlock ? Math.max(0, blockRoom) : NaN,
+  };
+  const { fragment } = layout(box, space);
+  const x =
+    left === null && right === null
+      ? at.x + margin[3] + shift(at.inlineSize - inlineSum(margin) - fragment.inlineSize, staticJustify)
+      : position(area.x, area.inlineSize, left, right, margin[3], margin[1], fragment.inlineSize, justify);
+  const y =
+    top === null && bottom === null
+      ? at.y + margin[0] + shift(at.blockSize - margin[0] - margin[2] - fragment.blockSize, staticAlign)
+      : position(area.y, area.blockSize, top, bottom, margin[0], margin[2], fragment.blockSize, align);
+  fragment.x = x;
+  fragment.y = y;
+  into.push(fragment);
+}
+
+const hasBlock = ({ style }: Box, area: Area) => isDefinite(style.blockSize, area.blockSize);
+const isStretch = ({ at }: Aligned<SelfAlignment>) => at === 'normal' || at === 'stretch';
+
+function shift(free: number, { at, safe }: Aligned<SelfAlignment>): number {
+  if (safe && free < 0) return 0;
+  return at === 'end' ? free : at === 'center' ? free / 2 : 0;
+}
+
+function position(
+  start: number,
+  size: number,
+  before: number | null,
+  after: number | null,
+  marginBefore: number,
+  marginAfter: number,
+  own: number,
+  alignment: Aligned<SelfAlignment>,
+): number {
+  if (before !== null && after !== null) {
+    const free = size - before - after - marginBefore - marginAfter - own;
+    return start + before + marginBefore + shift(free, alignment);
+  }
+  if (before !== null) return start + before + marginBefore;
+  return start + size - (after ?? 0) - marginAfter - own;
+}

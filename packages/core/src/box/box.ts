@@ -1,0 +1,60 @@
+import type { BoxStyle } from './style.js';
+
+/** Words that flow in lines, measured beforehand; what a box holds instead of boxes. */
+export interface InlineContent {
+  /** Width of the longest piece that can't be broken, px. */
+  readonly minContent: number;
+  /** Width without any break but forced ones, px. */
+  readonly maxContent: number;
+  /** Height of the lines at an available width, px. */
+  readonly blockSizeAt: (inlineSize: number) => number;
+}
+
+/** A box to be laid out: a tile, a group, or a part of one. Plain data; nothing in it changes. */
+export interface Box {
+  /** What it is called in the result; null for boxes that only hold others. */
+  readonly id: string | null;
+  /** Positions are given relative to the nearest box around that is a grid root. */
+  readonly isGridRoot: boolean;
+  readonly style: BoxStyle;
+  readonly children: readonly Box[];
+  readonly text: InlineContent | null;
+  /** Natural size of a picture or film, px; its aspect is in the style. */
+  readonly natural: { readonly inlineSize: number; readonly blockSize: number } | null;
+  /** What a subgrid takes over from the grid around it; set by that grid while it is laid out. */
+  readonly inherited?: {
+    /** The box as it was given. */
+    readonly of: Box;
+    readonly column: InheritedAxis | null;
+    readonly row: InheritedAxis | null;
+  };
+}
+
+/** The tracks of one axis that a subgrid takes over: px from its content edge. */
+export interface InheritedAxis {
+  readonly tracks: number;
+  /** Names of its lines, from the first; one more than tracks. */
+  readonly lineNames: readonly (readonly string[])[];
+  readonly gap: number;
+  /** Null while the outer tracks are still being sized. */
+  readonly geometry: { readonly starts: Float64Array; readonly sizes: Float64Array } | null;
+}
+
+/** A box as laid out: px from the border box of the box around it. */
+export interface Fragment {
+  readonly box: Box;
+  x: number;
+  y: number;
+  readonly inlineSize: number;
+  readonly blockSize: number;
+  readonly children: readonly Fragment[];
+}
+
+/** What the box around gives: percentages refer to `inline` and `block`, NaN where not known. */
+export interface Space {
+  readonly inline: number;
+  readonly block: number;
+  /** The border box as decided by the box around; NaN: to be worked out. */
+  readonly inlineSize: number;
+  readonly blockSize: number;
+}

@@ -1,0 +1,69 @@
+import type { Box, Fragment } from './box.js';
+import type { Aligned, SelfAlignment, Sides } from './style.js';
+
+export type Constraint = 'min-content' | 'max-content';
+
+/** The inside of a box that is to be filled. */
+export interface Inside {
+  /** Content size, px. */
+  readonly inlineSize: number;
+  /** Content size when it is known beforehand, px; else NaN. */
+  readonly blockSize: number;
+  /** Least and greatest content size, px, where `blockSize` is not known. */
+  readonly minBlockSize: number;
+  readonly maxBlockSize: number;
+  /** Padding and border, px: content begins after them. */
+  readonly frame: Sides<number>;
+}
+
+/** A rectangle in px from the border box of the box that it lies in. */
+export interface Area {
+  readonly x: number;
+  readonly y: number;
+  readonly inlineSize: number;
+  readonly blockSize: number;
+}
+
+/** The edges of a grid area, px from the grid's border box; NaN stands for the padding edge. */
+export interface Edges {
+  readonly inlineStart: number;
+  readonly inlineEnd: number;
+  readonly blockStart: number;
+  readonly blockEnd: number;
+}
+
+/** An absolutely placed box that waits for the box it is placed in. */
+export interface Pending {
+  readonly box: Box;
+  /** The area it would be in if it were the only one in its parent, and how it would lie there. */
+  readonly at: Area;
+  readonly justify: Aligned<SelfAlignment>;
+  readonly align: Aligned<SelfAlignment>;
+  /** Its grid area, when its parent is a grid and that grid is what it is placed in. */
+  readonly gridArea: Edges | null;
+}
+
+export interface Filled {
+  /** Content size that came out, px. */
+  readonly blockSize: number;
+  readonly children: Fragment[];
+  readonly pending: readonly Pending[];
+}
+
+/** One way to lay out what is in a box. A new one is a file that exports one of these. */
+export interface Display {
+  /**
+   * Inline size of the content under a constraint (CSS Sizing 3), px.
+   * @param blockSize content height if the boxes around give it, px; else NaN
+   */
+  readonly inlineSize: (box: Box, constraint: Constraint, blockSize: number) => number;
+  readonly fill: (box: Box, inside: Inside) => Filled;
+}
+
+export type DisplayName = 'block' | 'grid' | 'lanes' | 'flex';
+
+/**
+ * Every display by name. A box and its displays need one another, so `engine.ts` fills this in and
+ * nothing else does.
+ */
+export const displays = {} as Record<DisplayName, Display>;

@@ -1,0 +1,456 @@
+import { movePending, offsetRelative } from '../box/block.js';
+import { layoutBox } from '../box/layoutBox.js';
+import { blockSum, borderBoxSize, frameOf, isDefinite } from '../box/sizes.js';
+import { hasPercent } from '../css/length.js';
+import { alignTracks } from './alignTracks.js';
+import { alignOf, columnItem, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
+import { fillCell } from './fillCell.js';
+import { resolveWish } from './lines.js';
+import { placeGrid, type AxisPlan, type PlacedGrid } from './placeGrid.js';
+import { sizeTracks, type AxisItem } from './sizeTracks.js';
+import { edgesOf, gapOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
+import { initializeTracks, tracksTotal } from './tracks.js';
+import type { Box, Fragment, InheritedAxis } from '../box/box.js';
+import type { Area, Constraint, Display, Filled, Inside, Pending } from '../box/displays.js';
+import type { Aligned, BoxStyle, ContentAlignment, GridLine } from '../box/style.js';
+
+/** The grid layout algorithm (CSS Grid 2, section 12) on numbers. */
+export const grid: Display = { inlineSize: gridInlineSize, fill: fillGrid };
+
+/** How wide a grid's columns are by their content alone. */
+function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): number {
+  const { style } = box;
+  const gap = gapOf(style.columnGap, NaN);
+  const rowSpace = ownRowSpace(box, blockSize);
+  const placed = placeGrid(box, unknownSpace(gap), rowSpace);
+  const measure = (rows: AxisGeometry | null) => {
+    const tracks = initializeTracks(placed.columns.sizings, NaN, placed.columns.collapsed);
+    sizeTracks(tracks, tracks.hasIntrinsic || tracks.hasFlex ? columnItems(placed, gap, rows) : [], {
+      space: NaN,
+      constraint,
+      gap,
+      minSpace: 0,
+      maxSpace: Infinity,
+      stretches: false,
+    });
+    const { starts } = alignTracks(tracks, gap, 0, START);
+    return { tracks, geometry: { starts, sizes: tracks.base, gap } };
+  };
+  const { tracks, geometry } = measure(null);
+  if (!dependsOnRows(placed)) return tracksTotal(tracks, gap);
+  const rows = layOutAxis(placed.rows, () => rowItems(placed, geometry, rowSpace.gap), {
+    ...rowSpace,
+    alignment: style.alignContent,
+  });
+  return tracksTotal(measure(rows.geometry).tracks, gap);
+}
+
+/** The room for rows as far as the grid's own height says it. */
+function ownRowSpace({ style }: Box, given: number) {
+  const frame = blockSum(frameOf(style, NaN));
+  const inner = (size: BoxStyle['blockSize'] | 'none', otherwise: number) =>
+    isDefinite(size, NaN) ? borderBoxSize(style, size, NaN, frame) - frame : otherwise;
+  const space = Number.isNaN(given) ? inner(style.blockSize, NaN) : given;
+  return {
+    space,
+    minSpace: inner(style.minBlockSize, 0),
+    maxSpace: inner(style.maxBlockSize, Infinity),
+    gap: gapOf(style.rowGap, space),
+  };
+}
+
+const START = { at: 'start', safe: false } as const;
+
+/** Whether the rows' sizes make items ask for other columns (CSS Grid 2, section 12.1, step 3). */
+const dependsOnRows = ({ items, box, columns }: PlacedGrid) =>
+  columns.sizings.some(({ min, max }) => min.kind !== 'length' || max.kind !== 'length') &&
+  items.some((item) => transfersBlockSize(item, box.style));
+
+const unknownSpace = (gap: number) => ({ space: NaN, minSpace: 0, maxSpace: Infinity, gap });
+
+export function fillGrid(box: Box, inside: Inside): Filled {
+  const { style } = box;
+  const columnGap = gapOf(style.columnGap, inside.inlineSize, box.inherited?.column?.gap);
+  const rowGap = gapOf(style.rowGap, inside.blockSize, box.inherited?.row?.gap);
+  const placed = placeGrid(
+    box,
+    // The tracks of a subgrid are counted before its own width is known.
+    { space: box.inherited ? NaN : inside.inlineSize, minSpace: 0, maxSpace: Infinity, gap: columnGap },
+    { space: inside.blockSize, minSpace: inside.minBlockSize, maxSpace: inside.maxBlockSize, gap: rowGap },
+  );
+  const sizeColumns = (rows: AxisGeometry | null) =>
+    inheritedGeometry(box.inherited?.column) ??
+    layOutAxis(placed.columns, () => columnItems(placed, columnGap, rows), {
+      space: inside.inlineSize,
+      minSpace: 0,
+      maxSpace: Infinity,
+      gap: columnGap,
+      alignment: style.justifyContent,
+    }).geometry;
+  let columns = sizeColumns(null);
+  let { rows, unresolved, blockSize } = sizeRows(placed, columns, inside, rowGap);
+  if (dependsOnRows(placed)) {
+    columns = sizeColumns(unresolved);
+    ({ rows, unresolved, blockSize } = sizeRows(placed, columns, inside, rowGap));
+  }
+  return fillCells(placed, columns, rows, inside, blockSize);
+}
+
+interface SizedRows {
+  readonly rows: AxisGeometry;
+  /** As they were before percentages of the height they make were resolved. */
+  readonly unresolved: AxisGeometry;
+  readonly blockSize: number;
+}
+
+function sizeRows(
+  placed: PlacedGrid,
+  columns: AxisGeometry,
+  inside: Inside,
+  rowGap: number,
+): SizedRows {
+  const { style, inherited } = placed.box;
+  const taken = inheritedGeometry(inherited?.row);
+  if (taken) {
+    const last = taken.starts.length - 1;
+    const end = (taken.starts[last] ?? 0) + (taken.sizes[last] ?? 0);
+    return { rows: taken, unresolved: taken, blockSize: Number.isNaN(inside.blockSize) ? end : inside.blockSize };
+  }
+  const items = once(() => rowItems(placed, columns, rowGap));
+  const options = {
+    space: inside.blockSize,
+    minSpace: inside.minBlockSize,
+    maxSpace: inside.maxBlockSize,
+    gap: rowGap,
+    alignment: style.alignContent,
+  };
+  const first = layOutAxis(placed.rows, items, options);
+  const unresolved = first.geometry;
+  if (!Number.isNaN(inside.blockSize)) return { rows: unresolved, unresolved, blockSize: inside.blockSize };
+  const blockSize = Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize));
+  if (!needsBlockSize(placed.rows, style.rowGap)) return { rows: unresolved, unresolved, blockSize };
+  // Percentages counted as automatic, and shares as what their content needs; now the height is known.
+  const gap = gapOf(style.rowGap, blockSize);
+  const again = { ...options, space: blockSize, gap };
+  const rows = layOutAxis(placed.rows, () => rowItems(placed, columns, gap), again).geometry;
+  return { rows, unresolved, blockSize };
+}
+
+const once = <T>(work: () => T): (() => T) => {
+  let known: T | undefined;
+  return () => (known ??= work());
+};
+
+const inheritedGeometry = (axis: InheritedAxis | null | undefined): AxisGeometry | null =>
+  axis?.geometry ? { ...axis.geometry, gap: axis.gap } : null;
+
+function needsBlockSize({ sizings }: AxisPlan, gap: Box['style']['rowGap']): boolean {
+  if (typeof gap === 'object' && hasPercent(gap)) return true;
+  return sizings.some(
+    ({ min, max, limit }) =>
+      max.kind === 'fr' ||
+      (min.kind === 'length' && hasPercent(min.value)) ||
+      (max.kind === 'length' && hasPercent(max.value)) ||
+      (limit !== null && hasPercent(limit)),
+  );
+}
+
+interface AxisOptions {
+  readonly space: number;
+  readonly minSpace: number;
+  readonly maxSpace: number;
+  readonly gap: number;
+  readonly alignment: Aligned<ContentAlignment>;
+}
+
+/** Sizes and aligns the tracks of one axis; `total` is their sum with the gutters. */
+function layOutAxis(
+  plan: AxisPlan,
+  items: () => readonly AxisItem[],
+  { space, minSpace, maxSpace, gap, alignment }: AxisOptions,
+): { readonly geometry: AxisGeometry; readonly total: number } {
+  const tracks = initializeTracks(plan.sizings, space, plan.collapsed);
+  const asks = tracks.hasIntrinsic || (tracks.hasFlex && Number.isNaN(space));
+  sizeTracks(tracks, asks ? items() : [], {
+    space,
+    constraint: 'none',
+    gap,
+    minSpace,
+    maxSpace,
+    stretches: alignment.at === 'normal' || alignment.at === 'stretch',
+  });
+  const total = tracksTotal(tracks, gap);
+  const size = Number.isNaN(space) ? Math.max(minSpace, Math.min(total, maxSpace)) : space;
+  const { starts, between } = alignTracks(tracks, gap, size - total, alignment);
+  return { geometry: { starts, sizes: tracks.base, gap: between }, total };
+}
+
+/** Every item as it asks for columns; the items of subgrids ask in place of these. */
+function columnItems(placed: PlacedGrid, gap: number, rows: AxisGeometry | null): AxisItem[] {
+  const { items, placement, box } = placed;
+  const asking: AxisItem[] = [];
+  items.forEach((item, k) => {
+    const start = placement.columnStart[k] as number;
+    const span = placement.columnSpan[k] as number;
+    if (!isColumnSubgrid(item)) {
+      const transfers = rows !== null && transfersBlockSize(item, box.style);
+      const block = transfers ? areaSize(rows, placement.rowStart[k] as number, placement.rowSpan[k] as number) : NaN;
+      asking.push(columnItem(item, start, span, gap, block));
+      return;
+    }
+    const inner = placeSubgrid(placed, k, gap, null, null, NaN);
+    const own = gapOf(item.style.columnGap, NaN, gap);
+    asking.push(...nested(columnItems(inner, own, null), start, span, edgesOf(item, 'column', NaN), (own - gap) / 2));
+  });
+  return asking;
+}
+
+/** Every item as it asks for rows, given the columns. */
+function rowItems(placed: PlacedGrid, columns: AxisGeometry, gap: number): AxisItem[] {
+  const { items, placement, box } = placed;
+  const asking: AxisItem[] = [];
+  items.forEach((item, k) => {
+    const start = placement.rowStart[k] as number;
+    const span = placement.rowSpan[k] as number;
+    const area = areaSize(columns, placement.columnStart[k] as number, placement.columnSpan[k] as number);
+    if (!isRowSubgrid(item)) {
+      asking.push(rowItem(withColumns(placed, k, columns, area), start, span, gap, area, box.style));
+      return;
+    }
+    const inner = placeSubgrid(placed, k, gap, columns, null, area);
+    const innerColumns = columnsOfSubgrid(inner, area);
+    const own = gapOf(item.style.rowGap, NaN, gap);
+    asking.push(
+      ...nested(rowItems(inner, innerColumns, own), start, span, edgesOf(item, 'row', area), (own - gap) / 2),
+    );
+  });
+  return asking;
+}
+
+const areaSize = ({ starts, sizes }: AxisGeometry, start: number, span: number) => {
+  const last = start + span - 1;
+  return (starts[last] as number) + (sizes[last] as number) - (starts[start] as number);
+};
+
+/** An item with the columns it takes over, if it is a subgrid in that axis. */
+function withColumns(placed: PlacedGrid, k: number, columns: AxisGeometry, basis: number): Box {
+  const item = placed.items[k] as Box;
+  if (!isColumnSubgrid(item)) return item;
+  const { placement } = placed;
+  const column = inheritAxis({
+    box: item,
+    axis: 'column',
+    plan: placed.columns,
+    start: placement.columnStart[k] as number,
+    span: placement.columnSpan[k] as number,
+    outerGap: columns.gap,
+    geometry: columns,
+    basis,
+  });
+  return { ...item, inherited: { of: item, column, row: null } };
+}
+
+/** A subgrid with its items placed; geometries are null while the outer tracks are still being sized. */
+function placeSubgrid(
+  placed: PlacedGrid,
+  k: number,
+  gap: number,
+  columns: AxisGeometry | null,
+  rows: AxisGeometry | null,
+  basis: number,
+): PlacedGrid {
+  const box = subgridBox(placed, k, gap, gap, columns, rows, basis);
+  const unknown = unknownSpace(0);
+  const space = Number.isNaN(basis) ? unknown : { ...unknown, space: Math.max(0, basis - sum(edgesOf(box, 'column', basis))) };
+  return placeGrid(box, space, unknown);
+}
+
+const sum = ([a, b]: readonly [number, number]) => a + b;
+
+/** A subgrid together with all it takes over from the grid around it. */
+function subgridBox(
+  placed: PlacedGrid,
+  k: number,
+  columnGap: number,
+  rowGap: number,
+  columns: AxisGeometry | null,
+  rows: AxisGeometry | null,
+  basis: number,
+): Box {
+  const { placement } = placed;
+  const item = placed.items[k] as Box;
+  const column = isColumnSubgrid(item)
+    ? inheritAxis({
+        box: item,
+        axis: 'column',
+        plan: placed.columns,
+        start: placement.columnStart[k] as number,
+        span: placement.columnSpan[k] as number,
+        outerGap: columns?.gap ?? columnGap,
+        geometry: columns,
+        basis,
+      })
+    : null;
+  const row = isRowSubgrid(item)
+    ? inheritAxis({
+        box: item,
+        axis: 'row',
+        plan: placed.rows,
+        start: placement.rowStart[k] as number,
+        span: placement.rowSpan[k] as number,
+        outerGap: rows?.gap ?? rowGap,
+        geometry: rows,
+        basis,
+      })
+    : null;
+  return { ...item, inherited: { of: item, column, row } };
+}
+
+/** The columns of a subgrid whose rows alone are taken over, or those that it takes over as well. */
+function columnsOfSubgrid(inner: PlacedGrid, area: number): AxisGeometry {
+  const { box } = inner;
+  const taken = inheritedGeometry(box.inherited?.column);
+  if (taken) return taken;
+  const space = Math.max(0, area - sum(edgesOf(box, 'column', area)));
+  const gap = gapOf(box.style.columnGap, space);
+  return layOutAxis(inner.columns, () => columnItems(inner, gap, null), {
+    space,
+    minSpace: 0,
+    maxSpace: Infinity,
+    gap,
+    alignment: box.style.justifyContent,
+  }).geometry;
+}
+
+/**
+ * Items of a subgrid as items of the grid around it: their contributions grow by the subgrid's edges
+ * where they touch these, and by half of the difference of the gaps elsewhere.
+ */
+function nested(
+  items: readonly AxisItem[],
+  start: number,
+  span: number,
+  [before, after]: readonly [number, number],
+  half: number,
+): AxisItem[] {
+  const inner = items.map((item): AxisItem => {
+    const extra =
+      (item.start === 0 ? before : half) + (item.start + item.span === span ? after : half);
+    return {
+      start: start + item.start,
+      span: item.span,
+      minContent: () => Math.max(0, item.minContent() + extra),
+      maxContent: () => Math.max(0, item.maxContent() + extra),
+      minimum: (tracks) => Math.max(0, item.minimum(shifted(tracks, start)) + extra),
+    };
+  });
+  // The subgrid itself counts as empty, but for its edges in the outermost tracks.
+  const edge = (at: number, size: number) => {
+    const ask = () => size;
+    inner.push({ start: at, span: 1, minContent: ask, maxContent: ask, minimum: ask });
+  };
+  if (span === 1) edge(start, before + after);
+  else {
+    edge(start, before);
+    edge(start + span - 1, after);
+  }
+  return inner;
+}
+
+/** The same tracks counted from a later one. */
+function shifted(tracks: Parameters<AxisItem['minimum']>[0], start: number): typeof tracks {
+  if (start === 0) return tracks;
+  return {
+    ...tracks,
+    count: tracks.count - start,
+    minKind: tracks.minKind.subarray(start),
+    maxKind: tracks.maxKind.subarray(start),
+    limit: tracks.limit.subarray(start),
+    collapsed: tracks.collapsed.subarray(start),
+  };
+}
+
+function fillCells(
+  placed: PlacedGrid,
+  columns: AxisGeometry,
+  rows: AxisGeometry,
+  inside: Inside,
+  blockSize: number,
+): Filled {
+  const { box, items, placement } = placed;
+  const { frame } = inside;
+  const { columnStart, columnSpan, rowStart, rowSpan } = placement;
+  const rtl = box.style.direction === 'rtl';
+  const children: Fragment[] = new Array<Fragment>(items.length);
+  const pending: Pending[] = [];
+  for (let k = 0; k < items.length; k++) {
+    const item = items[k] as Box;
+    const column = columnStart[k] as number;
+    const row = rowStart[k] as number;
+    const start = columns.starts[column] as number;
+    const y = rows.starts[row] as number;
+    const lastColumn = column + (columnSpan[k] as number) - 1;
+    const lastRow = row + (rowSpan[k] as number) - 1;
+    const inlineSize = (columns.starts[lastColumn] as number) + (columns.sizes[lastColumn] as number) - start;
+    const area: Area = {
+      x: frame[3] + (rtl ? inside.inlineSize - start - inlineSize : start),
+      y: frame[0] + y,
+      inlineSize,
+      blockSize: (rows.starts[lastRow] as number) + (rows.sizes[lastRow] as number) - y,
+    };
+    const isSubgrid = isColumnSubgrid(item) || isRowSubgrid(item);
+    const whole = isSubgrid ? subgridBox(placed, k, columns.gap, rows.gap, columns, rows, area.inlineSize) : item;
+    const laid = fillCell(whole, area, box.style, layoutBox);
+    offsetRelative(laid.fragment, area.inlineSize, area.blockSize);
+    children[k] = laid.fragment;
+    if (laid.pending.length > 0) pending.push(...movePending(laid.pending, laid.fragment));
+  }
+  for (const child of box.children) {
+    if (child.style.position === 'absolute') pending.push(absoluteChild(child, placed, columns, rows, inside, blockSize));
+  }
+  return { blockSize, children, pending };
+}
+
+/** An absolutely placed child: its grid area, and the content box as its static position. */
+function absoluteChild(
+  child: Box,
+  placed: PlacedGrid,
+  columns: AxisGeometry,
+  rows: AxisGeometry,
+  { frame, inlineSize }: Inside,
+  blockSize: number,
+): Pending {
+  const { columnStart, columnEnd, rowStart, rowEnd } = child.style;
+  const [inlineStart, inlineEnd] = lineEdges(columnStart, columnEnd, placed.columns, columns, frame[3]);
+  const [blockStart, blockEnd] = lineEdges(rowStart, rowEnd, placed.rows, rows, frame[0]);
+  return {
+    box: child,
+    at: { x: frame[3], y: frame[0], inlineSize, blockSize },
+    justify: justifyOf(child.style, placed.box.style),
+    align: alignOf(child.style, placed.box.style),
+    gridArea: { inlineStart, inlineEnd, blockStart, blockEnd },
+  };
+}
+
+/** The edges between two lines of an absolutely placed child; NaN for `auto`, the padding edge (section 9.1). */
+function lineEdges(
+  start: GridLine,
+  end: GridLine,
+  { lines, before }: AxisPlan,
+  { starts, sizes }: AxisGeometry,
+  origin: number,
+): [number, number] {
+  const count = starts.length;
+  if (start.kind !== 'line' && start.kind !== 'name' && end.kind !== 'line' && end.kind !== 'name') return [NaN, NaN];
+  const wish = resolveWish(start, end, lines);
+  if (wish.start === null) return [NaN, NaN];
+  const from = wish.start + before;
+  const to = from + wish.span;
+  const first = start.kind === 'auto' || from < 0 || from > count ? NaN : origin + (starts[from] ?? edge(count - 1));
+  const last = end.kind === 'auto' || to < 0 || to > count ? NaN : to === 0 ? origin : origin + edge(to - 1);
+  return [first, last];
+
+  function edge(k: number): number {
+    return (starts[k] ?? 0) + (sizes[k] ?? 0);
+  }
+}

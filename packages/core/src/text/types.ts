@@ -1,0 +1,45 @@
+/** What a measurer needs to know of a font; sizes in px. */
+export interface Font {
+  /** Families in order of preference, without quotes. */
+  readonly families: readonly string[];
+  readonly size: number;
+  /** 1 to 1000. */
+  readonly weight: number;
+  readonly italic: boolean;
+}
+
+/** Vertical metrics of a font at its size, px above and below the baseline. */
+export interface FontMetrics {
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+}
+
+/**
+ * Measures words. The caller gives one: canvas in a page or a worker, font files on the command line
+ * and on the server.
+ */
+export interface TextMeasurer {
+  /** Advance width of a text in one line, kerning and ligatures included, letter spacing not. */
+  readonly width: (text: string, font: Font) => number;
+  readonly metrics: (font: Font) => FontMetrics;
+}
+
+/** Words of one look. */
+export interface TextRun {
+  readonly text: string;
+  readonly font: Font;
+  /** px; null: as the font says. */
+  readonly lineHeight: number | null;
+  readonly letterSpacing: number;
+}
+
+/** How a paragraph breaks (CSS Text 4). */
+export interface ParagraphStyle {
+  readonly wraps: boolean;
+  /** `pre` keeps spaces and line ends, `pre-line` only line ends. */
+  readonly collapses: 'all' | 'spaces' | 'none';
+  /** Where a word that is too long for a line may be cut. */
+  readonly overflowWrap: 'normal' | 'break-word' | 'anywhere';
+  readonly wordBreak: 'normal' | 'break-all' | 'keep-all';
+}
