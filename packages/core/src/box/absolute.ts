@@ -14,6 +14,7 @@ export function placeAbsolute(
   owner: Fragment,
   into: Fragment[],
   pending: readonly Pending[],
+  areaOf: ((box: Box) => Edges) | undefined,
   layout: (box: Box, space: Space) => LaidOut,
 ): void {
   const { border } = owner.box.style;
@@ -24,9 +25,10 @@ export function placeAbsolute(
     blockSize: owner.blockSize - border[0] - border[2],
   };
   for (const each of pending) {
-    const ownGrid = each.gridArea !== null && owner.box.children.includes(each.box);
-    const area = ownGrid ? resolveEdges(each.gridArea as Edges, paddingBox) : paddingBox;
-    placeOne(each, area, into, layout);
+    const area = areaOf ? resolveEdges(areaOf(each.box), paddingBox) : paddingBox;
+    // A child of the grid itself would lie in its area, one from further in where it is.
+    const isChild = areaOf !== undefined && owner.box.children.includes(each.box);
+    placeOne(isChild ? { ...each, at: area } : each, area, into, layout);
   }
 }
 
@@ -43,7 +45,7 @@ function resolveEdges(edges: Edges, { x, y, inlineSize, blockSize }: Area): Area
 }
 
 function placeOne(
-  { box, at, justify: staticJustify, align: staticAlign }: Pending,
+  { box, at, justify: staticJustify, align: staticAlign, rtl }: Pending,
   area: Area,
   into: Fragment[],
   layout: (box: Box, space: Space) => LaidOut,
@@ -81,7 +83,7 @@ function placeOne(
   const { fragment } = layout(box, space);
   const x =
     left === null && right === null
-      ? at.x + margin[3] + shift(at.inlineSize - inlineSum(margin) - fragment.inlineSize, staticJustify)
+      ? at.x + margin[3] + shift(at.inlineSize - inlineSum(margin) - fragment.inlineSize, staticJustify, rtl)
       : position(area.x, area.inlineSize, left, right, margin[3], margin[1], fragment.inlineSize, justify);
   const y =
     top === null && bottom === null
@@ -95,9 +97,10 @@ function placeOne(
 const hasBlock = ({ style }: Box, area: Area) => isDefinite(style.blockSize, area.blockSize);
 const isStretch = ({ at }: Aligned<SelfAlignment>) => at === 'normal' || at === 'stretch';
 
-function shift(free: number, { at, safe }: Aligned<SelfAlignment>): number {
-  if (safe && free < 0) return 0;
-  return at === 'end' ? free : at === 'center' ? free / 2 : 0;
+function shift(free: number, { at, safe }: Aligned<SelfAlignment>, rtl = false): number {
+  if (at === 'center' && !(safe && free < 0)) return free / 2;
+  const atEnd = at === 'end' && !(safe && free < 0);
+  return atEnd !== rtl ? free : 0;
 }
 
 function position(

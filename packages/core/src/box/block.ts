@@ -33,7 +33,7 @@ function fillBlock(box: Box, inside: Inside): Filled {
     const margin = resolveSides(style.margin, inside.inlineSize);
     if (style.position === 'absolute') {
       const at = { x: frame[3], y: y + collapsing, inlineSize: inside.inlineSize, blockSize: 0 };
-      pending.push({ box: child, at, justify: START, align: START, gridArea: null });
+      pending.push({ box: child, at, justify: START, align: START, rtl: box.style.direction === 'rtl' });
       continue;
     }
     y += collapse(collapsing, margin[0]);

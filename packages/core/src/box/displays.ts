@@ -39,8 +39,8 @@ export interface Pending {
   readonly at: Area;
   readonly justify: Aligned<SelfAlignment>;
   readonly align: Aligned<SelfAlignment>;
-  /** Its grid area, when its parent is a grid and that grid is what it is placed in. */
-  readonly gridArea: Edges | null;
+  /** Whether its parent's lines run from right to left. */
+  readonly rtl: boolean;
 }
 
 export interface Filled {
@@ -48,6 +48,8 @@ export interface Filled {
   readonly blockSize: number;
   readonly children: Fragment[];
   readonly pending: readonly Pending[];
+  /** Where a grid puts a box that is absolutely placed in it. */
+  readonly areaOf?: (box: Box) => Edges;
 }
 
 /** One way to lay out what is in a box. A new one is a file that exports one of these. */

@@ -58,7 +58,7 @@ export function borderBoxContribution(box: Box, constraint: Constraint, basis: n
     size = inlineFrame;
   } else {
     const kept = style.inlineSize === 'min-content' || style.inlineSize === 'max-content' ? style.inlineSize : constraint;
-    size = holdTransferred(box, inlineFrame + contentInlineSize(box, kept), NaN, inlineFrame, blockSum(frame));
+    size = inlineFrame + contentInlineSize(box, kept);
   }
   if (isReplaced(box) && constraint === 'min-content' && isCyclic(style.maxInlineSize, basis)) size = inlineFrame;
   return clampInline(box, size, basis);
@@ -67,12 +67,17 @@ export function borderBoxContribution(box: Box, constraint: Constraint, basis: n
 const isCyclic = (size: Size | 'none', basis: number) =>
   typeof size === 'object' && Number.isNaN(basis) && hasPercent(size);
 
-/** Held between the box's own minimum and maximum; a border-box size. */
-export function clampInline(box: Box, size: number, basis: number): number {
+/**
+ * Held between the box's own minimum and maximum; a border-box size.
+ * @param transferred the width that its aspect ratio makes of its height, which then is its content's; else NaN
+ */
+export function clampInline(box: Box, size: number, basis: number, transferred = NaN): number {
   const { style } = box;
   const frame = inlineSum(frameOf(style, basis));
   const resolve = (bound: Size | 'none', otherwise: number): number => {
-    if (bound === 'min-content' || bound === 'max-content') return frame + contentInlineSize(box, bound);
+    if (bound === 'min-content' || bound === 'max-content') {
+      return Number.isNaN(transferred) ? frame + contentInlineSize(box, bound) : transferred;
+    }
     return isDefinite(bound, basis) ? borderBoxSize(style, bound, basis, frame) : otherwise;
   };
   const most = resolve(style.maxInlineSize, Infinity);

@@ -49,7 +49,7 @@ export function layoutBox(box: Box, space: Space): LaidOut {
   blockSize = Math.max(blockSize, blockSum(frame));
   const fragment: Fragment = { box, x: 0, y: 0, inlineSize, blockSize, children: filled.children };
   if (filled.pending.length === 0 || style.position === 'static') return { fragment, pending: filled.pending };
-  placeAbsolute(fragment, filled.children, filled.pending, layoutBox);
+  placeAbsolute(fragment, filled.children, filled.pending, filled.areaOf, layoutBox);
   return { fragment, pending: [] };
 }
 
@@ -106,33 +106,34 @@ export function fitInlineSize(box: Box, space: Space): number {
 function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-content'): number {
   const { style } = box;
   const frame = frameOf(style, space.inline);
-  const margin = inlineSum(resolveSides(style.margin, space.inline));
-  const available = Math.max(0, space.inline - margin);
-  const say = (size: number) => clampInline(box, size, space.inline);
+  const [inlineFrame, blockFrame] = [inlineSum(frame), blockSum(frame)];
+  const available = Math.max(0, space.inline - inlineSum(resolveSides(style.margin, space.inline)));
+  const block = knownBlockSize(style, space, blockFrame);
+  const transferred =
+    style.aspectRatio === null || Number.isNaN(block) ? NaN : inlineFromAspect(box, block, inlineFrame, blockFrame);
+  const say = (size: number) => clampInline(box, size, space.inline, transferred);
   if (isDefinite(style.inlineSize, space.inline)) {
-    return say(borderBoxSize(style, style.inlineSize, space.inline, inlineSum(frame)));
+    return say(borderBoxSize(style, style.inlineSize, space.inline, inlineFrame));
   }
   const keyword = typeof style.inlineSize === 'string' ? style.inlineSize : 'auto';
   if (keyword === 'stretch') return say(available);
-  if (style.aspectRatio !== null) {
-    const block = !Number.isNaN(space.blockSize)
-      ? space.blockSize
-      : isDefinite(style.blockSize, space.block)
-        ? borderBoxSize(style, style.blockSize, space.block, blockSum(frame))
-        : NaN;
-    if (!Number.isNaN(block)) {
-      const bounds = blockBounds(style, space.block, blockSum(frame));
-      return say(
-        inlineFromAspect(box, clamp(block, bounds.least, bounds.most), inlineSum(frame), blockSum(frame)),
-      );
-    }
-  }
-  if (keyword === 'min-content' || keyword === 'max-content') {
-    return say(inlineSum(frame) + contentInlineSize(box, keyword));
-  }
-  const hug = (constraint: Constraint) => inlineSum(frame) + contentInlineSize(box, constraint);
+  if (!Number.isNaN(transferred)) return say(holdTransferred(box, transferred, space.block, inlineFrame, blockFrame));
+  const content = style.display === 'grid' ? space.blockSize - blockFrame : NaN;
+  const hug = (constraint: Constraint) => inlineFrame + contentInlineSize(box, constraint, content);
+  if (keyword === 'min-content' || keyword === 'max-content') return say(hug(keyword));
   if (isReplaced(box)) return say(hug('max-content'));
-  const hold = (size: number) => say(holdTransferred(box, size, space.block, inlineSum(frame), blockSum(frame)));
+  const hold = (size: number) => say(holdTransferred(box, size, space.block, inlineFrame, blockFrame));
   if (otherwise === 'stretch' && keyword === 'auto') return hold(available);
   return hold(Math.min(hug('max-content'), Math.max(hug('min-content'), available)));
+}
+
+/** The border-box block size as far as it is known before the inline size; else NaN. */
+function knownBlockSize(style: BoxStyle, space: Space, frame: number): number {
+  const size = !Number.isNaN(space.blockSize)
+    ? space.blockSize
+    : isDefinite(style.blockSize, space.block)
+      ? borderBoxSize(style, style.blockSize, space.block, frame)
+      : NaN;
+  const bounds = blockBounds(style, space.block, frame);
+  return clamp(size, bounds.least, bounds.most);
 }

@@ -74,9 +74,15 @@ function share(tracks: AxisTracks, affected: readonly number[], space: number, s
   const increase = new Array<number>(affected.length).fill(0);
   let left = fill(increase, room, space);
   if (left <= 1e-9) return increase;
-  const beyond = affected.map((k) => step.beyond(k) && maxKind[k] !== FLEX && fitLimit[k] === Infinity);
+  const beyond = affected.map((k) => step.beyond(k) && maxKind[k] !== FLEX);
   const some = beyond.some(Boolean);
-  const open = beyond.map((yes) => (yes || !some ? Infinity : 0));
+  const open = beyond.map((yes, i) => {
+    if (!yes && some) return 0;
+    const k = affected[i] as number;
+    if (step.target === 'base') return Infinity;
+    const current = limit[k] === Infinity ? (base[k] as number) : (limit[k] as number);
+    return Math.max(0, (fitLimit[k] as number) - current - (increase[i] as number));
+  });
   left = fill(increase, open, left);
   return increase;
 }

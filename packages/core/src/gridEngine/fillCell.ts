@@ -25,6 +25,7 @@ export function fillCell(
   const fillsInline =
     style.margin[1] !== 'auto' &&
     style.margin[3] !== 'auto' &&
+    style.inlineSize === 'auto' &&
     (justify.at === 'normal' || justify.at === 'stretch');
   // A subgrid fills the tracks that it takes over, whatever its own sizes and alignment say.
   const blockSize = box.inherited?.row

@@ -87,7 +87,7 @@ export function transfersBlockSize(item: Box, container: BoxStyle): boolean {
   const { style, natural, children } = item;
   if (isDefinite(style.inlineSize, NaN)) return false;
   if (style.aspectRatio === null) {
-    const inner = style.display === 'grid' && children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
+    const inner = style.display === 'grid' && style.rows.kind !== 'subgrid' && children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
     if (!inner) return false;
   }
   if (typeof style.blockSize === 'object') return true;

@@ -1,6 +1,6 @@
 import { movePending, offsetRelative } from '../box/block.js';
 import { layoutBox } from '../box/layoutBox.js';
-import { blockSum, borderBoxSize, frameOf, isDefinite } from '../box/sizes.js';
+import { blockSum, borderBoxSize, frameOf, inlineSum, isDefinite } from '../box/sizes.js';
 import { hasPercent } from '../css/length.js';
 import { alignTracks } from './alignTracks.js';
 import { alignOf, columnItem, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
@@ -11,7 +11,7 @@ import { sizeTracks, type AxisItem } from './sizeTracks.js';
 import { edgesOf, gapOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
 import { initializeTracks, tracksTotal } from './tracks.js';
 import type { Box, Fragment, InheritedAxis } from '../box/box.js';
-import type { Area, Constraint, Display, Filled, Inside, Pending } from '../box/displays.js';
+import type { Area, Constraint, Display, Edges, Filled, Inside, Pending } from '../box/displays.js';
 import type { Aligned, BoxStyle, ContentAlignment, GridLine } from '../box/style.js';
 
 /** The grid layout algorithm (CSS Grid 2, section 12) on numbers. */
@@ -22,10 +22,10 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
   const { style } = box;
   const gap = gapOf(style.columnGap, NaN);
   const rowSpace = ownRowSpace(box, blockSize);
-  const placed = placeGrid(box, unknownSpace(gap), rowSpace);
-  const measure = (rows: AxisGeometry | null) => {
+  const placed = placeGrid(box, ownColumnSpace(box, gap), rowSpace);
+  const measure = (known: Geometries | null) => {
     const tracks = initializeTracks(placed.columns.sizings, NaN, placed.columns.collapsed);
-    sizeTracks(tracks, tracks.hasIntrinsic || tracks.hasFlex ? columnItems(placed, gap, rows) : [], {
+    sizeTracks(tracks, tracks.hasIntrinsic || tracks.hasFlex ? columnItems(placed, gap, known) : [], {
       space: NaN,
       constraint,
       gap,
@@ -42,7 +42,15 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
     ...rowSpace,
     alignment: style.alignContent,
   });
-  return tracksTotal(measure(rows.geometry).tracks, gap);
+  return tracksTotal(measure({ columns: geometry, rows: rows.geometry }).tracks, gap);
+}
+
+/** The room for columns as far as the grid's own least and greatest width say it. */
+function ownColumnSpace({ style }: Box, gap: number) {
+  const frame = inlineSum(frameOf(style, NaN));
+  const inner = (size: BoxStyle['inlineSize'] | 'none', otherwise: number) =>
+    isDefinite(size, NaN) ? borderBoxSize(style, size, NaN, frame) - frame : otherwise;
+  return { space: NaN, minSpace: inner(style.minInlineSize, 0), maxSpace: inner(style.maxInlineSize, Infinity), gap };
 }
 
 /** The room for rows as far as the grid's own height says it. */
@@ -63,6 +71,7 @@ const START = { at: 'start', safe: false } as const;
 
 /** Whether the rows' sizes make items ask for other columns (CSS Grid 2, section 12.1, step 3). */
 const dependsOnRows = ({ items, box, columns }: PlacedGrid) =>
+  !box.inherited?.row &&
   columns.sizings.some(({ min, max }) => min.kind !== 'length' || max.kind !== 'length') &&
   items.some((item) => transfersBlockSize(item, box.style));
 
@@ -78,9 +87,9 @@ export function fillGrid(box: Box, inside: Inside): Filled {
     { space: box.inherited ? NaN : inside.inlineSize, minSpace: 0, maxSpace: Infinity, gap: columnGap },
     { space: inside.blockSize, minSpace: inside.minBlockSize, maxSpace: inside.maxBlockSize, gap: rowGap },
   );
-  const sizeColumns = (rows: AxisGeometry | null) =>
+  const sizeColumns = (known: Geometries | null) =>
     inheritedGeometry(box.inherited?.column) ??
-    layOutAxis(placed.columns, () => columnItems(placed, columnGap, rows), {
+    layOutAxis(placed.columns, () => columnItems(placed, columnGap, known), {
       space: inside.inlineSize,
       minSpace: 0,
       maxSpace: Infinity,
@@ -88,10 +97,13 @@ export function fillGrid(box: Box, inside: Inside): Filled {
       alignment: style.justifyContent,
     }).geometry;
   let columns = sizeColumns(null);
-  let { rows, unresolved, blockSize } = sizeRows(placed, columns, inside, rowGap);
+  const first = sizeRows(placed, columns, inside, rowGap);
+  let { rows } = first;
+  const { blockSize } = first;
   if (dependsOnRows(placed)) {
-    columns = sizeColumns(unresolved);
-    ({ rows, unresolved, blockSize } = sizeRows(placed, columns, inside, rowGap));
+    columns = sizeColumns({ columns, rows: first.unresolved });
+    // The height stays as the first sizes made it, as it does in browsers.
+    ({ rows } = sizeRows(placed, columns, { ...inside, blockSize }, gapOf(style.rowGap, blockSize)));
   }
   return fillCells(placed, columns, rows, inside, blockSize);
 }
@@ -128,7 +140,7 @@ function sizeRows(
   const unresolved = first.geometry;
   if (!Number.isNaN(inside.blockSize)) return { rows: unresolved, unresolved, blockSize: inside.blockSize };
   const blockSize = Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize));
-  if (!needsBlockSize(placed.rows, style.rowGap)) return { rows: unresolved, unresolved, blockSize };
+  if (inherited || !needsBlockSize(placed.rows, style.rowGap)) return { rows: unresolved, unresolved, blockSize };
   // Percentages counted as automatic, and shares as what their content needs; now the height is known.
   const gap = gapOf(style.rowGap, blockSize);
   const again = { ...options, space: blockSize, gap };
@@ -185,24 +197,51 @@ function layOutAxis(
   return { geometry: { starts, sizes: tracks.base, gap: between }, total };
 }
 
-/** Every item as it asks for columns; the items of subgrids ask in place of these. */
-function columnItems(placed: PlacedGrid, gap: number, rows: AxisGeometry | null): AxisItem[] {
+/** The tracks as a first pass sized them. */
+interface Geometries {
+  readonly columns: AxisGeometry;
+  readonly rows: AxisGeometry;
+}
+
+/**
+ * Every item as it asks for columns; the items of subgrids ask in place of these.
+ * @param known the tracks of a first pass, for items whose width comes from their height; else null
+ */
+function columnItems(placed: PlacedGrid, gap: number, known: Geometries | null): AxisItem[] {
   const { items, placement, box } = placed;
   const asking: AxisItem[] = [];
   items.forEach((item, k) => {
     const start = placement.columnStart[k] as number;
     const span = placement.columnSpan[k] as number;
+    const rowArea = () => areaSize(known?.rows as AxisGeometry, placement.rowStart[k] as number, placement.rowSpan[k] as number);
     if (!isColumnSubgrid(item)) {
-      const transfers = rows !== null && transfersBlockSize(item, box.style);
-      const block = transfers ? areaSize(rows, placement.rowStart[k] as number, placement.rowSpan[k] as number) : NaN;
-      asking.push(columnItem(item, start, span, gap, block));
+      const transfers = known !== null && transfersBlockSize(item, box.style);
+      const whole = isRowSubgrid(item) ? subgridBox(placed, k, gap, gap, null, null, NaN) : item;
+      asking.push(columnItem(whole, start, span, gap, transfers ? rowArea() : NaN));
       return;
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
     const own = gapOf(item.style.columnGap, NaN, gap);
-    asking.push(...nested(columnItems(inner, own, null), start, span, edgesOf(item, 'column', NaN), (own - gap) / 2));
+    const innerKnown = known && dependsOnRows(inner) ? subgridTracks(placed, k, gap, known, rowArea()) : null;
+    asking.push(...nested(columnItems(inner, own, innerKnown), start, span, edgesOf(item, 'column', NaN), (own - gap) / 2));
   });
   return asking;
+}
+
+/** The tracks of a subgrid when those around it are known. */
+function subgridTracks(placed: PlacedGrid, k: number, gap: number, { columns, rows }: Geometries, rowArea: number): Geometries {
+  const { placement } = placed;
+  const area = areaSize(columns, placement.columnStart[k] as number, placement.columnSpan[k] as number);
+  const inner = placeSubgrid(placed, k, gap, columns, rows, area);
+  const innerColumns = columnsOfSubgrid(inner, area);
+  const inside: Inside = {
+    inlineSize: area,
+    blockSize: Math.max(0, rowArea - sum(edgesOf(inner.box, 'row', area))),
+    minBlockSize: 0,
+    maxBlockSize: Infinity,
+    frame: [0, 0, 0, 0],
+  };
+  return { columns: innerColumns, rows: sizeRows(inner, innerColumns, inside, gapOf(inner.box.style.rowGap, NaN, gap)).unresolved };
 }
 
 /** Every item as it asks for rows, given the columns. */
@@ -406,30 +445,24 @@ function fillCells(
     if (laid.pending.length > 0) pending.push(...movePending(laid.pending, laid.fragment));
   }
   for (const child of box.children) {
-    if (child.style.position === 'absolute') pending.push(absoluteChild(child, placed, columns, rows, inside, blockSize));
+    if (child.style.position !== 'absolute') continue;
+    pending.push({
+      box: child,
+      at: { x: frame[3], y: frame[0], inlineSize: inside.inlineSize, blockSize },
+      justify: justifyOf(child.style, box.style),
+      align: alignOf(child.style, box.style),
+      rtl,
+    });
   }
-  return { blockSize, children, pending };
-}
-
-/** An absolutely placed child: its grid area, and the content box as its static position. */
-function absoluteChild(
-  child: Box,
-  placed: PlacedGrid,
-  columns: AxisGeometry,
-  rows: AxisGeometry,
-  { frame, inlineSize }: Inside,
-  blockSize: number,
-): Pending {
-  const { columnStart, columnEnd, rowStart, rowEnd } = child.style;
-  const [inlineStart, inlineEnd] = lineEdges(columnStart, columnEnd, placed.columns, columns, frame[3]);
-  const [blockStart, blockEnd] = lineEdges(rowStart, rowEnd, placed.rows, rows, frame[0]);
-  return {
-    box: child,
-    at: { x: frame[3], y: frame[0], inlineSize, blockSize },
-    justify: justifyOf(child.style, placed.box.style),
-    align: alignOf(child.style, placed.box.style),
-    gridArea: { inlineStart, inlineEnd, blockStart, blockEnd },
+  const areaOf = ({ style }: Box): Edges => {
+    const [inlineStart, inlineEnd] = lineEdges(style.columnStart, style.columnEnd, placed.columns, columns, 0);
+    const [blockStart, blockEnd] = lineEdges(style.rowStart, style.rowEnd, placed.rows, rows, frame[0]);
+    const mirror = (edge: number) => frame[3] + inside.inlineSize - edge;
+    return rtl
+      ? { inlineStart: mirror(inlineEnd), inlineEnd: mirror(inlineStart), blockStart, blockEnd }
+      : { inlineStart: frame[3] + inlineStart, inlineEnd: frame[3] + inlineEnd, blockStart, blockEnd };
   };
+  return { blockSize, children, pending, areaOf };
 }
 
 /** The edges between two lines of an absolutely placed child; NaN for `auto`, the padding edge (section 9.1). */

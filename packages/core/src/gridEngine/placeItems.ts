@@ -58,10 +58,10 @@ export function placeItems(wishes: readonly PlacementWish[], options: PlacementO
 
   let crossBefore = 0;
   let flowBefore = 0;
-  // Without explicit tracks there is no explicit grid that the implicit one would have to reach.
-  const tracksOf = (explicit: number) => (explicit > 0 ? explicit : -Infinity);
-  let crossCount = tracksOf(byRow ? options.explicitColumns : options.explicitRows);
-  let flowCount = tracksOf(byRow ? options.explicitRows : options.explicitColumns);
+  const explicitCross = byRow ? options.explicitColumns : options.explicitRows;
+  const explicitFlow = byRow ? options.explicitRows : options.explicitColumns;
+  let crossCount = explicitCross;
+  let flowCount = explicitFlow;
   let widest = 1;
   let most = 0;
   for (let k = 0; k < count; k++) {
@@ -91,13 +91,16 @@ export function placeItems(wishes: readonly PlacementWish[], options: PlacementO
   refuseTooMany(room, Math.max(flowCount, most));
 
   let taken = createOccupancy(room);
-  let end = flowCount;
+  // Without explicit tracks, implicit ones only reach as far as there are items.
+  let end = explicitFlow > 0 ? flowCount : 0;
+  let crossEnd = explicitCross > 0 || bound !== null ? crossCount : 0;
   const settle = (k: number, cross: number, flow: number) => {
     crossStart[k] = cross;
     flowStart[k] = flow;
     const depth = flowSpan[k] as number;
     take(k);
     end = Math.max(end, flow + depth);
+    crossEnd = Math.max(crossEnd, cross + (crossSpan[k] as number));
   };
   const take = (k: number) => {
     const from = Math.max(0, crossStart[k] as number);
@@ -144,8 +147,8 @@ export function placeItems(wishes: readonly PlacementWish[], options: PlacementO
   return {
     columnsBefore: before[0] as number,
     rowsBefore: before[1] as number,
-    columns: byRow ? crossCount : end,
-    rows: byRow ? end : crossCount,
+    columns: byRow ? crossEnd : end,
+    rows: byRow ? end : crossEnd,
     columnStart: byRow ? crossStart : flowStart,
     columnSpan: byRow ? crossSpan : flowSpan,
     rowStart: byRow ? flowStart : crossStart,

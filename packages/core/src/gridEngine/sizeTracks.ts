@@ -194,7 +194,7 @@ function growToLimits({ base, limit, count }: AxisTracks, free: number): void {
 
 /** Section 12.7. */
 function expandFlexible(tracks: AxisTracks, items: readonly AxisItem[], options: SizingOptions): void {
-  const { space, constraint, gap, minSpace, maxSpace } = options;
+  const { space, constraint, gap } = options;
   if (!Number.isNaN(space)) {
     applyFraction(tracks, findFraction(tracks, 0, tracks.count, space, gap));
     return;
@@ -208,24 +208,27 @@ function expandFlexible(tracks: AxisTracks, items: readonly AxisItem[], options:
   for (const item of items) {
     const end = item.start + item.span;
     let crosses = false;
-    for (let k = item.start; k < end && !crosses; k++) crosses = maxKind[k] === FLEX;
+    for (let k = item.start; k < end && !crosses; k++) crosses = (factor[k] as number) > 0;
     if (crosses) {
       fraction = Math.max(fraction, findFraction(tracks, item.start, end, item.maxContent(), gap));
     }
   }
-  // A share that would break the container's minimum or maximum is found anew at that size.
-  const kept = base.slice();
+  // The container's minimum and maximum are kept by sizing the rows anew once its height is known.
   applyFraction(tracks, fraction);
-  const total = tracksTotal(tracks, gap);
-  const bound = total < minSpace ? minSpace : total > maxSpace ? maxSpace : NaN;
-  if (Number.isNaN(bound)) return;
-  base.set(kept);
-  applyFraction(tracks, findFraction(tracks, 0, count, bound, gap));
 }
 
+/** Browsers count in 64ths of a px; what a track's share loses by that goes to the next one. */
+const UNITS = 64;
+
 function applyFraction({ base, factor, maxKind, count }: AxisTracks, fraction: number): void {
+  let left = 0;
   for (let k = 0; k < count; k++) {
-    if (maxKind[k] === FLEX) base[k] = Math.max(base[k] as number, fraction * (factor[k] as number));
+    if (maxKind[k] !== FLEX) continue;
+    const share = fraction * (factor[k] as number) * UNITS + left;
+    const size = Math.floor(share + 1e-6) / UNITS;
+    if (size < (base[k] as number)) continue;
+    base[k] = size;
+    left = Math.max(0, share - size * UNITS);
   }
 }
 
@@ -247,7 +250,7 @@ function findFraction(tracks: AxisTracks, from: number, to: number, space: numbe
   left -= Math.max(0, open - 1) * gap;
   if (left <= 0) return 0;
   // Tracks whose content needs more than their share are set aside, the neediest first.
-  const need = (k: number) => (base[k] as number) / (factor[k] as number);
+  const need = (k: number) => (base[k] === 0 ? 0 : (base[k] as number) / (factor[k] as number));
   flexible.sort((a, b) => need(b) - need(a));
   for (const k of flexible) {
     const fraction = left / Math.max(1, factors);

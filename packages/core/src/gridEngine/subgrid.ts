@@ -49,7 +49,7 @@ interface SubgridAxis {
 export function inheritAxis({ box, axis, plan, start, span, outerGap, geometry, basis }: SubgridAxis): InheritedAxis {
   const { style } = box;
   const own = axis === 'column' ? style.columnGap : style.rowGap;
-  const gap = gapOf(own, basis, outerGap);
+  const gap = gapOf(own, axis === 'column' ? basis : NaN, outerGap);
   const template = axis === 'column' ? style.columns : style.rows;
   const lineNames = lineNamesOf(plan, start, span, template.parts);
   if (!geometry) return { tracks: span, lineNames, gap, geometry: null };
