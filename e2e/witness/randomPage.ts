@@ -59,37 +59,42 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (around && chance(0.2)) {
     css['grid-template-rows'] = 'subgrid';
     // Shares of a width that is itself being found come out differently in a subgrid of rows.
-    if (!css['grid-template-columns']?.startsWith('subgrid')) css['grid-template-columns'] = pick(['1fr 1fr', '40px auto', 'repeat(3, minmax(20px, 1fr))', 'auto']);
+    if (!css['grid-template-columns']?.startsWith('subgrid')) css['grid-template-columns'] = pick(['60px max-content', '40px auto', 'auto auto', 'auto']);
   }
-  else if (chance(0.45)) css['grid-template-rows'] = trackList(random, false);
+  else if (chance(0.45) && !isSubgrid(css)) css['grid-template-rows'] = trackList(random, false);
   if (chance(0.2)) {
     css['grid-template-areas'] = pick(AREAS);
     names = AREA_NAMES[css['grid-template-areas']] ?? [];
   }
-  if (chance(0.35)) css['grid-auto-rows'] = chance(0.3) ? `${track(random)} ${track(random)}` : track(random);
-  if (chance(0.25)) css['grid-auto-columns'] = track(random);
+  if (chance(0.35)) css['grid-auto-rows'] = chance(0.3) ? `${repeated(random)} ${repeated(random)}` : repeated(random);
+  if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = repeated(random);
   if (chance(0.55)) css['grid-auto-flow'] = pick(['row', 'column', 'dense', 'row dense', 'column dense']);
   if (chance(0.7)) css.gap = isSubgrid(css) ? `${int(0, 20)}px` : `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
-  if (chance(0.3)) css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
+  if (chance(0.3) && css['grid-template-rows'] !== 'subgrid') css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
   if (chance(0.15)) css.border = `${int(1, 6)}px solid`;
   if (chance(0.3)) css['justify-content'] = pick(CONTENT);
-  if (chance(0.3)) css['align-content'] = pick(CONTENT);
+  if (chance(0.3) && !isSubgrid(css)) css['align-content'] = pick(CONTENT);
   if (chance(0.25)) css['justify-items'] = pick(SELF);
   if (chance(0.25)) css['align-items'] = pick(SELF);
-  if (chance(0.2)) css.height = pick(['400px', '50vh', '700px']);
+  if (isSubgrid(css)) {
+    // Sizes of its own beside the tracks that it takes over, browsers treat in ways of their own.
+  } else if (chance(0.2)) css.height = pick(['400px', '50vh', '700px']);
   else if (chance(0.15)) css['min-height'] = pick(['300px', '600px', '40vh']);
   else if (chance(0.08)) css['max-height'] = pick(['200px', '350px']);
-  if (chance(0.12)) css.width = pick(['80%', '500px', 'max-content', 'min-content', 'fit-content']);
-  if (chance(0.1)) css['max-width'] = pick(['600px', '90%']);
+  // How often a track of some share repeats while the width is being found, browsers say differently.
+  const repeats = css['grid-template-columns']?.includes('auto-fi') ?? false;
+  const sharedRepeat = repeats && css['grid-template-columns']?.includes('%');
+  if (chance(0.12) && !isSubgrid(css) && !sharedRepeat) css.width = pick(['80%', '500px', 'max-content', 'min-content', 'fit-content']);
+  if (chance(0.1) && !sharedRepeat) css['max-width'] = repeats ? '600px' : pick(['600px', '90%']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
   if (chance(0.08) && !(around && isSubgrid(css))) css.direction = 'rtl';
   if (chance(0.3)) css.position = 'relative';
-  if (depth > 0) Object.assign(css, place(random, css, names));
+  if (around) Object.assign(css, place(random, around, names));
   const count = int(1, depth === 0 ? 9 : 4);
   const children = Array.from({ length: count }, () =>
-    depth < 2 && chance(0.14) ? grid(random, nextTile, depth + 1, css) : item(random, nextTile, css, names),
+    depth < 2 && chance(0.14) ? grid(random, nextTile, depth + 1, isSubgrid(css) ? null : css) : item(random, nextTile, css, names),
   );
-  if (chance(0.12)) children.push(badge(random, nextTile));
+  if (chance(0.12)) children.push(badge(random, nextTile, isSubgrid(css)));
   const under = chance(0.3)
     ? [
         {
@@ -98,7 +103,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
             `@media (width >= ${int(300, 1200)}px)`,
             `@media (${int(250, 500)}px <= width < ${int(600, 1300)}px)`,
           ]),
-          css: isSubgrid(css) ? {} : { 'grid-template-columns': trackList(random, chance(0.3)), ...(chance(0.5) ? { gap: gap(random) } : {}) },
+          css: isSubgrid(css) ? {} : { 'grid-template-columns': trackList(random, chance(0.3) && !css['max-width'] && !css.width), ...(chance(0.5) ? { gap: gap(random) } : {}) },
         },
       ]
     : [];
@@ -114,7 +119,6 @@ function item(random: Random, nextTile: () => string, container: Css, names: rea
   if (chance(0.12)) css['max-width'] = pick([`${int(30, 300)}px`, '60%']);
   if (chance(0.12)) css['min-height'] = pick([`${int(0, 150)}px`, '0']);
   if (chance(0.1)) css['max-height'] = `${int(20, 150)}px`;
-  if (chance(0.12) && !process.env.NOAR) css['aspect-ratio'] = pick(['1', '16 / 9', '3 / 4', '2']);
   if (chance(0.15)) css.padding = pick(['8px', '4px 12px', '5%', '1em']);
   if (chance(0.1)) css.border = `${int(1, 5)}px solid`;
   if (chance(0.15)) css.margin = pick(['6px', '0 10px', 'auto', '0 auto', '3% 4px', '-5px', 'auto 0 0 auto']);
@@ -124,7 +128,18 @@ function item(random: Random, nextTile: () => string, container: Css, names: rea
   if (chance(0.12)) css.overflow = pick(['hidden', 'auto', 'clip']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
   if (chance(0.06)) Object.assign(css, { position: 'relative', top: `${int(-10, 10)}px`, left: `${int(-10, 10)}px` });
+  if (chance(0.15) && !isSubgrid(container)) addRatio(random, css);
   return { tile: nextTile(), grid: false, css, under: [], children: chance(0.7) ? content(random, nextTile) : [] };
+}
+
+/** An aspect ratio; beside other sizes in the same box than one length, browsers go ways of their own. */
+function addRatio({ pick, chance, int }: Random, css: Css): void {
+  for (const property of ['overflow', 'min-width', 'max-width', 'min-height', 'max-height']) delete css[property];
+  const kept = pick(['none', 'width', 'height']);
+  delete css.width;
+  delete css.height;
+  if (kept !== 'none' && chance(0.7)) css[kept] = `${int(20, 200)}px`;
+  css['aspect-ratio'] = pick(['1', '16 / 9', '3 / 4', '2']);
 }
 
 /** What is in a tile: boxes of fixed or shared sizes, in one or two levels. */
@@ -143,7 +158,7 @@ function content(random: Random, nextTile: () => string): Node[] {
   );
 }
 
-function badge(random: Random, nextTile: () => string): Node {
+function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node {
   const { chance, int, pick } = random;
   const css: Css = { position: 'absolute' };
   if (chance(0.8)) css.width = pick([`${int(10, 60)}px`, '20%']);
@@ -151,8 +166,8 @@ function badge(random: Random, nextTile: () => string): Node {
   if (chance(0.5)) css[pick(['top', 'bottom'])] = pick([`${int(-10, 20)}px`, '10%']);
   if (chance(0.5)) css[pick(['left', 'right'])] = pick([`${int(-10, 20)}px`, '10%']);
   if (chance(0.2)) css.inset = '5px 8px';
-  if (chance(0.4)) css['grid-column'] = pick(['1', '2 / 3', '-2 / -1', 'auto / 2', '2']);
-  if (chance(0.4)) css['grid-row'] = pick(['1', '2 / 3', '1 / -1', 'auto']);
+  if (chance(0.4) && !inSubgrid) css['grid-column'] = pick(['1', '2 / 3', '-2 / -1', 'auto / 2', '2']);
+  if (chance(0.4) && !inSubgrid) css['grid-row'] = pick(['1', '2 / 3', '1 / -1', 'auto']);
   if (chance(0.3)) css['justify-self'] = pick(['start', 'end', 'center']);
   if (chance(0.3)) css['align-self'] = pick(['start', 'end', 'center']);
   const inner: Node = { tile: null, grid: false, css: { width: '20px', height: '15px' }, under: [], children: [] };
@@ -208,11 +223,17 @@ function track(random: Random): string {
   return 'auto';
 }
 
+/** Free space among repeated tracks with fixed maximums the browser shares by whole runs of them, not by tracks. */
+function repeated(random: Random): string {
+  const made = track(random);
+  return /^minmax\(.*, (?!.*fr).*\)$/.test(made) ? '1fr' : made;
+}
+
 function fixedTrack(random: Random): string {
   const { pick, int } = random;
   return pick([
     `${int(50, 260)}px`, `minmax(${int(50, 260)}px, 1fr)`, `minmax(min(100%, ${int(80, 300)}px), 1fr)`, `minmax(${int(40, 90)}px, auto)`,
-    `max(${int(60, 160)}px, (100% - 3 * 16px) / 4)`, `minmax(max(${int(60, 200)}px, (100% - 2rem) / 3), 1fr)`, `minmax(auto, ${int(60, 200)}px)`,
+    `max(${int(60, 160)}px, (100% - 3 * 16px) / 4)`, `minmax(max(${int(60, 200)}px, (100% - 2rem) / 3), 1fr)`,
   ]);
 }
 
@@ -231,7 +252,7 @@ function trackList(random: Random, automatic: boolean): string {
     parts.push(`repeat(${pick(['auto-fill', 'auto-fit'])}, ${fixedTrack(random)}${chance(0.15) ? ` ${int(20, 60)}px` : ''})`);
     if (chance(0.15)) parts.push(`${int(30, 90)}px`);
   } else {
-    if (chance(0.35)) parts.push(`repeat(${int(2, 5)}, ${track(random)}${chance(0.2) ? ` ${track(random)}` : ''})`);
+    if (chance(0.35)) parts.push(`repeat(${int(2, 5)}, ${repeated(random)}${chance(0.2) ? ` ${repeated(random)}` : ''})`);
     some(() => track(random), parts.length > 0 ? int(0, 2) : int(1, 5));
   }
   if (named && chance(0.5)) parts.push('[line]');

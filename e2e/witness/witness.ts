@@ -29,7 +29,11 @@ export function browserBoxes(page: Page, pages: readonly string[], widths: reado
         await inner.fonts.ready;
         results.push(
           widths.map((width) => {
+            // Laid out from nothing: sizes kept from another width would come out otherwise now and then.
+            inner.documentElement.style.display = 'none';
             frame.width = String(width);
+            void inner.documentElement.offsetHeight;
+            inner.documentElement.style.display = '';
             const boxes: Record<string, [number, number, number, number]> = {};
             for (const tile of inner.querySelectorAll<HTMLElement>('[data-tile]')) {
               if (tile.getClientRects().length === 0) continue;

@@ -28,7 +28,7 @@ export function placeAbsolute(
     const area = areaOf ? resolveEdges(areaOf(each.box), paddingBox) : paddingBox;
     // A child of the grid itself would lie in its area, one from further in where it is.
     const isChild = areaOf !== undefined && owner.box.children.includes(each.box);
-    placeOne(isChild ? { ...each, at: area } : each, area, into, layout);
+    placeOne(isChild ? { ...each, at: area } : each, area, owner.box.style.direction === 'rtl', into, layout);
   }
 }
 
@@ -47,6 +47,7 @@ function resolveEdges(edges: Edges, { x, y, inlineSize, blockSize }: Area): Area
 function placeOne(
   { box, at, justify: staticJustify, align: staticAlign, rtl }: Pending,
   area: Area,
+  containerRtl: boolean,
   into: Fragment[],
   layout: (box: Box, space: Space) => LaidOut,
 ): void {
@@ -84,7 +85,7 @@ function placeOne(
   const x =
     left === null && right === null
       ? at.x + margin[3] + shift(at.inlineSize - inlineSum(margin) - fragment.inlineSize, staticJustify, rtl)
-      : position(area.x, area.inlineSize, left, right, margin[3], margin[1], fragment.inlineSize, justify);
+      : position(area.x, area.inlineSize, left, right, margin[3], margin[1], fragment.inlineSize, justify, containerRtl);
   const y =
     top === null && bottom === null
       ? at.y + margin[0] + shift(at.blockSize - margin[0] - margin[2] - fragment.blockSize, staticAlign)
@@ -97,10 +98,9 @@ function placeOne(
 const hasBlock = ({ style }: Box, area: Area) => isDefinite(style.blockSize, area.blockSize);
 const isStretch = ({ at }: Aligned<SelfAlignment>) => at === 'normal' || at === 'stretch';
 
-function shift(free: number, { at, safe }: Aligned<SelfAlignment>, rtl = false): number {
-  if (at === 'center' && !(safe && free < 0)) return free / 2;
-  const atEnd = at === 'end' && !(safe && free < 0);
-  return atEnd !== rtl ? free : 0;
+function shift(free: number, { at }: Aligned<SelfAlignment>, rtl = false): number {
+  if (at === 'center') return free / 2;
+  return (at === 'end') !== rtl ? free : 0;
 }
 
 function position(
@@ -112,10 +112,20 @@ function position(
   marginAfter: number,
   own: number,
   alignment: Aligned<SelfAlignment>,
+  rtl = false,
 ): number {
   if (before !== null && after !== null) {
-    const free = size - before - after - marginBefore - marginAfter - own;
-    return start + before + marginBefore + shift(free, alignment);
+    const from = start + before;
+    const room = Math.max(0, size - before - after);
+    const outer = own + marginBefore + marginAfter;
+    if (alignment.at === 'normal' || alignment.at === 'stretch') {
+      return rtl ? start + size - after - marginAfter - own : from + marginBefore;
+    }
+    const wanted = from + shift(room - outer, alignment, rtl);
+    // What overflows is pushed back into the containing block (CSS Position 3, section 4.4).
+    const least = Math.min(start, from);
+    const most = Math.max(start + size, from + room);
+    return marginBefore + Math.max(least, Math.min(wanted, most - outer));
   }
   if (before !== null) return start + before + marginBefore;
   return start + size - (after ?? 0) - marginAfter - own;

@@ -5,69 +5,87 @@ import type { Box, Fragment } from './box.js';
 import type { Display, Filled, Inside, Pending } from './displays.js';
 
 /**
- * Block flow (CSS 2, section 9.4.1): boxes below one another, margins of neighbours collapsed into
- * the larger. Margins do not collapse through the edges of the parent: grid items, which is what
- * tiles are, keep them in.
+ * Block flow (CSS 2, section 9.4.1): boxes below one another, adjoining margins collapsed (8.3.1),
+ * also through the edges of a block that has neither padding nor border there.
  */
 export const block: Display = {
   inlineSize: (box, constraint) =>
-    Math.max(
-      0,
-      ...box.children
-        .filter(({ style }) => style.position !== 'absolute')
-        .map((child) => inlineContribution(child, constraint, NaN)),
-    ),
+    Math.max(0, ...inFlow(box).map((child) => inlineContribution(child, constraint, NaN))),
   fill: fillBlock,
 };
 
 const START = { at: 'start', safe: false } as const;
 
+const inFlow = ({ children }: Box) => children.filter(({ style }) => style.position !== 'absolute');
+
 function fillBlock(box: Box, inside: Inside): Filled {
   const { frame } = inside;
+  const [startOutside, endOutside] = inside.collapses;
   const children: Fragment[] = [];
   const pending: Pending[] = [];
   let y = frame[0];
-  let collapsing = 0;
+  let margins: readonly number[] = [];
+  let isFirst = startOutside;
   for (const child of box.children) {
     const { style } = child;
-    const margin = resolveSides(style.margin, inside.inlineSize);
     if (style.position === 'absolute') {
-      const at = { x: frame[3], y: y + collapsing, inlineSize: inside.inlineSize, blockSize: 0 };
+      const at = { x: frame[3], y: y + joinMargins(margins), inlineSize: inside.inlineSize, blockSize: 0 };
       pending.push({ box: child, at, justify: START, align: START, rtl: box.style.direction === 'rtl' });
       continue;
     }
-    y += collapse(collapsing, margin[0]);
+    const before = isFirst ? [] : [...margins, ...marginsAt(child, 'start', inside.inlineSize)];
+    y += joinMargins(before);
     const space = { inline: inside.inlineSize, block: inside.blockSize, inlineSize: NaN, blockSize: NaN };
     const inlineSize = stretchInlineSize(child, space);
-    const laid = layoutBox(child, { ...space, inlineSize });
+    const collapses = [collapsesAt(child, 'start'), collapsesAt(child, 'end')] as const;
+    const { fragment, pending: inner } = layoutBox(child, { ...space, inlineSize, collapses });
+    const margin = resolveSides(style.margin, inside.inlineSize);
     const free = inside.inlineSize - inlineSize - inlineSum(margin);
-    laid.fragment.x = frame[3] + margin[3] + autoShift(child, free, box.style.direction);
-    laid.fragment.y = y;
-    offsetRelative(laid.fragment, inside.inlineSize, inside.blockSize);
-    children.push(laid.fragment);
-    pending.push(...movePending(laid.pending, laid.fragment));
-    y += laid.fragment.blockSize;
-    if (collapsesThrough(laid.fragment)) {
-      // Its own two margins adjoin each other, and the one before.
-      y -= collapse(collapsing, margin[0]);
-      collapsing = joinMargins([collapsing, margin[0], margin[2]]);
-    } else collapsing = margin[2];
+    fragment.x = frame[3] + margin[3] + autoShift(child, free, box.style.direction);
+    fragment.y = y;
+    offsetRelative(fragment, inside.inlineSize, inside.blockSize);
+    children.push(fragment);
+    pending.push(...movePending(inner, fragment));
+    const after = marginsAt(child, 'end', inside.inlineSize);
+    if (fragment.blockSize === 0 && collapses[0] && collapses[1]) {
+      // Nothing stands between its own margins, so that they adjoin each other and the one before.
+      y -= joinMargins(before);
+      margins = [...before, ...after];
+    } else {
+      y += fragment.blockSize;
+      margins = after;
+      isFirst = false;
+    }
   }
-  return { blockSize: Math.max(0, y + collapsing - frame[0]), children, pending };
+  const end = endOutside ? y : y + joinMargins(margins);
+  return { blockSize: Math.max(0, end - frame[0]), children, pending };
 }
 
-/** Adjoining margins (CSS 2, section 8.3.1): the largest, less the most negative. */
+/** Adjoining margins together: the largest, less the most negative. */
 const joinMargins = (margins: readonly number[]) => Math.max(0, ...margins) + Math.min(0, ...margins);
-const collapse = (before: number, after: number) => joinMargins([before, after]);
 
-/** A box without height, frame or words lets its margins adjoin. */
-const collapsesThrough = ({ blockSize, box }: Fragment) =>
-  blockSize === 0 && box.style.display === 'block' && box.text === null && box.natural === null;
+type Side = 'start' | 'end';
+
+/** Whether a block's margin on a side adjoins that of the first or last box in it. */
+function collapsesAt({ style, text, natural }: Box, side: Side): boolean {
+  if (style.display !== 'block' || style.scrolls || style.containsInlineSize || text || natural) return false;
+  const k = side === 'start' ? 0 : 2;
+  if (style.padding[k] !== 0 || style.border[k] !== 0) return false;
+  return side === 'start' || (style.blockSize === 'auto' && style.minBlockSize === 'auto' && style.aspectRatio === null);
+}
+
+/** The margins that adjoin on one side of a block: its own, and those of boxes in it that reach its edge. */
+function marginsAt(box: Box, side: Side, inline: number): number[] {
+  const own = resolveSides(box.style.margin, inline)[side === 'start' ? 0 : 2];
+  if (!collapsesAt(box, side)) return [own];
+  const inner = inFlow(box).at(side === 'start' ? 0 : -1);
+  return inner ? [own, ...marginsAt(inner, side, inline)] : [own];
+}
 
 function autoShift({ style: { margin } }: Box, free: number, direction: 'ltr' | 'rtl'): number {
-  if (free > 0 && margin[3] === 'auto') return margin[1] === 'auto' ? free / 2 : free;
-  if (direction === 'rtl' && margin[1] !== 'auto') return free;
-  return 0;
+  const [, after, , before] = margin;
+  if (free > 0 && before === 'auto') return after === 'auto' ? free / 2 : free;
+  return direction === 'rtl' && (free <= 0 || after !== 'auto') ? free : 0;
 }
 
 /** What a pending box knew is now said from the border box one further out. */

@@ -57,4 +57,6 @@ export interface Space {
   /** The border box as decided by the box around; NaN: to be worked out. */
   readonly inlineSize: number;
   readonly blockSize: number;
+  /** Whether the margins of the first and last box inside lie outside of this one, joined with its own. */
+  readonly collapses?: readonly [start: boolean, end: boolean];
 }

@@ -14,6 +14,8 @@ export interface Inside {
   readonly maxBlockSize: number;
   /** Padding and border, px: content begins after them. */
   readonly frame: Sides<number>;
+  /** Whether the margins of the first and last box inside lie outside. */
+  readonly collapses: readonly [start: boolean, end: boolean];
 }
 
 /** A rectangle in px from the border box of the box that it lies in. */

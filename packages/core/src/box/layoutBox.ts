@@ -38,12 +38,13 @@ export function layoutBox(box: Box, space: Space): LaidOut {
     minBlockSize: Math.max(0, bounds.least - blockSum(frame)),
     maxBlockSize: Math.max(0, bounds.most - blockSum(frame)),
     frame,
+    collapses: space.collapses ?? NO_COLLAPSE,
   };
   const filled = fill(box, inside);
   const content = filled.blockSize + blockSum(frame);
   let blockSize = known;
   if (Number.isNaN(known)) blockSize = clamp(content, bounds.least, bounds.most);
-  else if (Number.isNaN(space.blockSize) && growsWithContent(box, space)) {
+  else if (Number.isNaN(space.blockSize) && growsWithContent(box)) {
     blockSize = Math.max(known, Math.min(content, bounds.most));
   }
   blockSize = Math.max(blockSize, blockSum(frame));
@@ -60,13 +61,14 @@ function fill(box: Box, inside: Inside): Filled {
   return displays[box.style.display as keyof typeof displays].fill(box, inside);
 }
 
+const NO_COLLAPSE = [false, false] as const;
 const EMPTY: Filled = { blockSize: 0, children: [], pending: [] };
 
 /** A box whose height comes from its aspect ratio still makes room for its content (CSS Sizing 4, 5.2). */
-const growsWithContent = ({ style, natural }: Box, space: Space) =>
+const growsWithContent = ({ style, natural }: Box) =>
   style.aspectRatio !== null &&
   natural === null &&
-  !isDefinite(style.blockSize, space.block) &&
+  style.blockSize === 'auto' &&
   style.minBlockSize === 'auto' &&
   !style.scrolls;
 

@@ -11,7 +11,7 @@ import {
   isReplaced,
   resolveSides,
 } from '../box/sizes.js';
-import { AUTO, FIXED, FLEX, type AxisTracks } from './tracks.js';
+import { AUTO, FIXED, FLEX, toUnits, type AxisTracks } from './tracks.js';
 import type { AxisItem } from './sizeTracks.js';
 import type { Box, Space } from '../box/box.js';
 import type { Aligned, BoxStyle, SelfAlignment } from '../box/style.js';
@@ -30,11 +30,11 @@ export function columnItem(box: Box, start: number, span: number, gap: number, b
     span,
     minContent,
     maxContent,
-    minimum: (tracks) => {
+    minimum: (tracks, start, extra) => {
       const { style } = box;
-      if (isDefinite(style.inlineSize, NaN) || isKeyword(style.inlineSize)) return minContent();
+      if (isDefinite(style.inlineSize, NaN) || isKeyword(style.inlineSize)) return minContent() + extra;
       const frame = inlineSum(frameOf(style, NaN));
-      const margin = inlineSum(resolveSides(style.margin, NaN));
+      const margin = inlineSum(resolveSides(style.margin, NaN)) + extra;
       const bound = style.minInlineSize;
       if (bound === 'min-content' || bound === 'max-content') return frame + contentInlineSize(box, bound) + margin;
       if (bound !== 'auto') {
@@ -42,7 +42,7 @@ export function columnItem(box: Box, start: number, span: number, gap: number, b
         return least + margin;
       }
       if (!hasAutomaticMinimum(style, tracks, start, span)) return frame + margin;
-      return Math.max(frame + margin, Math.min(minContent(), fixedLimit(tracks, start, span, gap)));
+      return Math.max(frame + margin, Math.min(minContent() + extra, fixedLimit(tracks, start, span, gap)));
     },
   };
 }
@@ -65,19 +65,19 @@ export function rowItem(
     span,
     minContent: size,
     maxContent: size,
-    minimum: (tracks) => {
+    minimum: (tracks, start, extra) => {
       const { style } = box;
-      if (isDefinite(style.blockSize, NaN)) return size();
+      if (isDefinite(style.blockSize, NaN)) return size() + extra;
       const frame = blockSum(frameOf(style, area));
-      const margin = blockSum(resolveSides(style.margin, area));
+      const margin = blockSum(resolveSides(style.margin, area)) + extra;
       const bound = style.minBlockSize;
-      if (bound === 'min-content' || bound === 'max-content') return size();
+      if (bound === 'min-content' || bound === 'max-content') return size() + extra;
       if (bound !== 'auto') {
         const least = isDefinite(bound, NaN) ? borderBoxSize(style, bound, NaN, frame) : frame;
         return least + margin;
       }
       if (!hasAutomaticMinimum(style, tracks, start, span)) return frame + margin;
-      return Math.max(frame + margin, Math.min(size(), fixedLimit(tracks, start, span, gap)));
+      return Math.max(frame + margin, Math.min(size() + extra, fixedLimit(tracks, start, span, gap)));
     },
   };
 }
@@ -87,7 +87,10 @@ export function transfersBlockSize(item: Box, container: BoxStyle): boolean {
   const { style, natural, children } = item;
   if (isDefinite(style.inlineSize, NaN)) return false;
   if (style.aspectRatio === null) {
-    const inner = style.display === 'grid' && style.rows.kind !== 'subgrid' && children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
+    const inner =
+      style.display === 'grid' &&
+      style.rows.kind !== 'subgrid' &&
+      style.columns.kind !== 'subgrid' && children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
     if (!inner) return false;
   }
   if (typeof style.blockSize === 'object') return true;
@@ -114,7 +117,7 @@ function transferredContribution(box: Box, constraint: Constraint, area: number)
 
 function lazily(work: () => number): () => number {
   let known = NaN;
-  return () => (Number.isNaN(known) ? (known = work()) : known);
+  return () => (Number.isNaN(known) ? (known = toUnits(work())) : known);
 }
 
 const isKeyword = (size: BoxStyle['inlineSize']) => size === 'min-content' || size === 'max-content';

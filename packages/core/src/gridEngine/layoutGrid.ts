@@ -1,9 +1,9 @@
 import { movePending, offsetRelative } from '../box/block.js';
 import { layoutBox } from '../box/layoutBox.js';
-import { blockSum, borderBoxSize, frameOf, inlineSum, isDefinite } from '../box/sizes.js';
+import { blockSum, borderBoxSize, frameOf, inlineSum, isDefinite, resolveSides } from '../box/sizes.js';
 import { hasPercent } from '../css/length.js';
 import { alignTracks } from './alignTracks.js';
-import { alignOf, columnItem, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
+import { alignOf, columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
 import { fillCell } from './fillCell.js';
 import { resolveWish } from './lines.js';
 import { placeGrid, type AxisPlan, type PlacedGrid } from './placeGrid.js';
@@ -30,7 +30,6 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
       constraint,
       gap,
       minSpace: 0,
-      maxSpace: Infinity,
       stretches: false,
     });
     const { starts } = alignTracks(tracks, gap, 0, START);
@@ -103,7 +102,7 @@ export function fillGrid(box: Box, inside: Inside): Filled {
   if (dependsOnRows(placed)) {
     columns = sizeColumns({ columns, rows: first.unresolved });
     // The height stays as the first sizes made it, as it does in browsers.
-    ({ rows } = sizeRows(placed, columns, { ...inside, blockSize }, gapOf(style.rowGap, blockSize)));
+    ({ rows } = sizeRows(placed, columns, inside, rowGap, blockSize));
   }
   return fillCells(placed, columns, rows, inside, blockSize);
 }
@@ -115,11 +114,13 @@ interface SizedRows {
   readonly blockSize: number;
 }
 
+/** @param settled the height that the grid has by now, px; NaN when its rows are to make it */
 function sizeRows(
   placed: PlacedGrid,
   columns: AxisGeometry,
   inside: Inside,
   rowGap: number,
+  settled = NaN,
 ): SizedRows {
   const { style, inherited } = placed.box;
   const taken = inheritedGeometry(inherited?.row);
@@ -131,7 +132,7 @@ function sizeRows(
   const items = once(() => rowItems(placed, columns, rowGap));
   const options = {
     space: inside.blockSize,
-    minSpace: inside.minBlockSize,
+    minSpace: Number.isNaN(settled) ? inside.minBlockSize : settled,
     maxSpace: inside.maxBlockSize,
     gap: rowGap,
     alignment: style.alignContent,
@@ -139,7 +140,9 @@ function sizeRows(
   const first = layOutAxis(placed.rows, items, options);
   const unresolved = first.geometry;
   if (!Number.isNaN(inside.blockSize)) return { rows: unresolved, unresolved, blockSize: inside.blockSize };
-  const blockSize = Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize));
+  const blockSize = Number.isNaN(settled)
+    ? Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize))
+    : settled;
   if (inherited || !needsBlockSize(placed.rows, style.rowGap)) return { rows: unresolved, unresolved, blockSize };
   // Percentages counted as automatic, and shares as what their content needs; now the height is known.
   const gap = gapOf(style.rowGap, blockSize);
@@ -188,7 +191,6 @@ function layOutAxis(
     constraint: 'none',
     gap,
     minSpace,
-    maxSpace,
     stretches: alignment.at === 'normal' || alignment.at === 'stretch',
   });
   const total = tracksTotal(tracks, gap);
@@ -233,13 +235,14 @@ function subgridTracks(placed: PlacedGrid, k: number, gap: number, { columns, ro
   const { placement } = placed;
   const area = areaSize(columns, placement.columnStart[k] as number, placement.columnSpan[k] as number);
   const inner = placeSubgrid(placed, k, gap, columns, rows, area);
-  const innerColumns = columnsOfSubgrid(inner, area);
+  const innerColumns = columnsOfSubgrid(inner, subgridWidth(inner.box, placed.box.style, area));
   const inside: Inside = {
     inlineSize: area,
     blockSize: Math.max(0, rowArea - sum(edgesOf(inner.box, 'row', area))),
     minBlockSize: 0,
     maxBlockSize: Infinity,
     frame: [0, 0, 0, 0],
+    collapses: [false, false],
   };
   return { columns: innerColumns, rows: sizeRows(inner, innerColumns, inside, gapOf(inner.box.style.rowGap, NaN, gap)).unresolved };
 }
@@ -257,10 +260,10 @@ function rowItems(placed: PlacedGrid, columns: AxisGeometry, gap: number): AxisI
       return;
     }
     const inner = placeSubgrid(placed, k, gap, columns, null, area);
-    const innerColumns = columnsOfSubgrid(inner, area);
+    const innerColumns = columnsOfSubgrid(inner, subgridWidth(item, box.style, area));
     const own = gapOf(item.style.rowGap, NaN, gap);
     asking.push(
-      ...nested(rowItems(inner, innerColumns, own), start, span, edgesOf(item, 'row', area), (own - gap) / 2),
+      ...nested(rowItems(inner, innerColumns, own), start, span, edgesOf(item, 'row', NaN), (own - gap) / 2),
     );
   });
   return asking;
@@ -345,6 +348,14 @@ function subgridBox(
   return { ...item, inherited: { of: item, column, row } };
 }
 
+/** Width of a subgrid of rows in its columns, border box and margins. */
+function subgridWidth(item: Box, container: BoxStyle, area: number): number {
+  if (isColumnSubgrid(item)) return area;
+  const space = { inline: area, block: NaN, inlineSize: NaN, blockSize: NaN };
+  const margin = inlineSum(resolveSides(item.style.margin, area));
+  return itemInlineSize(item, space, justifyOf(item.style, container)) + margin;
+}
+
 /** The columns of a subgrid whose rows alone are taken over, or those that it takes over as well. */
 function columnsOfSubgrid(inner: PlacedGrid, area: number): AxisGeometry {
   const { box } = inner;
@@ -380,13 +391,14 @@ function nested(
       span: item.span,
       minContent: () => Math.max(0, item.minContent() + extra),
       maxContent: () => Math.max(0, item.maxContent() + extra),
-      minimum: (tracks) => Math.max(0, item.minimum(shifted(tracks, start)) + extra),
+      minimum: (tracks, at, more) => Math.max(0, item.minimum(tracks, at, more + extra)),
     };
   });
   // The subgrid itself counts as empty, but for its edges in the outermost tracks.
   const edge = (at: number, size: number) => {
+    if (size === 0) return;
     const ask = () => size;
-    inner.push({ start: at, span: 1, minContent: ask, maxContent: ask, minimum: ask });
+    inner.push({ start: at, span: 1, isEdge: true, minContent: ask, maxContent: ask, minimum: ask });
   };
   if (span === 1) edge(start, before + after);
   else {
@@ -394,19 +406,6 @@ function nested(
     edge(start + span - 1, after);
   }
   return inner;
-}
-
-/** The same tracks counted from a later one. */
-function shifted(tracks: Parameters<AxisItem['minimum']>[0], start: number): typeof tracks {
-  if (start === 0) return tracks;
-  return {
-    ...tracks,
-    count: tracks.count - start,
-    minKind: tracks.minKind.subarray(start),
-    maxKind: tracks.maxKind.subarray(start),
-    limit: tracks.limit.subarray(start),
-    collapsed: tracks.collapsed.subarray(start),
-  };
 }
 
 function fillCells(

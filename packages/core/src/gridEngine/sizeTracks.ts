@@ -1,15 +1,21 @@
 import { distribute, type Affected } from './distribute.js';
-import { AUTO, FIXED, FLEX, MAX_CONTENT, MIN_CONTENT, tracksTotal, type AxisTracks } from './tracks.js';
+import { AUTO, FIXED, FLEX, MAX_CONTENT, MIN_CONTENT, toUnits, tracksTotal, type AxisTracks } from './tracks.js';
 
 /** What one item asks of the tracks it spans in this axis; outer sizes in px, worked out when asked. */
 export interface AxisItem {
   /** Index of its first track, from 0. */
   readonly start: number;
   readonly span: number;
+  /** Only the edge of a subgrid: it makes a track no smaller, and says nothing of how large it would be. */
+  readonly isEdge?: true;
   readonly minContent: () => number;
   readonly maxContent: () => number;
-  /** The smallest outer size it can have (CSS Grid 2, section 12.5, "minimum contribution"). */
-  readonly minimum: (tracks: AxisTracks) => number;
+  /**
+   * The smallest outer size it can have (CSS Grid 2, section 12.5, "minimum contribution").
+   * @param start index of its first track in `tracks`; another one than `start` for an item of a subgrid
+   * @param extra px that subgrids around it add at its edges
+   */
+  readonly minimum: (tracks: AxisTracks, start: number, extra: number) => number;
 }
 
 export interface SizingOptions {
@@ -18,9 +24,8 @@ export interface SizingOptions {
   /** The constraint under which the container itself is being measured. */
   readonly constraint: 'none' | 'min-content' | 'max-content';
   readonly gap: number;
-  /** Inner minimum and maximum of the container, px; 0 and Infinity where there is none. */
+  /** Inner minimum of the container, px; 0 where there is none. */
   readonly minSpace: number;
-  readonly maxSpace: number;
   /** Whether `auto` tracks take what is left: content alignment is `normal` or `stretch`. */
   readonly stretches: boolean;
 }
@@ -91,10 +96,11 @@ function fitSingle(tracks: AxisTracks, item: AxisItem): void {
       base[k] = Math.max(base[k] as number, item.maxContent());
       break;
     case AUTO:
-      base[k] = Math.max(base[k] as number, item.minimum(tracks));
+      base[k] = Math.max(base[k] as number, item.minimum(tracks, item.start, 0));
       break;
   }
   const kind = maxKind[k] as number;
+  if (item.isEdge) return;
   if (kind === MIN_CONTENT) limit[k] = Math.max(finite(limit[k] as number), item.minContent());
   else if (kind === AUTO || kind === MAX_CONTENT) {
     const most = Math.min(item.maxContent(), fitLimit[k] as number);
@@ -122,7 +128,7 @@ function fitGroup(
     target: 'base',
     affects: (k) => counts(k) && minKind[k] !== FIXED,
     beyond: intrinsicMax,
-    contribution: (item) => item.minimum(tracks),
+    contribution: (item) => item.minimum(tracks, item.start, 0),
   });
   step({
     target: 'base',
@@ -160,19 +166,14 @@ function fitGroup(
 }
 
 /** Section 12.6: what is left goes to the tracks in equal parts, up to their growth limits. */
-function maximize(tracks: AxisTracks, { space, constraint, gap, maxSpace }: SizingOptions): void {
+function maximize(tracks: AxisTracks, { space, constraint, gap }: SizingOptions): void {
   const { base, limit, count } = tracks;
   if (constraint === 'min-content') return;
   if (!Number.isNaN(space)) {
     growToLimits(tracks, space - tracksTotal(tracks, gap));
     return;
   }
-  const kept = maxSpace < Infinity ? base.slice() : null;
   for (let k = 0; k < count; k++) base[k] = limit[k] as number;
-  if (kept && tracksTotal(tracks, gap) > maxSpace) {
-    base.set(kept);
-    growToLimits(tracks, maxSpace - tracksTotal(tracks, gap));
-  }
 }
 
 function growToLimits({ base, limit, count }: AxisTracks, free: number): void {
@@ -217,18 +218,16 @@ function expandFlexible(tracks: AxisTracks, items: readonly AxisItem[], options:
   applyFraction(tracks, fraction);
 }
 
-/** Browsers count in 64ths of a px; what a track's share loses by that goes to the next one. */
-const UNITS = 64;
-
+/** What a track's share loses by counting in 64ths of a px goes to the next one. */
 function applyFraction({ base, factor, maxKind, count }: AxisTracks, fraction: number): void {
   let left = 0;
   for (let k = 0; k < count; k++) {
     if (maxKind[k] !== FLEX) continue;
-    const share = fraction * (factor[k] as number) * UNITS + left;
-    const size = Math.floor(share + 1e-6) / UNITS;
+    const share = fraction * (factor[k] as number) + left;
+    const size = toUnits(share);
     if (size < (base[k] as number)) continue;
     base[k] = size;
-    left = Math.max(0, share - size * UNITS);
+    left = Math.max(0, share - size);
   }
 }
 

@@ -66,7 +66,7 @@ export function inheritAxis({ box, axis, plan, start, span, outerGap, geometry, 
       origin -
       before -
       (k < span - 1 ? half : after);
-    starts[k] = from;
+    starts[k] = k > 0 ? Math.min(from, end) : from;
     sizes[k] = Math.max(0, end - from);
   }
   return { tracks: span, lineNames, gap, geometry: { starts, sizes } };

@@ -25,6 +25,10 @@ export interface AxisTracks {
   readonly hasFlex: boolean;
 }
 
+/** Browsers count in 64ths of a px; sums that have to come out even come out as theirs do. */
+const UNITS = 64;
+export const toUnits = (length: number) => Math.floor(length * UNITS + 1e-6) / UNITS;
+
 /** A minimum and a maximum as numbers; the value is px, a flex factor, or unused. */
 interface Resolved {
   readonly minKind: number;
@@ -100,7 +104,7 @@ function resolveBreadth(breadth: Breadth, space: number): { kind: number; value:
   switch (breadth.kind) {
     case 'length':
       if (Number.isNaN(space) && hasPercent(breadth.value)) return { kind: AUTO, value: 0 };
-      return { kind: FIXED, value: Math.max(0, resolveLength(breadth.value, space)) };
+      return { kind: FIXED, value: toUnits(Math.max(0, resolveLength(breadth.value, space))) };
     case 'fr':
       return { kind: FLEX, value: breadth.value };
     case 'auto':
