@@ -1,6 +1,8 @@
 import { test } from '@playwright/test';
 import { writeHtml } from '/work/main/e2e/witness/pageModel';
-import { randomPage } from '/work/main/e2e/witness/randomPage';
+import { randomPage as rp, randomLanes } from '/work/main/e2e/witness/randomPage';
+const randomPage = process.env.LANES ? randomLanes : rp;
+if (process.env.LANES) test.use({ launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--disable-quic','--disable-background-networking','--enable-blink-features=CSSGridLanesLayout'] } });
 import { browserBoxes, coreBoxes, differences, NO_WORDS, prepareFrame, shrink } from '/work/main/e2e/witness/witness';
 const N = Number(process.env.N ?? 500), S = Number(process.env.S ?? 1), SHRINK = Number(process.env.SHRINK ?? 8);
 test('w', async ({ page }) => {

@@ -17,6 +17,44 @@ const AREA_NAMES: Readonly<Record<string, readonly string[]>> = {
 const CONTENT = ['normal', 'stretch', 'start', 'end', 'center', 'space-between', 'space-around', 'space-evenly', 'safe center', 'flex-end'];
 const SELF = ['normal', 'stretch', 'start', 'end', 'center', 'safe end', 'unsafe center'];
 
+/** A random page with lanes; the same seed, the same page. */
+export function randomLanes(seed: number): Node {
+  const random = seeded(seed);
+  const { chance, pick, int } = random;
+  const css: Css = { display: 'grid-lanes' };
+  css['grid-template-columns'] = lanesList(random);
+  if (chance(0.8)) css.gap = `${gap(random)}${chance(0.4) ? ` ${int(0, 30)}px` : ''}`;
+  if (chance(0.35)) css['flow-tolerance'] = pick(['0', '10px', '40px', '2rem', 'infinite', 'normal']);
+  if (chance(0.3)) css.padding = pick(['10px', '5%', '1rem 2rem']);
+  if (chance(0.2)) css['justify-items'] = pick(['start', 'center', 'end', 'stretch']);
+  if (chance(0.2)) css['justify-content'] = pick(['start', 'center', 'end', 'space-between', 'stretch']);
+  if (chance(0.1)) css.direction = 'rtl';
+  const children = Array.from({ length: int(1, 14) }, (_, k): Node => {
+    const own: Css = { height: `${int(10, 220)}px` };
+    if (chance(0.25)) own['grid-column'] = pick(['span 2', 'span 2', 'span 3', '1', '2', '1 / span 2', '-1', '1 / -1', '-2 / -1']);
+    if (chance(0.12)) own.margin = pick(['6px', '0 10px', '4px 0 9px']);
+    if (chance(0.15)) own.padding = pick(['8px', '4px 12px']);
+    if (chance(0.12)) own.order = String(int(-1, 1));
+    if (chance(0.12)) own.width = pick([`${int(20, 200)}px`, '50%']);
+    if (chance(0.25)) {
+      delete own.height;
+      own['aspect-ratio'] = pick(['1', '16 / 9', '3 / 4', '2 / 3']);
+    }
+    const inner: Node = { tile: null, grid: false, css: { width: `${int(20, 150)}px`, height: '12px' }, under: [], children: [] };
+    return { tile: `t${k + 1}`, grid: false, css: own, under: [], children: chance(0.4) && own.height ? [inner] : [] };
+  });
+  const under = chance(0.3)
+    ? [{ condition: `@media (max-width: ${int(400, 1000)}px)`, css: { 'grid-template-columns': lanesList(random) } }]
+    : [];
+  return { tile: null, grid: true, css, under, children };
+}
+
+function lanesList({ chance, pick, int }: Random): string {
+  if (chance(0.4)) return `repeat(${int(2, 6)}, ${pick(['1fr', 'minmax(0, 1fr)', '2fr', '90px', '20%'])})`;
+  if (chance(0.6)) return `repeat(auto-fill, minmax(${int(90, 260)}px, 1fr))`;
+  return pick(['1fr 2fr 1fr', '200px 1fr', '100px repeat(2, 1fr) 15%', 'minmax(100px, 1fr) 1fr', '10rem 1fr 10rem']);
+}
+
 /** A random page with grids of every kind that the engine lays out; the same seed, the same page. */
 export function randomPage(seed: number): Node {
   const random = seeded(seed);
@@ -70,7 +108,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = repeated(random);
   if (chance(0.55)) css['grid-auto-flow'] = pick(['row', 'column', 'dense', 'row dense', 'column dense']);
   if (chance(0.7)) css.gap = isSubgrid(css) ? `${int(0, 20)}px` : `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
-  if (chance(0.3) && css['grid-template-rows'] !== 'subgrid') css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
+  if (chance(0.3) && !isSubgrid(css)) css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
   if (chance(0.15)) css.border = `${int(1, 6)}px solid`;
   if (chance(0.3)) css['justify-content'] = pick(CONTENT);
   if (chance(0.3) && !isSubgrid(css)) css['align-content'] = pick(CONTENT);

@@ -3,9 +3,10 @@ import { displays } from './box/displays.js';
 import { layoutBox } from './box/layoutBox.js';
 import { INITIAL_STYLE } from './box/style.js';
 import { grid } from './gridEngine/layoutGrid.js';
+import { lanes } from './lanes/layoutLanes.js';
 import type { Box, Fragment } from './box/box.js';
 
-Object.assign(displays, { block, grid, flex: block, lanes: block });
+Object.assign(displays, { block, grid, flex: block, lanes });
 
 /**
  * Lays a tree of boxes out at a width, as a page shows it.

@@ -76,10 +76,22 @@ function collapsesAt({ style, text, natural }: Box, side: Side): boolean {
 
 /** The margins that adjoin on one side of a block: its own, and those of boxes in it that reach its edge. */
 function marginsAt(box: Box, side: Side, inline: number): number[] {
-  const own = resolveSides(box.style.margin, inline)[side === 'start' ? 0 : 2];
-  if (!collapsesAt(box, side)) return [own];
-  const inner = inFlow(box).at(side === 'start' ? 0 : -1);
-  return inner ? [own, ...marginsAt(inner, side, inline)] : [own];
+  const own = resolveSides(box.style.margin, inline);
+  const margins = [own[side === 'start' ? 0 : 2]];
+  if (!collapsesAt(box, side)) return margins;
+  const inner = side === 'start' ? inFlow(box) : inFlow(box).reverse();
+  for (const child of inner) {
+    margins.push(...marginsAt(child, side, inline));
+    if (!isEmpty(child)) break;
+    margins.push(...marginsAt(child, side === 'start' ? 'end' : 'start', inline));
+  }
+  return margins;
+}
+
+/** A block that takes no height, so that margins reach through it. */
+function isEmpty(box: Box): boolean {
+  const { blockSize } = box.style;
+  return collapsesAt(box, 'start') && collapsesAt(box, 'end') && blockSize === 'auto' && inFlow(box).every(isEmpty);
 }
 
 function autoShift({ style: { margin } }: Box, free: number, direction: 'ltr' | 'rtl'): number {

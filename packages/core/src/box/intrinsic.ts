@@ -125,5 +125,7 @@ export function holdTransferred(
     isDefinite(bound, blockBasis)
       ? fromAspect(style, { block: borderBoxSize(style, bound, blockBasis, blockFrame) }, inlineFrame, blockFrame)
       : otherwise;
-  return Math.max(through(style.minBlockSize, 0), Math.min(size, through(style.maxBlockSize, Infinity)));
+  // Not even a box without content is lower than its own frame.
+  const least = Math.max(through(style.minBlockSize, 0), fromAspect(style, { block: blockFrame }, inlineFrame, blockFrame));
+  return Math.max(least, Math.min(size, through(style.maxBlockSize, Infinity)));
 }

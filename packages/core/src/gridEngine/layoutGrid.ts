@@ -136,6 +136,7 @@ function sizeRows(
     maxSpace: inside.maxBlockSize,
     gap: rowGap,
     alignment: style.alignContent,
+    settled,
   };
   const first = layOutAxis(placed.rows, items, options);
   const unresolved = first.geometry;
@@ -176,13 +177,15 @@ interface AxisOptions {
   readonly maxSpace: number;
   readonly gap: number;
   readonly alignment: Aligned<ContentAlignment>;
+  /** The size that the container has by now whatever its tracks come to; NaN or left out when there is none. */
+  readonly settled?: number;
 }
 
 /** Sizes and aligns the tracks of one axis; `total` is their sum with the gutters. */
 function layOutAxis(
   plan: AxisPlan,
   items: () => readonly AxisItem[],
-  { space, minSpace, maxSpace, gap, alignment }: AxisOptions,
+  { space, minSpace, maxSpace, gap, alignment, settled = NaN }: AxisOptions,
 ): { readonly geometry: AxisGeometry; readonly total: number } {
   const tracks = initializeTracks(plan.sizings, space, plan.collapsed);
   const asks = tracks.hasIntrinsic || (tracks.hasFlex && Number.isNaN(space));
@@ -194,7 +197,8 @@ function layOutAxis(
     stretches: alignment.at === 'normal' || alignment.at === 'stretch',
   });
   const total = tracksTotal(tracks, gap);
-  const size = Number.isNaN(space) ? Math.max(minSpace, Math.min(total, maxSpace)) : space;
+  const given = Number.isNaN(settled) ? space : settled;
+  const size = Number.isNaN(given) ? Math.max(minSpace, Math.min(total, maxSpace)) : given;
   const { starts, between } = alignTracks(tracks, gap, size - total, alignment);
   return { geometry: { starts, sizes: tracks.base, gap: between }, total };
 }
