@@ -122,7 +122,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   // How often a track of some share repeats while the width is being found, browsers say differently.
   const repeats = css['grid-template-columns']?.includes('auto-fi') ?? false;
   const sharedRepeat = repeats && css['grid-template-columns']?.includes('%');
-  if (chance(0.12) && !isSubgrid(css) && !sharedRepeat) css.width = pick(['80%', '500px', 'max-content', 'min-content', 'fit-content']);
+  if (chance(0.12) && !isSubgrid(css) && !sharedRepeat) css.width = pick(depth > 0 ? ['80%', '500px'] : ['80%', '500px', 'max-content', 'min-content', 'fit-content']);
   if (chance(0.1) && !sharedRepeat) css['max-width'] = repeats ? '600px' : pick(['600px', '90%']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
   if (chance(0.08) && !(around && isSubgrid(css))) css.direction = 'rtl';
@@ -215,9 +215,8 @@ function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node
 function place({ chance, pick, int }: Random, container: Css, names: readonly string[]): Css {
   const css: Css = {};
   if (isSubgrid(container)) {
-    // Lines outside of a subgrid, where browsers go ways of their own, are left out.
-    if (chance(0.4)) css['grid-column'] = pick(['span 2', '1', '1 / -1', '1 / span 2']);
-    if (chance(0.3)) css['grid-row'] = pick(['span 2', '1', '1 / -1']);
+    // What would lie outside of a subgrid's tracks, browsers put in ways of their own.
+    if (chance(0.2)) css['grid-column'] = '1 / -1';
     return css;
   }
   if (names.length > 0 && chance(0.4)) return { 'grid-area': pick(names) };

@@ -58,7 +58,7 @@ export function borderBoxContribution(box: Box, constraint: Constraint, basis: n
     size = inlineFrame;
   } else {
     const kept = style.inlineSize === 'min-content' || style.inlineSize === 'max-content' ? style.inlineSize : constraint;
-    size = inlineFrame + contentInlineSize(box, kept);
+    size = Math.max(leastTransferred(box, NaN, inlineFrame, blockSum(frame)), inlineFrame + contentInlineSize(box, kept));
   }
   if (isReplaced(box) && constraint === 'min-content' && isCyclic(style.maxInlineSize, basis)) size = inlineFrame;
   return clampInline(box, size, basis);
@@ -121,11 +121,17 @@ export function holdTransferred(
 ): number {
   const { style } = box;
   if (style.aspectRatio === null) return size;
-  const through = (bound: Size | 'none', otherwise: number) =>
-    isDefinite(bound, blockBasis)
-      ? fromAspect(style, { block: borderBoxSize(style, bound, blockBasis, blockFrame) }, inlineFrame, blockFrame)
-      : otherwise;
-  // Not even a box without content is lower than its own frame.
-  const least = Math.max(through(style.minBlockSize, 0), fromAspect(style, { block: blockFrame }, inlineFrame, blockFrame));
-  return Math.max(least, Math.min(size, through(style.maxBlockSize, Infinity)));
+  const most = isDefinite(style.maxBlockSize, blockBasis)
+    ? fromAspect(style, { block: borderBoxSize(style, style.maxBlockSize, blockBasis, blockFrame) }, inlineFrame, blockFrame)
+    : Infinity;
+  return Math.max(leastTransferred(box, blockBasis, inlineFrame, blockFrame), Math.min(size, most));
+}
+
+/** The width that the least height makes by the aspect ratio; not even an empty box is lower than its frame. */
+function leastTransferred({ style }: Box, blockBasis: number, inlineFrame: number, blockFrame: number): number {
+  if (style.aspectRatio === null) return 0;
+  const least = isDefinite(style.minBlockSize, blockBasis)
+    ? borderBoxSize(style, style.minBlockSize, blockBasis, blockFrame)
+    : 0;
+  return fromAspect(style, { block: Math.max(least, blockFrame) }, inlineFrame, blockFrame);
 }

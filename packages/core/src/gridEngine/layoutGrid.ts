@@ -12,7 +12,7 @@ import { edgesOf, gapOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGe
 import { initializeTracks, tracksTotal } from './tracks.js';
 import type { Box, Fragment, InheritedAxis } from '../box/box.js';
 import type { Area, Constraint, Display, Edges, Filled, Inside, Pending } from '../box/displays.js';
-import type { Aligned, BoxStyle, ContentAlignment, GridLine } from '../box/style.js';
+import type { Aligned, BoxStyle, ContentAlignment, GridLine, TrackSizing } from '../box/style.js';
 
 /** The grid layout algorithm (CSS Grid 2, section 12) on numbers. */
 export const grid: Display = { inlineSize: gridInlineSize, fill: fillGrid };
@@ -36,7 +36,7 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
     return { tracks, geometry: { starts, sizes: tracks.base, gap } };
   };
   const { tracks, geometry } = measure(null);
-  if (!dependsOnRows(placed)) return tracksTotal(tracks, gap);
+  if (!dependsOnRows(placed, true)) return tracksTotal(tracks, gap);
   const rows = layOutAxis(placed.rows, () => rowItems(placed, geometry, rowSpace.gap), {
     ...rowSpace,
     alignment: style.alignContent,
@@ -68,11 +68,24 @@ function ownRowSpace({ style }: Box, given: number) {
 
 const START = { at: 'start', safe: false } as const;
 
-/** Whether the rows' sizes make items ask for other columns (CSS Grid 2, section 12.1, step 3). */
-const dependsOnRows = ({ items, box, columns }: PlacedGrid) =>
-  !box.inherited?.row &&
-  columns.sizings.some(({ min, max }) => min.kind !== 'length' || max.kind !== 'length') &&
-  items.some((item) => transfersBlockSize(item, box.style));
+/**
+ * Whether the rows' sizes make items ask for other columns (CSS Grid 2, section 12.1, step 3).
+ * @param isMeasured whether the grid's own width is still being found, so that shares ask for content as well
+ */
+function dependsOnRows({ items, box, columns, placement }: PlacedGrid, isMeasured: boolean): boolean {
+  if (box.inherited?.row) return false;
+  return items.some((item, k) => {
+    if (item.style.aspectRatio === null && item.children.length === 0) return false;
+    const start = placement.columnStart[k] as number;
+    const spanned = columns.sizings.slice(start, start + (placement.columnSpan[k] as number));
+    return spanned.some((sizing) => asksContent(sizing, isMeasured)) && transfersBlockSize(item, box.style);
+  });
+}
+
+const asksContent = ({ min, max }: TrackSizing, isMeasured: boolean) =>
+  min.kind !== 'length' ||
+  (max.kind !== 'length' && max.kind !== 'fr') ||
+  (isMeasured && (max.kind === 'fr' || hasPercent(min.value) || hasPercent(max.value)));
 
 const unknownSpace = (gap: number) => ({ space: NaN, minSpace: 0, maxSpace: Infinity, gap });
 
@@ -99,10 +112,10 @@ export function fillGrid(box: Box, inside: Inside): Filled {
   const first = sizeRows(placed, columns, inside, rowGap);
   let { rows } = first;
   const { blockSize } = first;
-  if (dependsOnRows(placed)) {
+  if (dependsOnRows(placed, false)) {
     columns = sizeColumns({ columns, rows: first.unresolved });
     // The height stays as the first sizes made it, as it does in browsers.
-    ({ rows } = sizeRows(placed, columns, inside, rowGap, blockSize));
+    ({ rows } = sizeRows(placed, columns, { ...inside, blockSize }, gapOf(style.rowGap, blockSize)));
   }
   return fillCells(placed, columns, rows, inside, blockSize);
 }
@@ -114,13 +127,11 @@ interface SizedRows {
   readonly blockSize: number;
 }
 
-/** @param settled the height that the grid has by now, px; NaN when its rows are to make it */
 function sizeRows(
   placed: PlacedGrid,
   columns: AxisGeometry,
   inside: Inside,
   rowGap: number,
-  settled = NaN,
 ): SizedRows {
   const { style, inherited } = placed.box;
   const taken = inheritedGeometry(inherited?.row);
@@ -132,18 +143,15 @@ function sizeRows(
   const items = once(() => rowItems(placed, columns, rowGap));
   const options = {
     space: inside.blockSize,
-    minSpace: Number.isNaN(settled) ? inside.minBlockSize : settled,
+    minSpace: inside.minBlockSize,
     maxSpace: inside.maxBlockSize,
     gap: rowGap,
     alignment: style.alignContent,
-    settled,
   };
   const first = layOutAxis(placed.rows, items, options);
   const unresolved = first.geometry;
   if (!Number.isNaN(inside.blockSize)) return { rows: unresolved, unresolved, blockSize: inside.blockSize };
-  const blockSize = Number.isNaN(settled)
-    ? Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize))
-    : settled;
+  const blockSize = Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize));
   if (inherited || !needsBlockSize(placed.rows, style.rowGap)) return { rows: unresolved, unresolved, blockSize };
   // Percentages counted as automatic, and shares as what their content needs; now the height is known.
   const gap = gapOf(style.rowGap, blockSize);
@@ -177,15 +185,13 @@ interface AxisOptions {
   readonly maxSpace: number;
   readonly gap: number;
   readonly alignment: Aligned<ContentAlignment>;
-  /** The size that the container has by now whatever its tracks come to; NaN or left out when there is none. */
-  readonly settled?: number;
 }
 
 /** Sizes and aligns the tracks of one axis; `total` is their sum with the gutters. */
 function layOutAxis(
   plan: AxisPlan,
   items: () => readonly AxisItem[],
-  { space, minSpace, maxSpace, gap, alignment, settled = NaN }: AxisOptions,
+  { space, minSpace, maxSpace, gap, alignment }: AxisOptions,
 ): { readonly geometry: AxisGeometry; readonly total: number } {
   const tracks = initializeTracks(plan.sizings, space, plan.collapsed);
   const asks = tracks.hasIntrinsic || (tracks.hasFlex && Number.isNaN(space));
@@ -197,8 +203,7 @@ function layOutAxis(
     stretches: alignment.at === 'normal' || alignment.at === 'stretch',
   });
   const total = tracksTotal(tracks, gap);
-  const given = Number.isNaN(settled) ? space : settled;
-  const size = Number.isNaN(given) ? Math.max(minSpace, Math.min(total, maxSpace)) : given;
+  const size = Number.isNaN(space) ? Math.max(minSpace, Math.min(total, maxSpace)) : space;
   const { starts, between } = alignTracks(tracks, gap, size - total, alignment);
   return { geometry: { starts, sizes: tracks.base, gap: between }, total };
 }
@@ -228,7 +233,7 @@ function columnItems(placed: PlacedGrid, gap: number, known: Geometries | null):
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
     const own = gapOf(item.style.columnGap, NaN, gap);
-    const innerKnown = known && dependsOnRows(inner) ? subgridTracks(placed, k, gap, known, rowArea()) : null;
+    const innerKnown = known && dependsOnRows(inner, false) ? subgridTracks(placed, k, gap, known, rowArea()) : null;
     asking.push(...nested(columnItems(inner, own, innerKnown), start, span, edgesOf(item, 'column', NaN), (own - gap) / 2));
   });
   return asking;
