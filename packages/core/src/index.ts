@@ -38,3 +38,8 @@ export * from './engine.js';
 export * from './html/readPage.js';
 export * from './html/layoutPage.js';
 export type { Report } from './html/styleSheet.js';
+export * from './lanes/placeLanes.js';
+export * from './lanes/balanceLanes.js';
+export * from './rows/layoutRows.js';
+export * from './mosaic/layoutMosaic.js';
+export * from './fan/layoutFan.js';

@@ -5,8 +5,6 @@ import type { Area } from '../box/displays.js';
 import type { LaidOut } from '../box/layoutBox.js';
 import type { BoxStyle } from '../box/style.js';
 
-const NOTHING: readonly never[] = [];
-
 /** Lays an item out in its area of the grid and puts it in its place (CSS Grid 2, sections 6.2 and 11). */
 export function fillCell(
   box: Box,
@@ -15,10 +13,6 @@ export function fillCell(
   layoutBox: (box: Box, space: Space) => LaidOut,
 ): LaidOut {
   const { style } = box;
-  if (isPlain(box, container)) {
-    const { x, y, inlineSize, blockSize } = area;
-    return { fragment: { box, x, y, inlineSize, blockSize, children: NOTHING }, pending: NOTHING };
-  }
   const justify = justifyOf(style, container);
   const align = alignOf(style, container);
   const space: Space = { inline: area.inlineSize, block: area.blockSize, inlineSize: NaN, blockSize: NaN };
@@ -48,32 +42,3 @@ export function fillCell(
   fragment.y = area.y + itemOffset(area.blockSize, fragment.blockSize, side(0), side(2), align);
   return laid;
 }
-
-/** A box that only fills its cell: most tiles of a collection, so the way for them is short. */
-function isPlain({ children, text, natural, style }: Box, container: BoxStyle): boolean {
-  return (
-    children.length === 0 &&
-    text === null &&
-    natural === null &&
-    style.inlineSize === 'auto' &&
-    style.blockSize === 'auto' &&
-    style.minInlineSize === 'auto' &&
-    style.minBlockSize === 'auto' &&
-    style.maxInlineSize === 'none' &&
-    style.maxBlockSize === 'none' &&
-    style.aspectRatio === null &&
-    isZero(style.margin) &&
-    isZero(style.padding) &&
-    isZero(style.border) &&
-    style.position === 'static' &&
-    style.display !== 'grid' &&
-    style.justifySelf === null &&
-    style.alignSelf === null &&
-    fills(container.justifyItems.at) &&
-    fills(container.alignItems.at)
-  );
-}
-
-const isZero = (sides: BoxStyle['margin'] | BoxStyle['border']) =>
-  sides[0] === 0 && sides[1] === 0 && sides[2] === 0 && sides[3] === 0;
-const fills = (at: string) => at === 'normal' || at === 'stretch';

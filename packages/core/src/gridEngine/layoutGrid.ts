@@ -120,6 +120,13 @@ export function fillGrid(box: Box, inside: Inside): Filled {
   return fillCells(placed, columns, rows, inside, blockSize);
 }
 
+/** Rows of px in a grid as high as they make it: they are the same at every width. */
+const fixedRows = new WeakMap<PlacedGrid, { readonly gap: number; readonly sized: SizedRows }>();
+const isPx = ({ min, max }: TrackSizing) =>
+  min.kind === 'length' && typeof min.value === 'number' && max.kind === 'length' && typeof max.value === 'number';
+const hugsRows = ({ blockSize, minBlockSize, maxBlockSize }: Inside) =>
+  Number.isNaN(blockSize) && minBlockSize === 0 && maxBlockSize === Infinity;
+
 interface SizedRows {
   readonly rows: AxisGeometry;
   /** As they were before percentages of the height they make were resolved. */
@@ -140,6 +147,8 @@ function sizeRows(
     const end = (taken.starts[last] ?? 0) + (taken.sizes[last] ?? 0);
     return { rows: taken, unresolved: taken, blockSize: Number.isNaN(inside.blockSize) ? end : inside.blockSize };
   }
+  const known = fixedRows.get(placed);
+  if (known && known.gap === rowGap && hugsRows(inside)) return known.sized;
   const items = once(() => rowItems(placed, columns, rowGap));
   const options = {
     space: inside.blockSize,
@@ -152,7 +161,11 @@ function sizeRows(
   const unresolved = first.geometry;
   if (!Number.isNaN(inside.blockSize)) return { rows: unresolved, unresolved, blockSize: inside.blockSize };
   const blockSize = Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize));
-  if (inherited || !needsBlockSize(placed.rows, style.rowGap)) return { rows: unresolved, unresolved, blockSize };
+  if (inherited || !needsBlockSize(placed.rows, style.rowGap)) {
+    const sized = { rows: unresolved, unresolved, blockSize };
+    if (hugsRows(inside) && placed.rows.sizings.every(isPx)) fixedRows.set(placed, { gap: rowGap, sized });
+    return sized;
+  }
   // Percentages counted as automatic, and shares as what their content needs; now the height is known.
   const gap = gapOf(style.rowGap, blockSize);
   const again = { ...options, space: blockSize, gap };
@@ -417,6 +430,8 @@ function nested(
   return inner;
 }
 
+const NOTHING: readonly never[] = [];
+
 function fillCells(
   placed: PlacedGrid,
   columns: AxisGeometry,
@@ -424,7 +439,7 @@ function fillCells(
   inside: Inside,
   blockSize: number,
 ): Filled {
-  const { box, items, placement } = placed;
+  const { box, items, placement, plain } = placed;
   const { frame } = inside;
   const { columnStart, columnSpan, rowStart, rowSpan } = placement;
   const rtl = box.style.direction === 'rtl';
@@ -439,6 +454,12 @@ function fillCells(
     const lastColumn = column + (columnSpan[k] as number) - 1;
     const lastRow = row + (rowSpan[k] as number) - 1;
     const inlineSize = (columns.starts[lastColumn] as number) + (columns.sizes[lastColumn] as number) - start;
+    if (plain[k] === 1) {
+      const x = frame[3] + (rtl ? inside.inlineSize - start - inlineSize : start);
+      const blockSize = (rows.starts[lastRow] as number) + (rows.sizes[lastRow] as number) - y;
+      children[k] = { box: item, x, y: frame[0] + y, inlineSize, blockSize, children: NOTHING };
+      continue;
+    }
     const area: Area = {
       x: frame[3] + (rtl ? inside.inlineSize - start - inlineSize : start),
       y: frame[0] + y,

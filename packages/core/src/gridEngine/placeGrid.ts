@@ -1,4 +1,5 @@
 import { AUTO_TRACK, type BoxStyle, type TrackSizing } from '../box/style.js';
+import { isPlain } from './plain.js';
 import { expandTracks, namedLines, resolveWish, type ExplicitAxis, type NamedLines } from './lines.js';
 import { placeItems, type Placement } from './placeItems.js';
 import { countRepetitions, type AvailableSpace } from './repetitions.js';
@@ -21,6 +22,8 @@ export interface PlacedGrid {
   readonly placement: Placement;
   readonly columns: AxisPlan;
   readonly rows: AxisPlan;
+  /** 1 for items that only fill their cells, which needs no layout of their own. */
+  readonly plain: Uint8Array;
 }
 
 interface Known {
@@ -75,6 +78,7 @@ function place(box: Box, repeats: { readonly column: number; readonly row: numbe
   return {
     box,
     items,
+    plain: Uint8Array.from(items, (item) => (isPlain(item, style) ? 1 : 0)),
     placement: bounded,
     columns: plan(explicitColumns, style.autoColumns, bounded.columns, columnsBefore, columnLines, columnStart, columnSpan),
     rows: plan(explicitRows, style.autoRows, bounded.rows, rowsBefore, rowLines, rowStart, rowSpan),
