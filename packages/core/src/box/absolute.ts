@@ -114,14 +114,16 @@ function position(
   alignment: Aligned<SelfAlignment>,
   rtl = false,
 ): number {
+  if (rtl) {
+    const mirrored = position(0, size, after, before, marginAfter, marginBefore, own, alignment);
+    return start + size - mirrored - own;
+  }
   if (before !== null && after !== null) {
     const from = start + before;
     const room = Math.max(0, size - before - after);
     const outer = own + marginBefore + marginAfter;
-    if (alignment.at === 'normal' || alignment.at === 'stretch') {
-      return rtl ? start + size - after - marginAfter - own : from + marginBefore;
-    }
-    const wanted = from + shift(room - outer, alignment, rtl);
+    if (alignment.at === 'normal' || alignment.at === 'stretch') return from + marginBefore;
+    const wanted = from + shift(room - outer, alignment);
     // What overflows is pushed back into the containing block (CSS Position 3, section 4.4).
     const least = Math.min(start, from);
     const most = Math.max(start + size, from + room);

@@ -57,6 +57,8 @@ export interface Space {
   /** The border box as decided by the box around; NaN: to be worked out. */
   readonly inlineSize: number;
   readonly blockSize: number;
+  /** Whether the block size only fills an area without having been asked to, so that it gives way to an aspect ratio. */
+  readonly yields?: boolean;
   /** Whether the margins of the first and last box inside lie outside of this one, joined with its own. */
   readonly collapses?: readonly [start: boolean, end: boolean];
 }

@@ -112,9 +112,9 @@ function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-conte
   const available = Math.max(0, space.inline - inlineSum(resolveSides(style.margin, space.inline)));
   const block = knownBlockSize(style, space, blockFrame);
   // A height that comes of filling an area holds the width to it; one of the box's own leaves room for its content.
-  const transfer = Number.isNaN(space.blockSize)
-    ? (size: number) => inlineFromAspect(box, size, inlineFrame, blockFrame)
-    : (size: number) => fromAspect(style, { block: size }, inlineFrame, blockFrame);
+  const transfer = space.yields
+    ? (size: number) => fromAspect(style, { block: size }, inlineFrame, blockFrame)
+    : (size: number) => inlineFromAspect(box, size, inlineFrame, blockFrame);
   const transferred = style.aspectRatio === null || Number.isNaN(block) ? NaN : transfer(block);
   const say = (size: number) => clampInline(box, size, space.inline, transferred);
   if (isDefinite(style.inlineSize, space.inline)) {

@@ -78,6 +78,8 @@ function dependsOnRows({ items, box, columns, placement }: PlacedGrid, isMeasure
     if (item.style.aspectRatio === null && item.children.length === 0) return false;
     const start = placement.columnStart[k] as number;
     const spanned = columns.sizings.slice(start, start + (placement.columnSpan[k] as number));
+    // One over several tracks, a flexible one among them, asks for nothing of its content (section 6.6).
+    if (!isMeasured && spanned.length > 1 && spanned.some(({ max }) => max.kind === 'fr')) return false;
     return spanned.some((sizing) => asksContent(sizing, isMeasured)) && transfersBlockSize(item, box.style);
   });
 }
