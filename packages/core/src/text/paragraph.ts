@@ -70,8 +70,9 @@ function lineEdges(run: TextRun, measurer: TextMeasurer): Edges {
   const up = Math.round(ascent);
   const down = Math.round(descent);
   if (run.lineHeight === null) return { ascent: up + lineGap / 2, descent: down + lineGap / 2 };
-  const half = (run.lineHeight - (up + down)) / 2;
-  return { ascent: up + half, descent: run.lineHeight - up - half };
+  const lineHeight = Math.floor(run.lineHeight * 64) / 64;
+  const half = (lineHeight - (up + down)) / 2;
+  return { ascent: up + half, descent: lineHeight - up - half };
 }
 
 /** White space as CSS Text 4, section 4.1 collapses it: runs of it become one space, none at a line's start. */
@@ -112,6 +113,8 @@ function breaks(text: string, { wraps, wordBreak }: ParagraphStyle): { position:
   for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
     const forced = (next.required ?? false) && /[\n\u2028]/.test(text[next.position - 1] ?? '');
     if (!wraps && !forced && next.position < text.length) continue;
+    // Browsers keep what a slash joins together, `km/h`, where Unicode would allow a break.
+    if (!forced && /\/$/.test(text.slice(0, next.position)) && /^[\p{L}\p{N}]/u.test(text.slice(next.position))) continue;
     if (wordBreak === 'keep-all' && !forced && next.position < text.length && !/[\s\u00ad-]$/.test(text.slice(0, next.position))) continue;
     found.push({ position: next.position, required: forced });
   }
@@ -146,12 +149,25 @@ function measurePiece(
     forced,
     ascent,
     descent,
-    cuts: () => (cuts ??= parts.flatMap(({ run, text: part }) => graphemes(part).map((each) => widthOf(run, each, measurer)))),
+    cuts: () => (cuts ??= parts.flatMap(({ run, text: part }) => advances(run, part, measurer))),
   };
 }
 
 const segmenter = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
 const graphemes = (text: string) => [...segmenter.segment(text)].map(({ segment }) => segment);
+
+/** What each grapheme adds to the width of those before it, so that kerning counts. */
+function advances(run: TextRun, text: string, measurer: TextMeasurer): number[] {
+  let before = '';
+  let width = 0;
+  return graphemes(text).map((each) => {
+    before += each;
+    const next = widthOf(run, before, measurer);
+    const advance = next - width;
+    width = next;
+    return advance;
+  });
+}
 
 /** The runs that a stretch of the text lies in. */
 function partsOf(runs: readonly TextRun[], text: string, offset: number): { run: TextRun; text: string }[] {
