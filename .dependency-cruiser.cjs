@@ -7,7 +7,10 @@ module.exports = {
       comment: 'core has no interface, no DOM, no Node API',
       severity: 'error',
       from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^(packages/core/src|node_modules/(immer|fast-json-patch))' },
+      to: {
+        pathNot:
+          '^(packages/core/src|node_modules/(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak))',
+      },
     },
     {
       name: 'packages-import-only-core',

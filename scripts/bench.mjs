@@ -35,8 +35,18 @@ const track = (min, max) => ({ min, max, limit: null });
 const length = (value) => ({ kind: 'length', value });
 const share = track(length(0), { kind: 'fr', value: 1 });
 const span = (count) => ({ kind: 'span', count, name: null });
-const box = (style, children = []) => ({ id: null, isGridRoot: false, style: { ...INITIAL_STYLE, ...style }, children, text: null, natural: null });
-const repeat = (count) => ({ kind: 'tracks', parts: [{ kind: 'repeat', count, parts: [{ kind: 'track', sizing: share }] }] });
+const box = (style, children = []) => ({
+  id: null,
+  isGridRoot: false,
+  style: { ...INITIAL_STYLE, ...style },
+  children,
+  text: null,
+  natural: null,
+});
+const repeat = (count) => ({
+  kind: 'tracks',
+  parts: [{ kind: 'repeat', count, parts: [{ kind: 'track', sizing: share }] }],
+});
 
 function gridTree(count, columns, spanAt = spanOf) {
   const tiles = Array.from({ length: count }, (_, k) => {
@@ -45,7 +55,14 @@ function gridTree(count, columns, spanAt = spanOf) {
   });
   const row = track(length(DENSE.row), length(DENSE.row));
   return box(
-    { display: 'grid', columns: repeat(columns), autoRows: [row], dense: true, columnGap: DENSE.gap, rowGap: DENSE.gap },
+    {
+      display: 'grid',
+      columns: repeat(columns),
+      autoRows: [row],
+      dense: true,
+      columnGap: DENSE.gap,
+      rowGap: DENSE.gap,
+    },
     tiles,
   );
 }
@@ -71,7 +88,9 @@ const core = {
     return time(15, (k) => grid(tree, 1000 + (k + 3) * 7));
   },
   newSpan: (count) => {
-    const trees = Array.from({ length: 9 }, (_, i) => gridTree(count, DENSE.columns, (k) => (k === 5 + i ? [5, 2] : spanOf(k))));
+    const trees = Array.from({ length: 9 }, (_, i) =>
+      gridTree(count, DENSE.columns, (k) => (k === 5 + i ? [5, 2] : spanOf(k))),
+    );
     return time(7, (k) => grid(trees[k + 2], 1000));
   },
   lanes: (count) => {
@@ -81,7 +100,8 @@ const core = {
       const lane = (1000 + (k + 3) * 7 - (lanes - 1) * 8) / lanes;
       const placed = placeLanes(items, heightOf, { lanes, gap: 8, tolerance: 16 });
       const boxes = new Float64Array(count * 4);
-      for (let i = 0; i < count; i++) boxes.set([placed.lane[i] * (lane + 8), placed.start[i], lane, heightOf(i)], i * 4);
+      for (let i = 0; i < count; i++)
+        boxes.set([placed.lane[i] * (lane + 8), placed.start[i], lane, heightOf(i)], i * 4);
       return boxes;
     });
   },
@@ -156,7 +176,10 @@ const inBrowser = ({ name, count, spans, heights, aspects, dense, bands, runs })
     });
   }
   if (name === 'lanes') {
-    const g = html(heights.map((height) => `<div style="height:${height}px"></div>`).join(''), '#g{display:grid-lanes;grid-template-columns:repeat(6,minmax(0,1fr));gap:8px}');
+    const g = html(
+      heights.map((height) => `<div style="height:${height}px"></div>`).join(''),
+      '#g{display:grid-lanes;grid-template-columns:repeat(6,minmax(0,1fr));gap:8px}',
+    );
     if (getComputedStyle(g).display !== 'grid-lanes') return NaN;
     return measure((k) => {
       g.style.width = `${1000 + (k + 3) * 7}px`;
@@ -165,7 +188,9 @@ const inBrowser = ({ name, count, spans, heights, aspects, dense, bands, runs })
   }
   if (name === 'rows') {
     const g = html(
-      aspects.map((aspect) => `<div style="flex:${aspect} 1 ${aspect * 180}px;aspect-ratio:${aspect}"></div>`).join(''),
+      aspects
+        .map((aspect) => `<div style="flex:${aspect} 1 ${aspect * 180}px;aspect-ratio:${aspect}"></div>`)
+        .join(''),
       '#g{display:flex;flex-wrap:wrap;gap:8px}',
     );
     return measure((k) => {
@@ -174,7 +199,10 @@ const inBrowser = ({ name, count, spans, heights, aspects, dense, bands, runs })
     });
   }
   const media = bands
-    .map(({ below, columns }, i) => `@container (width >= ${i === 0 ? 0 : bands[i - 1].below}px)${below === null ? '' : ` and (width < ${below}px)`}{#g{grid-template-columns:repeat(${columns},minmax(0,1fr))}}`)
+    .map(
+      ({ below, columns }, i) =>
+        `@container (width >= ${i === 0 ? 0 : bands[i - 1].below}px)${below === null ? '' : ` and (width < ${below}px)`}{#g{grid-template-columns:repeat(${columns},minmax(0,1fr))}}`,
+    )
     .join('');
   document.body.innerHTML = `<style>body{margin:0} #w{container-type:inline-size} ${gridCss} ${media}</style><div id="w"><div id="g">${spans.map(tile).join('')}</div></div>`;
   const [w, g] = [document.getElementById('w'), document.getElementById('g')];
@@ -188,7 +216,13 @@ const inBrowser = ({ name, count, spans, heights, aspects, dense, bands, runs })
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--enable-blink-features=CSSGridLanesLayout'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--disable-background-networking',
+    '--enable-blink-features=CSSGridLanesLayout',
+  ],
 });
 const page = await browser.newPage();
 await page.setContent('<!doctype html><body></body>');
@@ -207,7 +241,13 @@ async function against(label, name, count, wanted, runs = 7) {
   const theirs = await ask(name, count, runs);
   const again = core[name](count);
   const ours = Math.min(first, again);
-  rows.push({ case: label, 'core, ms': ours.toFixed(2), 'browser, ms': theirs.toFixed(2), ratio: (theirs / ours).toFixed(1), wanted });
+  rows.push({
+    case: label,
+    'core, ms': ours.toFixed(2),
+    'browser, ms': theirs.toFixed(2),
+    ratio: (theirs / ours).toFixed(1),
+    wanted,
+  });
 }
 
 await against('(a) new width, 1,000 tiles', 'newWidth', 1000, '5');

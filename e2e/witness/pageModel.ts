@@ -37,7 +37,10 @@ export function* smaller(node: Node): Generator<Node> {
   for (let k = 0; k < node.under.length; k++) yield { ...node, under: node.under.filter((_, i) => i !== k) };
   for (const property of Object.keys(node.css)) {
     if (property === 'display') continue;
-    yield { ...node, css: Object.fromEntries(Object.entries(node.css).filter(([name]) => name !== property)) };
+    yield {
+      ...node,
+      css: Object.fromEntries(Object.entries(node.css).filter(([name]) => name !== property)),
+    };
   }
   for (let k = 0; k < node.children.length; k++) {
     for (const child of smaller(node.children[k] as Node)) {

@@ -14,7 +14,18 @@ const AREA_NAMES: Readonly<Record<string, readonly string[]>> = {
   [AREAS[3] as string]: ['a', 'b'],
 };
 
-const CONTENT = ['normal', 'stretch', 'start', 'end', 'center', 'space-between', 'space-around', 'space-evenly', 'safe center', 'flex-end'];
+const CONTENT = [
+  'normal',
+  'stretch',
+  'start',
+  'end',
+  'center',
+  'space-between',
+  'space-around',
+  'space-evenly',
+  'safe center',
+  'flex-end',
+];
 const SELF = ['normal', 'stretch', 'start', 'end', 'center', 'safe end', 'unsafe center'];
 
 /** A random page with lanes; the same seed, the same page. */
@@ -31,7 +42,18 @@ export function randomLanes(seed: number): Node {
   if (chance(0.1)) css.direction = 'rtl';
   const children = Array.from({ length: int(1, 14) }, (_, k): Node => {
     const own: Css = { height: `${int(10, 220)}px` };
-    if (chance(0.25)) own['grid-column'] = pick(['span 2', 'span 2', 'span 3', '1', '2', '1 / span 2', '-1', '1 / -1', '-2 / -1']);
+    if (chance(0.25))
+      own['grid-column'] = pick([
+        'span 2',
+        'span 2',
+        'span 3',
+        '1',
+        '2',
+        '1 / span 2',
+        '-1',
+        '1 / -1',
+        '-2 / -1',
+      ]);
     if (chance(0.12)) own.margin = pick(['6px', '0 10px', '4px 0 9px']);
     if (chance(0.15)) own.padding = pick(['8px', '4px 12px']);
     if (chance(0.12)) own.order = String(int(-1, 1));
@@ -40,11 +62,28 @@ export function randomLanes(seed: number): Node {
       delete own.height;
       own['aspect-ratio'] = pick(['1', '16 / 9', '3 / 4', '2 / 3']);
     }
-    const inner: Node = { tile: null, grid: false, css: { width: `${int(20, 150)}px`, height: '12px' }, under: [], children: [] };
-    return { tile: `t${k + 1}`, grid: false, css: own, under: [], children: chance(0.4) && own.height ? [inner] : [] };
+    const inner: Node = {
+      tile: null,
+      grid: false,
+      css: { width: `${int(20, 150)}px`, height: '12px' },
+      under: [],
+      children: [],
+    };
+    return {
+      tile: `t${k + 1}`,
+      grid: false,
+      css: own,
+      under: [],
+      children: chance(0.4) && own.height ? [inner] : [],
+    };
   });
   const under = chance(0.3)
-    ? [{ condition: `@media (max-width: ${int(400, 1000)}px)`, css: { 'grid-template-columns': lanesList(random) } }]
+    ? [
+        {
+          condition: `@media (max-width: ${int(400, 1000)}px)`,
+          css: { 'grid-template-columns': lanesList(random) },
+        },
+      ]
     : [];
   return { tile: null, grid: true, css, under, children };
 }
@@ -52,7 +91,13 @@ export function randomLanes(seed: number): Node {
 function lanesList({ chance, pick, int }: Random): string {
   if (chance(0.4)) return `repeat(${int(2, 6)}, ${pick(['1fr', 'minmax(0, 1fr)', '2fr', '90px', '20%'])})`;
   if (chance(0.6)) return `repeat(auto-fill, minmax(${int(90, 260)}px, 1fr))`;
-  return pick(['1fr 2fr 1fr', '200px 1fr', '100px repeat(2, 1fr) 15%', 'minmax(100px, 1fr) 1fr', '10rem 1fr 10rem']);
+  return pick([
+    '1fr 2fr 1fr',
+    '200px 1fr',
+    '100px repeat(2, 1fr) 15%',
+    'minmax(100px, 1fr) 1fr',
+    '10rem 1fr 10rem',
+  ]);
 }
 
 /** A random page with grids of every kind that the engine lays out; the same seed, the same page. */
@@ -78,7 +123,12 @@ export function randomPage(seed: number): Node {
         under: [
           ...page.under,
           ...(random.chance(0.6)
-            ? [{ condition: `@container (width < ${random.int(200, 900)}px)`, css: { 'grid-template-columns': trackList(random, false) } }]
+            ? [
+                {
+                  condition: `@container (width < ${random.int(200, 900)}px)`,
+                  css: { 'grid-template-columns': trackList(random, false) },
+                },
+              ]
             : []),
         ],
       },
@@ -97,17 +147,19 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (around && chance(0.2)) {
     css['grid-template-rows'] = 'subgrid';
     // Shares of a width that is itself being found come out differently in a subgrid of rows.
-    if (!css['grid-template-columns']?.startsWith('subgrid')) css['grid-template-columns'] = pick(['60px max-content', '40px auto', 'auto auto', 'auto']);
-  }
-  else if (chance(0.45) && !isSubgrid(css)) css['grid-template-rows'] = trackList(random, false);
+    if (!css['grid-template-columns']?.startsWith('subgrid'))
+      css['grid-template-columns'] = pick(['60px max-content', '40px auto', 'auto auto', 'auto']);
+  } else if (chance(0.45) && !isSubgrid(css)) css['grid-template-rows'] = trackList(random, false);
   if (chance(0.2)) {
     css['grid-template-areas'] = pick(AREAS);
     names = AREA_NAMES[css['grid-template-areas']] ?? [];
   }
-  if (chance(0.35)) css['grid-auto-rows'] = chance(0.3) ? `${repeated(random)} ${repeated(random)}` : repeated(random);
+  if (chance(0.35))
+    css['grid-auto-rows'] = chance(0.3) ? `${repeated(random)} ${repeated(random)}` : repeated(random);
   if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = repeated(random);
   if (chance(0.55)) css['grid-auto-flow'] = pick(['row', 'column', 'dense', 'row dense', 'column dense']);
-  if (chance(0.7)) css.gap = isSubgrid(css) ? `${int(0, 20)}px` : `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
+  if (chance(0.7))
+    css.gap = isSubgrid(css) ? `${int(0, 20)}px` : `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
   if (chance(0.3) && !isSubgrid(css)) css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
   if (chance(0.15)) css.border = `${int(1, 6)}px solid`;
   if (chance(0.3)) css['justify-content'] = pick(CONTENT);
@@ -122,7 +174,10 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   // How often a track of some share repeats while the width is being found, browsers say differently.
   const repeats = css['grid-template-columns']?.includes('auto-fi') ?? false;
   const sharedRepeat = repeats && css['grid-template-columns']?.includes('%');
-  if (chance(0.12) && !isSubgrid(css) && !sharedRepeat) css.width = pick(depth > 0 ? ['80%', '500px'] : ['80%', '500px', 'max-content', 'min-content', 'fit-content']);
+  if (chance(0.12) && !isSubgrid(css) && !sharedRepeat)
+    css.width = pick(
+      depth > 0 ? ['80%', '500px'] : ['80%', '500px', 'max-content', 'min-content', 'fit-content'],
+    );
   if (chance(0.1) && !sharedRepeat) css['max-width'] = repeats ? '600px' : pick(['600px', '90%']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
   if (chance(0.08) && !(around && isSubgrid(css))) css.direction = 'rtl';
@@ -130,7 +185,9 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (around) Object.assign(css, place(random, around, names));
   const count = int(1, depth === 0 ? 9 : 4);
   const children = Array.from({ length: count }, () =>
-    depth < 2 && chance(0.14) ? grid(random, nextTile, depth + 1, isSubgrid(css) ? null : css) : item(random, nextTile, css, names),
+    depth < 2 && chance(0.14)
+      ? grid(random, nextTile, depth + 1, isSubgrid(css) ? null : css)
+      : item(random, nextTile, css, names),
   );
   if (chance(0.12)) children.push(badge(random, nextTile, isSubgrid(css)));
   const under = chance(0.3)
@@ -141,7 +198,12 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
             `@media (width >= ${int(300, 1200)}px)`,
             `@media (${int(250, 500)}px <= width < ${int(600, 1300)}px)`,
           ]),
-          css: isSubgrid(css) ? {} : { 'grid-template-columns': trackList(random, chance(0.3) && !css['max-width'] && !css.width), ...(chance(0.5) ? { gap: gap(random) } : {}) },
+          css: isSubgrid(css)
+            ? {}
+            : {
+                'grid-template-columns': trackList(random, chance(0.3) && !css['max-width'] && !css.width),
+                ...(chance(0.5) ? { gap: gap(random) } : {}),
+              },
         },
       ]
     : [];
@@ -165,14 +227,22 @@ function item(random: Random, nextTile: () => string, container: Css, names: rea
   if (chance(0.12)) css.order = String(int(-2, 2));
   if (chance(0.12)) css.overflow = pick(['hidden', 'auto', 'clip']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
-  if (chance(0.06)) Object.assign(css, { position: 'relative', top: `${int(-10, 10)}px`, left: `${int(-10, 10)}px` });
+  if (chance(0.06))
+    Object.assign(css, { position: 'relative', top: `${int(-10, 10)}px`, left: `${int(-10, 10)}px` });
   if (chance(0.15) && !isSubgrid(container)) addRatio(random, css);
-  return { tile: nextTile(), grid: false, css, under: [], children: chance(0.7) ? content(random, nextTile) : [] };
+  return {
+    tile: nextTile(),
+    grid: false,
+    css,
+    under: [],
+    children: chance(0.7) ? content(random, nextTile) : [],
+  };
 }
 
 /** An aspect ratio; beside other sizes in the same box than one length, browsers go ways of their own. */
 function addRatio({ pick, chance, int }: Random, css: Css): void {
-  for (const property of ['overflow', 'min-width', 'max-width', 'min-height', 'max-height']) delete css[property];
+  for (const property of ['overflow', 'min-width', 'max-width', 'min-height', 'max-height'])
+    delete css[property];
   const kept = pick(['none', 'width', 'height']);
   delete css.width;
   delete css.height;
@@ -183,7 +253,13 @@ function addRatio({ pick, chance, int }: Random, css: Css): void {
 /** What is in a tile: boxes of fixed or shared sizes, in one or two levels. */
 function content(random: Random, nextTile: () => string): Node[] {
   const { chance, int, pick } = random;
-  const plain = (css: Css, children: Node[] = []): Node => ({ tile: chance(0.15) ? nextTile() : null, grid: false, css, under: [], children });
+  const plain = (css: Css, children: Node[] = []): Node => ({
+    tile: chance(0.15) ? nextTile() : null,
+    grid: false,
+    css,
+    under: [],
+    children,
+  });
   const leaf = () =>
     plain({
       width: pick([`${int(10, 180)}px`, `${int(10, 90)}px`, '100%', '50%', 'auto']),
@@ -192,7 +268,9 @@ function content(random: Random, nextTile: () => string): Node[] {
       ...(chance(0.1) ? { 'min-width': `${int(20, 120)}px` } : {}),
     });
   return Array.from({ length: int(1, 3) }, () =>
-    chance(0.15) ? plain({ padding: '5px', ...(chance(0.5) ? { border: '1px solid' } : {}) }, [leaf(), leaf()]) : leaf(),
+    chance(0.15)
+      ? plain({ padding: '5px', ...(chance(0.5) ? { border: '1px solid' } : {}) }, [leaf(), leaf()])
+      : leaf(),
   );
 }
 
@@ -208,7 +286,13 @@ function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node
   if (chance(0.4) && !inSubgrid) css['grid-row'] = pick(['1', '2 / 3', '1 / -1', 'auto']);
   if (chance(0.3)) css['justify-self'] = pick(['start', 'end', 'center']);
   if (chance(0.3)) css['align-self'] = pick(['start', 'end', 'center']);
-  const inner: Node = { tile: null, grid: false, css: { width: '20px', height: '15px' }, under: [], children: [] };
+  const inner: Node = {
+    tile: null,
+    grid: false,
+    css: { width: '20px', height: '15px' },
+    under: [],
+    children: [],
+  };
   return { tile: nextTile(), grid: false, css, under: [], children: [inner] };
 }
 
@@ -222,13 +306,31 @@ function place({ chance, pick, int }: Random, container: Css, names: readonly st
   if (names.length > 0 && chance(0.4)) return { 'grid-area': pick(names) };
   if (chance(0.45)) {
     css['grid-column'] = pick([
-      `span ${int(1, 4)}`, `span ${int(1, 2)}`, `${int(1, 5)}`, `${int(1, 4)} / span ${int(1, 3)}`, `${int(1, 3)} / ${int(2, 6)}`,
-      `-${int(1, 3)}`, '1 / -1', `-${int(1, 4)} / span 2`, `span 2 / ${int(1, 5)}`, 'line', 'line 2', 'span line', 'line / span 2', 'span 2 line / -1',
+      `span ${int(1, 4)}`,
+      `span ${int(1, 2)}`,
+      `${int(1, 5)}`,
+      `${int(1, 4)} / span ${int(1, 3)}`,
+      `${int(1, 3)} / ${int(2, 6)}`,
+      `-${int(1, 3)}`,
+      '1 / -1',
+      `-${int(1, 4)} / span 2`,
+      `span 2 / ${int(1, 5)}`,
+      'line',
+      'line 2',
+      'span line',
+      'line / span 2',
+      'span 2 line / -1',
     ]);
   }
   if (chance(0.35)) {
     css['grid-row'] = pick([
-      `span ${int(1, 3)}`, `span ${int(1, 2)}`, `${int(1, 4)}`, `${int(1, 3)} / span 2`, `-${int(1, 3)}`, '1 / -1', `${int(1, 3)} / ${int(1, 4)}`,
+      `span ${int(1, 3)}`,
+      `span ${int(1, 2)}`,
+      `${int(1, 4)}`,
+      `${int(1, 3)} / span 2`,
+      `-${int(1, 3)}`,
+      '1 / -1',
+      `${int(1, 3)} / ${int(1, 4)}`,
     ]);
   }
   return css;
@@ -237,13 +339,31 @@ function place({ chance, pick, int }: Random, container: Css, names: readonly st
 const isSubgrid = (css: Css) =>
   [css['grid-template-columns'], css['grid-template-rows']].some((value) => value?.startsWith('subgrid'));
 
-const size = ({ pick, int }: Random) => pick([`${int(10, 260)}px`, '50%', '100%', 'auto', 'min-content', 'max-content', 'fit-content', `calc(50% - ${int(1, 20)}px)`]);
+const size = ({ pick, int }: Random) =>
+  pick([
+    `${int(10, 260)}px`,
+    '50%',
+    '100%',
+    'auto',
+    'min-content',
+    'max-content',
+    'fit-content',
+    `calc(50% - ${int(1, 20)}px)`,
+  ]);
 
-const gap = ({ pick, int }: Random) => pick([`${int(0, 30)}px`, '1rem', '2%', '0', 'calc(1rem - 4px)', 'clamp(4px, 2vw, 24px)', 'min(3%, 20px)']);
+const gap = ({ pick, int }: Random) =>
+  pick([`${int(0, 30)}px`, '1rem', '2%', '0', 'calc(1rem - 4px)', 'clamp(4px, 2vw, 24px)', 'min(3%, 20px)']);
 
 function breadth({ pick, int, chance }: Random): string {
   if (chance(0.15)) return pick(['auto', 'min-content', 'max-content']);
-  return pick([`${int(20, 260)}px`, `${int(5, 40)}%`, `${int(2, 10)}rem`, `min(${int(50, 200)}px, 30%)`, `max(40px, ${int(5, 20)}%)`, `calc(${int(10, 30)}% - 10px)`]);
+  return pick([
+    `${int(20, 260)}px`,
+    `${int(5, 40)}%`,
+    `${int(2, 10)}rem`,
+    `min(${int(50, 200)}px, 30%)`,
+    `max(40px, ${int(5, 20)}%)`,
+    `calc(${int(10, 30)}% - 10px)`,
+  ]);
 }
 
 const flex = ({ pick }: Random) => pick(['1fr', '2fr', '1fr', '0.5fr', '0.3fr', '3fr', '0fr']);
@@ -269,8 +389,12 @@ function repeated(random: Random): string {
 function fixedTrack(random: Random): string {
   const { pick, int } = random;
   return pick([
-    `${int(50, 260)}px`, `minmax(${int(50, 260)}px, 1fr)`, `minmax(min(100%, ${int(80, 300)}px), 1fr)`, `minmax(${int(40, 90)}px, auto)`,
-    `max(${int(60, 160)}px, (100% - 3 * 16px) / 4)`, `minmax(max(${int(60, 200)}px, (100% - 2rem) / 3), 1fr)`,
+    `${int(50, 260)}px`,
+    `minmax(${int(50, 260)}px, 1fr)`,
+    `minmax(min(100%, ${int(80, 300)}px), 1fr)`,
+    `minmax(${int(40, 90)}px, auto)`,
+    `max(${int(60, 160)}px, (100% - 3 * 16px) / 4)`,
+    `minmax(max(${int(60, 200)}px, (100% - 2rem) / 3), 1fr)`,
   ]);
 }
 
@@ -286,10 +410,13 @@ function trackList(random: Random, automatic: boolean): string {
   };
   if (automatic) {
     if (chance(0.2)) some(() => fixedTrack(random).replace(/^minmax\(min.*$/, '80px'), 1);
-    parts.push(`repeat(${pick(['auto-fill', 'auto-fit'])}, ${fixedTrack(random)}${chance(0.15) ? ` ${int(20, 60)}px` : ''})`);
+    parts.push(
+      `repeat(${pick(['auto-fill', 'auto-fit'])}, ${fixedTrack(random)}${chance(0.15) ? ` ${int(20, 60)}px` : ''})`,
+    );
     if (chance(0.15)) parts.push(`${int(30, 90)}px`);
   } else {
-    if (chance(0.35)) parts.push(`repeat(${int(2, 5)}, ${repeated(random)}${chance(0.2) ? ` ${repeated(random)}` : ''})`);
+    if (chance(0.35))
+      parts.push(`repeat(${int(2, 5)}, ${repeated(random)}${chance(0.2) ? ` ${repeated(random)}` : ''})`);
     some(() => track(random), parts.length > 0 ? int(0, 2) : int(1, 5));
   }
   if (named && chance(0.5)) parts.push('[line]');

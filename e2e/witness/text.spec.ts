@@ -13,7 +13,13 @@ const WIDTHS = Array.from({ length: 40 }, (_, k) => 120 + k * 20);
 test.use({
   launchOptions: {
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--font-render-hinting=none'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--disable-background-networking',
+      '--font-render-hinting=none',
+    ],
   },
 });
 
@@ -43,7 +49,12 @@ function sample(random: Random): Sample {
   return {
     text,
     css: `font: ${weight} ${size}px/${lineHeight} "${family}"; letter-spacing: ${letterSpacing}px; overflow-wrap: ${overflowWrap}; text-wrap: ${balance ? 'balance' : 'wrap'}`,
-    run: { text, font: { families: [family], size, weight, italic: false }, lineHeight: size * lineHeight, letterSpacing },
+    run: {
+      text,
+      font: { families: [family], size, weight, italic: false },
+      lineHeight: size * lineHeight,
+      letterSpacing,
+    },
     style: { wraps: true, collapses: 'all', overflowWrap, wordBreak: 'normal' },
   };
 }
@@ -82,7 +93,10 @@ test('paragraphs in the fonts that ship break into as many lines as in the brows
     paragraphs.forEach((each, k) => {
       const theirs = heights[w]?.[k] ?? NaN;
       const ours = each.blockSizeAt(width);
-      if (Math.abs(theirs - ours) > 0.5) different.push(`${k} at ${width}: browser ${theirs}, core ${ours}: ${samples[k]?.css ?? ''}: ${samples[k]?.text ?? ''}`);
+      if (Math.abs(theirs - ours) > 0.5)
+        different.push(
+          `${k} at ${width}: browser ${theirs}, core ${ours}: ${samples[k]?.css ?? ''}: ${samples[k]?.text ?? ''}`,
+        );
     });
   });
   const all = PARAGRAPHS * WIDTHS.length;

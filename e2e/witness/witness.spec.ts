@@ -3,7 +3,16 @@ import { readFile, readdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { writeHtml, type Node } from './pageModel';
 import { randomLanes, randomPage } from './randomPage';
-import { browserBoxes, compare, coreBoxes, differences, NO_WORDS, prepareFrame, shrink, type Difference } from './witness';
+import {
+  browserBoxes,
+  compare,
+  coreBoxes,
+  differences,
+  NO_WORDS,
+  prepareFrame,
+  shrink,
+  type Difference,
+} from './witness';
 
 /** How many pages, and from which seed; `npm run witness` asks for many more. */
 const PAGES = Number(process.env.WITNESS_PAGES ?? 520);
@@ -38,7 +47,11 @@ test.use({
 test.describe.configure({ mode: 'parallel' });
 
 /** Lays random pages out in both, and keeps the smallest page of each seed that comes out differently. */
-async function witness(page: Page, make: (seed: number) => Node, seeds: readonly number[]): Promise<string[]> {
+async function witness(
+  page: Page,
+  make: (seed: number) => Node,
+  seeds: readonly number[],
+): Promise<string[]> {
   const failed: string[] = [];
   for (let from = 0; from < seeds.length; from += AT_ONCE) {
     const some = seeds.slice(from, from + AT_ONCE);
@@ -59,7 +72,10 @@ async function witness(page: Page, make: (seed: number) => Node, seeds: readonly
 const describe = (found: readonly Difference[]) =>
   found
     .slice(0, 2)
-    .map(({ width, tile, browser, core }) => `${tile} at ${width}: browser ${browser?.join(' ') ?? 'none'}, core ${core?.join(' ') ?? 'none'}`)
+    .map(
+      ({ width, tile, browser, core }) =>
+        `${tile} at ${width}: browser ${browser?.join(' ') ?? 'none'}, core ${core?.join(' ') ?? 'none'}`,
+    )
     .join('; ');
 
 const range = (count: number) => Array.from({ length: count }, (_, k) => SEED + k);
@@ -68,7 +84,13 @@ const range = (count: number) => Array.from({ length: count }, (_, k) => SEED + 
 for (const part of [0, 1]) {
   test(`random grids lie as the browser lays them, part ${part + 1}`, async ({ page }) => {
     test.setTimeout(60_000 + PAGES * 400);
-    expect(await witness(page, randomPage, range(PAGES).filter((seed) => seed % 2 === part))).toEqual([]);
+    expect(
+      await witness(
+        page,
+        randomPage,
+        range(PAGES).filter((seed) => seed % 2 === part),
+      ),
+    ).toEqual([]);
   });
 }
 

@@ -16,7 +16,11 @@ export async function prepareFrame(page: Page): Promise<void> {
 }
 
 /** What the browser makes of some pages at some widths: one list of boxes a page, one entry a width. */
-export function browserBoxes(page: Page, pages: readonly string[], widths: readonly number[]): Promise<Boxes[][]> {
+export function browserBoxes(
+  page: Page,
+  pages: readonly string[],
+  widths: readonly number[],
+): Promise<Boxes[][]> {
   return page.evaluate(
     async ({ pages, widths }) => {
       const frame = document.querySelector('iframe') as HTMLIFrameElement;
@@ -32,7 +36,7 @@ export function browserBoxes(page: Page, pages: readonly string[], widths: reado
             // Laid out from nothing: sizes kept from another width would come out otherwise now and then.
             inner.documentElement.style.display = 'none';
             frame.width = String(width);
-            void inner.documentElement.offsetHeight;
+            inner.documentElement.getBoundingClientRect();
             inner.documentElement.style.display = '';
             const boxes: Record<string, [number, number, number, number]> = {};
             for (const tile of inner.querySelectorAll<HTMLElement>('[data-tile]')) {
@@ -55,7 +59,10 @@ export function coreBoxes(html: string, widths: readonly number[], options: Page
   const page = readPage(html);
   return widths.map((width) =>
     Object.fromEntries(
-      layoutPage(page, width, options).tiles.map((tile) => [tile.id, [tile.x, tile.y, tile.inlineSize, tile.blockSize]]),
+      layoutPage(page, width, options).tiles.map((tile) => [
+        tile.id,
+        [tile.x, tile.y, tile.inlineSize, tile.blockSize],
+      ]),
     ),
   );
 }
@@ -67,7 +74,11 @@ export interface Difference {
   readonly core: readonly number[] | undefined;
 }
 
-export function differences(browser: readonly Boxes[], core: readonly Boxes[], widths: readonly number[]): Difference[] {
+export function differences(
+  browser: readonly Boxes[],
+  core: readonly Boxes[],
+  widths: readonly number[],
+): Difference[] {
   const found: Difference[] = [];
   widths.forEach((width, k) => {
     const [inBrowser, inCore] = [browser[k] ?? {}, core[k] ?? {}];
@@ -80,15 +91,25 @@ export function differences(browser: readonly Boxes[], core: readonly Boxes[], w
   return found;
 }
 
-export async function compare(page: Page, html: string, widths: readonly number[], options: PageLayoutOptions): Promise<Difference[]> {
+export async function compare(
+  page: Page,
+  html: string,
+  widths: readonly number[],
+  options: PageLayoutOptions,
+): Promise<Difference[]> {
   const [browser = []] = await browserBoxes(page, [html], widths);
   return differences(browser, coreBoxes(html, widths, options), widths);
 }
 
 /** Takes a failing page apart until nothing can be left out without it passing. */
-export async function shrink(page: Page, root: Node, widths: readonly number[], options: PageLayoutOptions): Promise<Node> {
+export async function shrink(
+  page: Page,
+  root: Node,
+  widths: readonly number[],
+  options: PageLayoutOptions,
+): Promise<Node> {
   let smallest = root;
-  for (let improved = true; improved; ) {
+  for (let improved = true; improved;) {
     improved = false;
     for (const candidate of smaller(smallest)) {
       const found = await compare(page, writeHtml(candidate), widths, options).catch(() => []);

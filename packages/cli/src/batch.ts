@@ -12,7 +12,10 @@ interface Case {
  * `{"page", "results": {"360": {"tiles": […]}}}` or `{"page", "error"}` out. A case that fails does
  * not end the run.
  */
-export async function layoutBatch(input: NodeJS.ReadableStream, print: (text: string) => void): Promise<void> {
+export async function layoutBatch(
+  input: NodeJS.ReadableStream,
+  print: (text: string) => void,
+): Promise<void> {
   for await (const line of createInterface({ input })) {
     if (line.trim() === '') continue;
     let page = '';
@@ -32,8 +35,12 @@ const resultsOf = (widths: LayoutReport['widths']) =>
 
 function readCase(line: string): Case {
   const { page, widths } = JSON.parse(line) as Partial<Case>;
-  if (typeof page !== 'string') throw new Error('A case names its page: {"page": "file.html", "widths": [360]}.');
-  if (!Array.isArray(widths) || !widths.every((width) => typeof width === 'number' && Number.isFinite(width) && width > 0)) {
+  if (typeof page !== 'string')
+    throw new Error('A case names its page: {"page": "file.html", "widths": [360]}.');
+  if (
+    !Array.isArray(widths) ||
+    !widths.every((width) => typeof width === 'number' && Number.isFinite(width) && width > 0)
+  ) {
     throw new Error('A case lists its widths in px: {"page": "file.html", "widths": [360]}.');
   }
   return { page, widths };

@@ -45,7 +45,7 @@ export async function fontMeasurer(): Promise<TextMeasurer> {
   };
   const atWeight = (file: FontFile, weight: number): FontFile => {
     let weights = varied.get(file);
-    if (!weights) varied.set(file, (weights = new Map()));
+    if (!weights) varied.set(file, (weights = new Map<number, FontFile>()));
     let font = weights.get(weight);
     if (!font) {
       const axis = file.variationAxes.wght;

@@ -1,4 +1,10 @@
-import { layoutPage, readPage, type SourcePage, type PageLayoutOptions, type TextMeasurer } from '@noria/core';
+import {
+  layoutPage,
+  readPage,
+  type SourcePage,
+  type PageLayoutOptions,
+  type TextMeasurer,
+} from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
@@ -38,7 +44,13 @@ export async function pageReport(file: string, widths: readonly number[]): Promi
         width,
         inlineSize,
         blockSize,
-        tiles: tiles.map((tile) => ({ id: tile.id, x: tile.x, y: tile.y, w: tile.inlineSize, h: tile.blockSize })),
+        tiles: tiles.map((tile) => ({
+          id: tile.id,
+          x: tile.x,
+          y: tile.y,
+          w: tile.inlineSize,
+          h: tile.blockSize,
+        })),
       };
     }),
   };
@@ -54,14 +66,21 @@ function readLocal(folder: string, href: string): string | null {
   }
 }
 
-async function pictureSizes(page: SourcePage, html: string, folder: string): Promise<PageLayoutOptions['pictureSize']> {
+async function pictureSizes(
+  page: SourcePage,
+  html: string,
+  folder: string,
+): Promise<PageLayoutOptions['pictureSize']> {
   const sizes = new Map<string, { inlineSize: number; blockSize: number }>();
   for (const [, address = ''] of html.matchAll(/<img[^>]*?\ssrc=["']?([^"'\s>]+)/gi)) {
     if (sizes.has(address)) continue;
     const data = /^data:[^,]*?(;base64)?,(.*)$/s.exec(address);
     if (!data && /^[a-z][a-z\d+.-]*:|^\/\//i.test(address)) continue;
     const source = data
-      ? Buffer.from(data[1] ? (data[2] ?? '') : decodeURIComponent(data[2] ?? ''), data[1] ? 'base64' : 'utf8')
+      ? Buffer.from(
+          data[1] ? (data[2] ?? '') : decodeURIComponent(data[2] ?? ''),
+          data[1] ? 'base64' : 'utf8',
+        )
       : join(folder, decodeURIComponent(address.replace(/[?#].*$/, '')));
     try {
       const { width, height } = await sharp(source).metadata();

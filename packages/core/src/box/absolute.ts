@@ -61,11 +61,18 @@ function placeOne(
   const align = style.alignSelf ?? { at: 'normal', safe: false };
   const inlineRoom = Math.max(
     0,
-    (left === null && right === null ? at.inlineSize : area.inlineSize) - (left ?? 0) - (right ?? 0) - inlineSum(margin),
+    (left === null && right === null ? at.inlineSize : area.inlineSize) -
+      (left ?? 0) -
+      (right ?? 0) -
+      inlineSum(margin),
   );
   const stretchesInline = left !== null && right !== null && isStretch(justify) && box.natural === null;
   let inlineSize = NaN;
-  if (style.inlineSize === 'auto' && stretchesInline && !(style.aspectRatio !== null && hasBlock(box, area))) {
+  if (
+    style.inlineSize === 'auto' &&
+    stretchesInline &&
+    !(style.aspectRatio !== null && hasBlock(box, area))
+  ) {
     inlineSize = inlineRoom;
   } else if (style.inlineSize === 'auto' && box.natural === null && style.aspectRatio === null) {
     const frame = inlineSum(frameOf(style, area.inlineSize));
@@ -74,7 +81,12 @@ function placeOne(
   }
   const blockRoom = area.blockSize - (top ?? 0) - (bottom ?? 0) - margin[0] - margin[2];
   const stretchesBlock =
-    style.blockSize === 'auto' && top !== null && bottom !== null && isStretch(align) && box.natural === null && style.aspectRatio === null;
+    style.blockSize === 'auto' &&
+    top !== null &&
+    bottom !== null &&
+    isStretch(align) &&
+    box.natural === null &&
+    style.aspectRatio === null;
   const space: Space = {
     inline: area.inlineSize,
     block: area.blockSize,
@@ -85,7 +97,17 @@ function placeOne(
   const x =
     left === null && right === null
       ? at.x + margin[3] + shift(at.inlineSize - inlineSum(margin) - fragment.inlineSize, staticJustify, rtl)
-      : position(area.x, area.inlineSize, left, right, margin[3], margin[1], fragment.inlineSize, justify, containerRtl);
+      : position(
+          area.x,
+          area.inlineSize,
+          left,
+          right,
+          margin[3],
+          margin[1],
+          fragment.inlineSize,
+          justify,
+          containerRtl,
+        );
   const y =
     top === null && bottom === null
       ? at.y + margin[0] + shift(at.blockSize - margin[0] - margin[2] - fragment.blockSize, staticAlign)

@@ -71,7 +71,10 @@ function collapsesAt({ style, text, natural }: Box, side: Side): boolean {
   if (style.display !== 'block' || style.scrolls || style.containsInlineSize || text || natural) return false;
   const k = side === 'start' ? 0 : 2;
   if (style.padding[k] !== 0 || style.border[k] !== 0) return false;
-  return side === 'start' || (style.blockSize === 'auto' && style.minBlockSize === 'auto' && style.aspectRatio === null);
+  return (
+    side === 'start' ||
+    (style.blockSize === 'auto' && style.minBlockSize === 'auto' && style.aspectRatio === null)
+  );
 }
 
 /** The margins that adjoin on one side of a block: its own, and those of boxes in it that reach its edge. */
@@ -91,7 +94,9 @@ function marginsAt(box: Box, side: Side, inline: number): number[] {
 /** A block that takes no height, so that margins reach through it. */
 function isEmpty(box: Box): boolean {
   const { blockSize } = box.style;
-  return collapsesAt(box, 'start') && collapsesAt(box, 'end') && blockSize === 'auto' && inFlow(box).every(isEmpty);
+  return (
+    collapsesAt(box, 'start') && collapsesAt(box, 'end') && blockSize === 'auto' && inFlow(box).every(isEmpty)
+  );
 }
 
 function autoShift({ style: { margin } }: Box, free: number, direction: 'ltr' | 'rtl'): number {

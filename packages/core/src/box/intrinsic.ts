@@ -57,10 +57,17 @@ export function borderBoxContribution(box: Box, constraint: Constraint, basis: n
   } else if (isReplaced(box) && constraint === 'min-content' && isCyclic(style.inlineSize, basis)) {
     size = inlineFrame;
   } else {
-    const kept = style.inlineSize === 'min-content' || style.inlineSize === 'max-content' ? style.inlineSize : constraint;
-    size = Math.max(leastTransferred(box, NaN, inlineFrame, blockSum(frame)), inlineFrame + contentInlineSize(box, kept));
+    const kept =
+      style.inlineSize === 'min-content' || style.inlineSize === 'max-content'
+        ? style.inlineSize
+        : constraint;
+    size = Math.max(
+      leastTransferred(box, NaN, inlineFrame, blockSum(frame)),
+      inlineFrame + contentInlineSize(box, kept),
+    );
   }
-  if (isReplaced(box) && constraint === 'min-content' && isCyclic(style.maxInlineSize, basis)) size = inlineFrame;
+  if (isReplaced(box) && constraint === 'min-content' && isCyclic(style.maxInlineSize, basis))
+    size = inlineFrame;
   return clampInline(box, size, basis);
 }
 
@@ -105,7 +112,12 @@ export function inlineFromAspect(box: Box, block: number, inlineFrame: number, b
   const size = fromAspect(style, { block }, inlineFrame, blockFrame);
   if (style.minInlineSize !== 'auto' || style.scrolls || isReplaced(box)) return size;
   const content = inlineFrame + contentInlineSize(box, 'min-content');
-  return Math.max(size, isDefinite(style.maxInlineSize, NaN) ? Math.min(content, borderBoxSize(style, style.maxInlineSize, NaN, inlineFrame)) : content);
+  return Math.max(
+    size,
+    isDefinite(style.maxInlineSize, NaN)
+      ? Math.min(content, borderBoxSize(style, style.maxInlineSize, NaN, inlineFrame))
+      : content,
+  );
 }
 
 /**
@@ -122,13 +134,23 @@ export function holdTransferred(
   const { style } = box;
   if (style.aspectRatio === null) return size;
   const most = isDefinite(style.maxBlockSize, blockBasis)
-    ? fromAspect(style, { block: borderBoxSize(style, style.maxBlockSize, blockBasis, blockFrame) }, inlineFrame, blockFrame)
+    ? fromAspect(
+        style,
+        { block: borderBoxSize(style, style.maxBlockSize, blockBasis, blockFrame) },
+        inlineFrame,
+        blockFrame,
+      )
     : Infinity;
   return Math.max(leastTransferred(box, blockBasis, inlineFrame, blockFrame), Math.min(size, most));
 }
 
 /** The width that the least height makes by the aspect ratio; not even an empty box is lower than its frame. */
-function leastTransferred({ style }: Box, blockBasis: number, inlineFrame: number, blockFrame: number): number {
+function leastTransferred(
+  { style }: Box,
+  blockBasis: number,
+  inlineFrame: number,
+  blockFrame: number,
+): number {
   if (style.aspectRatio === null) return 0;
   const least = isDefinite(style.minBlockSize, blockBasis)
     ? borderBoxSize(style, style.minBlockSize, blockBasis, blockFrame)

@@ -49,7 +49,8 @@ export function layoutBox(box: Box, space: Space): LaidOut {
   }
   blockSize = Math.max(blockSize, blockSum(frame));
   const fragment: Fragment = { box, x: 0, y: 0, inlineSize, blockSize, children: filled.children };
-  if (filled.pending.length === 0 || style.position === 'static') return { fragment, pending: filled.pending };
+  if (filled.pending.length === 0 || style.position === 'static')
+    return { fragment, pending: filled.pending };
   placeAbsolute(fragment, filled.children, filled.pending, filled.areaOf, layoutBox);
   return { fragment, pending: [] };
 }
@@ -122,7 +123,8 @@ function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-conte
   }
   const keyword = typeof style.inlineSize === 'string' ? style.inlineSize : 'auto';
   if (keyword === 'stretch') return say(available);
-  if (!Number.isNaN(transferred)) return say(holdTransferred(box, transferred, space.block, inlineFrame, blockFrame));
+  if (!Number.isNaN(transferred))
+    return say(holdTransferred(box, transferred, space.block, inlineFrame, blockFrame));
   const content = style.display === 'grid' ? space.blockSize - blockFrame : NaN;
   const hug = (constraint: Constraint) => inlineFrame + contentInlineSize(box, constraint, content);
   if (keyword === 'min-content' || keyword === 'max-content') return say(hug(keyword));

@@ -40,7 +40,12 @@ export interface AreaMap {
   readonly rows: number;
   readonly areas: ReadonlyMap<
     string,
-    { readonly rowStart: number; readonly rowEnd: number; readonly columnStart: number; readonly columnEnd: number }
+    {
+      readonly rowStart: number;
+      readonly rowEnd: number;
+      readonly columnStart: number;
+      readonly columnEnd: number;
+    }
   >;
 }
 
@@ -52,8 +57,7 @@ export type GridLine =
   | { readonly kind: 'name'; readonly name: string };
 
 export type ContentAlignment =
-  | 'normal' | 'stretch' | 'start' | 'end' | 'center'
-  | 'space-between' | 'space-around' | 'space-evenly';
+  'normal' | 'stretch' | 'start' | 'end' | 'center' | 'space-between' | 'space-around' | 'space-evenly';
 
 export type SelfAlignment = 'normal' | 'stretch' | 'start' | 'end' | 'center';
 

@@ -37,9 +37,17 @@ function unitSize(unit: string, units: Units): number | null {
     case 'ch':
     case 'ex':
       return units.em / 2;
-    case 'vw': case 'svw': case 'lvw': case 'dvw': case 'vi':
+    case 'vw':
+    case 'svw':
+    case 'lvw':
+    case 'dvw':
+    case 'vi':
       return units.vw;
-    case 'vh': case 'svh': case 'lvh': case 'dvh': case 'vb':
+    case 'vh':
+    case 'svh':
+    case 'lvh':
+    case 'dvh':
+    case 'vb':
       return units.vh;
     case 'vmin':
       return Math.min(units.vw, units.vh);
@@ -48,7 +56,8 @@ function unitSize(unit: string, units: Units): number | null {
     case 'cqw':
     case 'cqi':
       return units.cqw;
-    case 'cqh': case 'cqb':
+    case 'cqh':
+    case 'cqb':
       return units.vh;
     case 'cqmin':
       return Math.min(units.cqw, units.vh);
@@ -109,7 +118,8 @@ function parseFunction(name: string, children: readonly CssNode[], units: Units)
   if (terms.length === 0 || terms.some((term) => term === null)) return null;
   if (terms.every((term): term is { number: number } => term !== null && 'number' in term)) {
     const numbers = terms.map(({ number }) => number);
-    if (name === 'clamp') return { number: Math.max(numbers[0] ?? NaN, Math.min(numbers[1] ?? NaN, numbers[2] ?? NaN)) };
+    if (name === 'clamp')
+      return { number: Math.max(numbers[0] ?? NaN, Math.min(numbers[1] ?? NaN, numbers[2] ?? NaN)) };
     return { number: name === 'min' ? Math.min(...numbers) : Math.max(...numbers) };
   }
   const lengths = terms.map((term) => (term && 'length' in term ? term.length : null));
@@ -122,7 +132,7 @@ function parseFunction(name: string, children: readonly CssNode[], units: Units)
 }
 
 function fold(name: 'min' | 'max', parts: readonly Length[]): Length {
-  if (parts.every((part) => typeof part === 'number')) return Math[name](...(parts));
+  if (parts.every((part) => typeof part === 'number')) return Math[name](...parts);
   return { of: name, parts };
 }
 

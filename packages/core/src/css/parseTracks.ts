@@ -15,7 +15,7 @@ export function parseTemplate(nodes: readonly CssNode[], units: Units): Template
     return parts && { kind: 'subgrid', parts };
   }
   const parts = parseParts(nodes, units, false);
-  if (!parts || !parts.some(({ kind }) => kind !== 'names')) return null;
+  if (!parts?.some(({ kind }) => kind !== 'names')) return null;
   const automatic = parts.filter((part) => part.kind === 'repeat' && typeof part.count !== 'number');
   return automatic.length > 1 ? null : { kind: 'tracks', parts };
 }
@@ -32,7 +32,10 @@ function parseParts(nodes: readonly CssNode[], units: Units, inRepeat: boolean):
 
 function parsePart(node: CssNode, units: Units, inRepeat: boolean): TrackListPart | null {
   if (node.type === 'Brackets') {
-    return { kind: 'names', names: node.children.toArray().flatMap((name) => (name.type === 'Identifier' ? [name.name] : [])) };
+    return {
+      kind: 'names',
+      names: node.children.toArray().flatMap((name) => (name.type === 'Identifier' ? [name.name] : [])),
+    };
   }
   if (node.type === 'Function' && node.name.toLowerCase() === 'repeat') {
     return inRepeat ? null : parseRepeat(node.children.toArray(), units);
@@ -88,7 +91,10 @@ export function parseAreas(rows: readonly string[]): AreaMap | null {
   const cells = rows.map((row) => row.trim().split(/\s+/));
   const columns = cells[0]?.length ?? 0;
   if (cells.some((row) => row.length !== columns || row[0] === '')) return null;
-  const areas = new Map<string, { rowStart: number; rowEnd: number; columnStart: number; columnEnd: number }>();
+  const areas = new Map<
+    string,
+    { rowStart: number; rowEnd: number; columnStart: number; columnEnd: number }
+  >();
   cells.forEach((row, r) => {
     row.forEach((name, c) => {
       if (/^\.+$/.test(name)) return;

@@ -38,8 +38,17 @@ export interface FanLayout {
  *
  * @throws RangeError when a count or size makes no sense
  */
-export function layoutFan({ count, axis, size, cardSize, cardCrossSize, mostStrip, open }: FanOptions): FanLayout {
-  if (!Number.isInteger(count) || count < 1) throw new RangeError(`A fan has one card or more; this is ${String(count)}.`);
+export function layoutFan({
+  count,
+  axis,
+  size,
+  cardSize,
+  cardCrossSize,
+  mostStrip,
+  open,
+}: FanOptions): FanLayout {
+  if (!Number.isInteger(count) || count < 1)
+    throw new RangeError(`A fan has one card or more; this is ${String(count)}.`);
   for (const [name, value] of Object.entries({ size, cardSize, cardCrossSize })) {
     if (!(value > 0)) throw new RangeError(`${name} is a number of px above 0; this is ${String(value)}.`);
   }

@@ -30,7 +30,9 @@ export function distribute(tracks: AxisTracks, items: readonly AxisItem[], step:
     for (const k of affected) touched[k] = 1;
     const space = extraSpace(tracks, item, step);
     if (space <= 0) continue;
-    const increase = step.byFactor ? shareByFactor(tracks, affected, space) : share(tracks, affected, space, step);
+    const increase = step.byFactor
+      ? shareByFactor(tracks, affected, space)
+      : share(tracks, affected, space, step);
     affected.forEach((k, i) => {
       planned[k] = Math.max(planned[k] as number, increase[i] as number);
     });
@@ -72,7 +74,7 @@ function share(tracks: AxisTracks, affected: readonly number[], space: number, s
     return 0;
   });
   const increase = new Array<number>(affected.length).fill(0);
-  let left = fill(increase, room, space);
+  const left = fill(increase, room, space);
   if (left <= 1e-9) return increase;
   const beyond = affected.map((k) => step.beyond(k) && maxKind[k] !== FLEX);
   const some = beyond.some(Boolean);
@@ -83,7 +85,7 @@ function share(tracks: AxisTracks, affected: readonly number[], space: number, s
     const current = limit[k] === Infinity ? (base[k] as number) : (limit[k] as number);
     return Math.max(0, (fitLimit[k] as number) - current - (increase[i] as number));
   });
-  left = fill(increase, open, left);
+  fill(increase, open, left);
   return increase;
 }
 

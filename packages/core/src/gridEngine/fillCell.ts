@@ -27,9 +27,13 @@ export function fillCell(
     : itemBlockSize(box, space, align, fillsInline);
   const inlineSize = box.inherited?.column
     ? Math.max(0, area.inlineSize - inlineSum(resolveSides(style.margin, area.inlineSize)))
-    : itemInlineSize(box, { ...space, blockSize, yields: !Number.isNaN(blockSize) && align.at !== 'stretch' }, justify);
+    : itemInlineSize(
+        box,
+        { ...space, blockSize, yields: !Number.isNaN(blockSize) && align.at !== 'stretch' },
+        justify,
+      );
   // A stretch that was not asked for gives way to the height that the aspect ratio makes of the width.
-  const keeps = box.inherited?.row || style.aspectRatio === null || align.at === 'stretch';
+  const keeps = Boolean(box.inherited?.row) || style.aspectRatio === null || align.at === 'stretch';
   const laid = layoutBox(box, { ...space, inlineSize, blockSize: keeps ? blockSize : NaN });
   const { fragment } = laid;
   const margin = resolveSides(style.margin, area.inlineSize);

@@ -1,4 +1,10 @@
-import { clampBlock, clampInline, contentInlineSize, inlineContribution, inlineFromAspect } from '../box/intrinsic.js';
+import {
+  clampBlock,
+  clampInline,
+  contentInlineSize,
+  inlineContribution,
+  inlineFromAspect,
+} from '../box/intrinsic.js';
 import type { Constraint } from '../box/displays.js';
 import { fitInlineSize, layoutBox, stretchInlineSize } from '../box/layoutBox.js';
 import {
@@ -22,7 +28,9 @@ import type { Aligned, BoxStyle, SelfAlignment } from '../box/style.js';
  */
 export function columnItem(box: Box, start: number, span: number, gap: number, blockSize = NaN): AxisItem {
   const contribution = (constraint: Constraint) => () =>
-    Number.isNaN(blockSize) ? inlineContribution(box, constraint, NaN) : transferredContribution(box, constraint, blockSize);
+    Number.isNaN(blockSize)
+      ? inlineContribution(box, constraint, NaN)
+      : transferredContribution(box, constraint, blockSize);
   const minContent = lazily(contribution('min-content'));
   const maxContent = lazily(contribution('max-content'));
   return {
@@ -36,7 +44,8 @@ export function columnItem(box: Box, start: number, span: number, gap: number, b
       const frame = inlineSum(frameOf(style, NaN));
       const margin = inlineSum(resolveSides(style.margin, NaN)) + extra;
       const bound = style.minInlineSize;
-      if (bound === 'min-content' || bound === 'max-content') return frame + contentInlineSize(box, bound) + margin;
+      if (bound === 'min-content' || bound === 'max-content')
+        return frame + contentInlineSize(box, bound) + margin;
       if (bound !== 'auto') {
         const least = isDefinite(bound, NaN) ? borderBoxSize(style, bound, NaN, frame) : frame;
         return least + margin;
@@ -90,7 +99,8 @@ export function transfersBlockSize(item: Box, container: BoxStyle): boolean {
     const inner =
       style.display === 'grid' &&
       style.rows.kind !== 'subgrid' &&
-      style.columns.kind !== 'subgrid' && children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
+      style.columns.kind !== 'subgrid' &&
+      children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
     if (!inner) return false;
   }
   if (typeof style.blockSize === 'object') return true;
@@ -150,12 +160,10 @@ function outerBlockSize(box: Box, area: number, container: BoxStyle): number {
   return Math.max(0, layoutBox(box, { ...space, inlineSize }).fragment.blockSize + blockSum(margin));
 }
 
-const NORMAL: Aligned<'normal'> = { at: 'normal', safe: false };
-
 export const justifyOf = (style: BoxStyle, container: BoxStyle): Aligned<SelfAlignment> =>
-  style.justifySelf ?? container.justifyItems ?? NORMAL;
+  style.justifySelf ?? container.justifyItems;
 export const alignOf = (style: BoxStyle, container: BoxStyle): Aligned<SelfAlignment> =>
-  style.alignSelf ?? container.alignItems ?? NORMAL;
+  style.alignSelf ?? container.alignItems;
 
 /** The inline size of an item in its area (CSS Grid 2, section 6.2); border box. */
 export function itemInlineSize(box: Box, space: Space, { at }: Aligned<SelfAlignment>): number {
@@ -171,7 +179,12 @@ export function itemInlineSize(box: Box, space: Space, { at }: Aligned<SelfAlign
 }
 
 /** The block size that an item's area gives it, border box; NaN where it keeps its own. */
-export function itemBlockSize(box: Box, space: Space, { at }: Aligned<SelfAlignment>, inlineStretched: boolean): number {
+export function itemBlockSize(
+  box: Box,
+  space: Space,
+  { at }: Aligned<SelfAlignment>,
+  inlineStretched: boolean,
+): number {
   const { style } = box;
   if (style.blockSize !== 'auto' && style.blockSize !== 'stretch') return NaN;
   if (style.margin[0] === 'auto' || style.margin[2] === 'auto') return NaN;

@@ -83,7 +83,7 @@ export function resolveWish(start: GridLine, end: GridLine, lines: NamedLines): 
   if (from !== null) return spanFrom(from, last, 1, lines);
   if (to !== null) return spanFrom(to, start, -1, lines);
   const spanning = start.kind === 'span' ? start : last.kind === 'span' ? last : null;
-  const span = spanning && spanning.name === null ? Math.min(spanning.count, MOST_LINES) : 1;
+  const span = spanning?.name === null ? Math.min(spanning.count, MOST_LINES) : 1;
   return { start: null, span };
 }
 
@@ -115,7 +115,8 @@ function nthNamed(name: string, n: number, { byName, explicit }: NamedLines): nu
 function spanFrom(line: number, other: GridLine, direction: 1 | -1, lines: NamedLines): AxisWish {
   const count = other.kind === 'span' ? Math.min(other.count, MOST_LINES) : 1;
   let edge = line + direction * count;
-  if (other.kind === 'span' && other.name !== null) edge = spanToName(line, other.name, count, direction, lines);
+  if (other.kind === 'span' && other.name !== null)
+    edge = spanToName(line, other.name, count, direction, lines);
   return direction > 0 ? { start: line, span: edge - line } : { start: edge, span: line - edge };
 }
 

@@ -9,8 +9,7 @@ export interface Occupancy {
 }
 
 /** @param tracks number of tracks across the flow, at least 1 */
-export const createOccupancy = (tracks: number): Occupancy =>
-  tracks <= 31 ? narrow(tracks) : wide(tracks);
+export const createOccupancy = (tracks: number): Occupancy => (tracks <= 31 ? narrow(tracks) : wide(tracks));
 
 /** A line of cells as the bits of one number. */
 function narrow(tracks: number): Occupancy {

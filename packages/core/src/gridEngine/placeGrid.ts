@@ -80,7 +80,15 @@ function place(box: Box, repeats: { readonly column: number; readonly row: numbe
     items,
     plain: Uint8Array.from(items, (item) => (isPlain(item, style) ? 1 : 0)),
     placement: bounded,
-    columns: plan(explicitColumns, style.autoColumns, bounded.columns, columnsBefore, columnLines, columnStart, columnSpan),
+    columns: plan(
+      explicitColumns,
+      style.autoColumns,
+      bounded.columns,
+      columnsBefore,
+      columnLines,
+      columnStart,
+      columnSpan,
+    ),
     rows: plan(explicitRows, style.autoRows, bounded.rows, rowsBefore, rowLines, rowStart, rowSpan),
   };
 }
@@ -144,7 +152,8 @@ function plan(
   const length = pattern.length;
   const sizings: TrackSizing[] = [];
   // Before the explicit tracks the pattern runs backwards from them.
-  for (let k = 0; k < before; k++) sizings.push(pattern[(length - ((before - k) % length)) % length] as TrackSizing);
+  for (let k = 0; k < before; k++)
+    sizings.push(pattern[(length - ((before - k) % length)) % length] as TrackSizing);
   sizings.push(...explicit.sizings);
   if (sizings.length > count) sizings.length = count;
   for (let k = 0; sizings.length < count; k++) sizings.push(pattern[k % length] as TrackSizing);

@@ -138,8 +138,10 @@ export function placeItems(wishes: readonly PlacementWish[], options: PlacementO
   for (let k = 0; k < count; k++) {
     if (flowWish(k).start !== null) continue;
     const cross = crossWish(k).start;
-    const held = cross === null ? -1 : bound === null ? cross + crossBefore : Math.max(0, Math.min(cross, bound - 1));
-    const span = bound !== null && held >= 0 ? Math.min(crossSpan[k] as number, bound - held) : (crossSpan[k] as number);
+    const held =
+      cross === null ? -1 : bound === null ? cross + crossBefore : Math.max(0, Math.min(cross, bound - 1));
+    const span =
+      bound !== null && held >= 0 ? Math.min(crossSpan[k] as number, bound - held) : (crossSpan[k] as number);
     const [at, line] = find(held, span, flowSpan[k] as number);
     settle(k, at, line);
   }
@@ -188,7 +190,7 @@ function denseFinder(taken: Occupancy): Finder {
   return (held, span, depth) => {
     const key = (held + 1) * 1e8 + span;
     let byDepth = lastLines.get(key);
-    if (!byDepth) lastLines.set(key, (byDepth = new Map()));
+    if (!byDepth) lastLines.set(key, (byDepth = new Map<number, number>()));
     let line = byDepth.get(depth) ?? 0;
     const from = Math.max(0, held);
     const fits = (found: number) => (held >= 0 ? found === held : found >= 0);

@@ -1,5 +1,14 @@
 import { distribute, type Affected } from './distribute.js';
-import { AUTO, FIXED, FLEX, MAX_CONTENT, MIN_CONTENT, toUnits, tracksTotal, type AxisTracks } from './tracks.js';
+import {
+  AUTO,
+  FIXED,
+  FLEX,
+  MAX_CONTENT,
+  MIN_CONTENT,
+  toUnits,
+  tracksTotal,
+  type AxisTracks,
+} from './tracks.js';
 
 /** What one item asks of the tracks it spans in this axis; outer sizes in px, worked out when asked. */
 export interface AxisItem {
@@ -204,7 +213,8 @@ function expandFlexible(tracks: AxisTracks, items: readonly AxisItem[], options:
   const { base, factor, maxKind, count } = tracks;
   let fraction = 0;
   for (let k = 0; k < count; k++) {
-    if (maxKind[k] === FLEX) fraction = Math.max(fraction, (base[k] as number) / Math.max(1, factor[k] as number));
+    if (maxKind[k] === FLEX)
+      fraction = Math.max(fraction, (base[k] as number) / Math.max(1, factor[k] as number));
   }
   for (const item of items) {
     const end = item.start + item.span;

@@ -12,7 +12,8 @@ export interface AxisGeometry {
   readonly gap: number;
 }
 
-export const isColumnSubgrid = ({ style }: Box) => style.display === 'grid' && style.columns.kind === 'subgrid';
+export const isColumnSubgrid = ({ style }: Box) =>
+  style.display === 'grid' && style.columns.kind === 'subgrid';
 export const isRowSubgrid = ({ style }: Box) => style.display === 'grid' && style.rows.kind === 'subgrid';
 
 /** A gap in px; `normal` is `otherwise`: nothing, or in a subgrid the gap of the grid around it. */
@@ -25,7 +26,9 @@ export function edgesOf({ style }: Box, axis: 'column' | 'row', basis: number): 
   const frame = frameOf(style, basis);
   const rtl = axis === 'column' && style.direction === 'rtl';
   const sides: [number, number] =
-    axis === 'column' ? [margin[3] + frame[3], margin[1] + frame[1]] : [margin[0] + frame[0], margin[2] + frame[2]];
+    axis === 'column'
+      ? [margin[3] + frame[3], margin[1] + frame[1]]
+      : [margin[0] + frame[0], margin[2] + frame[2]];
   return rtl ? [sides[1], sides[0]] : sides;
 }
 
@@ -46,7 +49,16 @@ interface SubgridAxis {
  * outer names and its own, and their sizes less its margin, border and padding at the edges. Where
  * its gap differs from the outer one, half of the difference is taken from either side of a gutter.
  */
-export function inheritAxis({ box, axis, plan, start, span, outerGap, geometry, basis }: SubgridAxis): InheritedAxis {
+export function inheritAxis({
+  box,
+  axis,
+  plan,
+  start,
+  span,
+  outerGap,
+  geometry,
+  basis,
+}: SubgridAxis): InheritedAxis {
   const { style } = box;
   const own = axis === 'column' ? style.columnGap : style.rowGap;
   const gap = gapOf(own, axis === 'column' ? basis : NaN, outerGap);
@@ -94,14 +106,16 @@ function expandNames(parts: readonly TrackListPart[], lines: number): string[][]
   let fixed = 0;
   for (const part of parts) {
     if (part.kind === 'names') fixed++;
-    else if (part.kind === 'repeat' && typeof part.count === 'number') fixed += part.count * count(part.parts);
+    else if (part.kind === 'repeat' && typeof part.count === 'number')
+      fixed += part.count * count(part.parts);
   }
   const lists: string[][] = [];
   for (const part of parts) {
     if (part.kind === 'names') lists.push([...part.names]);
     else if (part.kind === 'repeat') {
       const each = Math.max(1, count(part.parts));
-      const times = typeof part.count === 'number' ? part.count : Math.max(0, Math.floor((lines - fixed) / each));
+      const times =
+        typeof part.count === 'number' ? part.count : Math.max(0, Math.floor((lines - fixed) / each));
       for (let k = 0; k < times; k++) {
         for (const inner of part.parts) if (inner.kind === 'names') lists.push([...inner.names]);
       }
@@ -109,4 +123,3 @@ function expandNames(parts: readonly TrackListPart[], lines: number): string[][]
   }
   return lists;
 }
-

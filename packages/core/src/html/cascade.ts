@@ -23,14 +23,14 @@ const matching = new WeakMap<SourcePage, Map<Element, readonly StyleRule[]>>();
 /** The rules whose selectors match an element; that does not depend on the width. */
 function matchingRules(page: SourcePage, element: Element): readonly StyleRule[] {
   let known = matching.get(page);
-  if (!known) matching.set(page, (known = new Map()));
-  let rules = known.get(element);
-  if (!rules) {
-    rules = page.rules.filter((rule) => rule.matches(element)).sort(bySpecificity);
-    known.set(element, [...page.ownRules.filter((rule) => rule.matches(element)).sort(bySpecificity), ...rules]);
-    rules = known.get(element) as readonly StyleRule[];
-  }
-  return rules;
+  if (!known) matching.set(page, (known = new Map<Element, readonly StyleRule[]>()));
+  const before = known.get(element);
+  if (before) return before;
+  const matched = (rules: readonly StyleRule[]) =>
+    rules.filter((rule) => rule.matches(element)).sort(bySpecificity);
+  const all = [...matched(page.ownRules), ...matched(page.rules)];
+  known.set(element, all);
+  return all;
 }
 
 /** Sorting is stable, so later rules stay behind earlier ones of the same weight. */
@@ -60,7 +60,8 @@ export function cascade(
   const all = [...normal, ...important];
 
   const custom = new Map(inheritedCustom);
-  for (const { property, text } of all) if (property.startsWith('--') && text !== null) custom.set(property, text);
+  for (const { property, text } of all)
+    if (property.startsWith('--') && text !== null) custom.set(property, text);
   const values = new Map<string, Nodes>();
   for (const declaration of all) {
     if (declaration.property.startsWith('--')) continue;
@@ -110,5 +111,7 @@ function substitute(text: string, custom: ReadonlyMap<string, string>, depth: nu
   const value = custom.get(name.trim()) ?? (fallback.length > 0 ? fallback.join(',').trim() : null);
   if (value === null) return null;
   const written = substitute(value, custom, depth + 1);
-  return written === null ? null : substitute(text.slice(0, at) + written + text.slice(end), custom, depth + 1);
+  return written === null
+    ? null
+    : substitute(text.slice(0, at) + written + text.slice(end), custom, depth + 1);
 }

@@ -56,7 +56,8 @@ export interface ComputedStyle {
   readonly units: Units;
 }
 
-const word = (nodes: Nodes | undefined) => (nodes?.[0]?.type === 'Identifier' ? nodes[0].name.toLowerCase() : '');
+const word = (nodes: Nodes | undefined) =>
+  nodes?.[0]?.type === 'Identifier' ? nodes[0].name.toLowerCase() : '';
 
 /** Reads the cascaded values of an element (CSS Cascade 5, section 4.4). */
 export function computeStyle(
@@ -68,7 +69,9 @@ export function computeStyle(
   const get = (property: string): Nodes | undefined => {
     const value = values.get(property);
     const name = word(value);
-    return name === 'initial' || name === 'unset' || name === 'revert' || name === 'revert-layer' ? undefined : value;
+    return name === 'initial' || name === 'unset' || name === 'revert' || name === 'revert-layer'
+      ? undefined
+      : value;
   };
   const inherits = (property: string) => word(values.get(property)) === 'inherit';
 
@@ -77,25 +80,36 @@ export function computeStyle(
   const rtl = inherited.direction === 'rtl';
 
   const length = (property: string): Length | null => parseLength(get(property)?.[0], units);
-  const size = <K>(property: string, initial: K): Size | K => {
+  function size<K>(property: string, initial: K): Size | K {
     if (inherits(property) && parentBox) return parentSize(property, parentBox) as Size | K;
     const name = word(get(property));
-    if (name === 'min-content' || name === 'max-content' || name === 'fit-content' || name === 'auto' || name === 'stretch') return name;
+    if (
+      name === 'min-content' ||
+      name === 'max-content' ||
+      name === 'fit-content' ||
+      name === 'auto' ||
+      name === 'stretch'
+    )
+      return name;
     if (name === '-webkit-fill-available') return 'stretch';
     return length(property) ?? initial;
-  };
+  }
   // The later of a physical property and its logical twin counts; `values` keeps the order of the cascade.
   const order = [...values.keys()];
   const sided = (physical: string, logical: string) =>
     order.lastIndexOf(logical) > order.lastIndexOf(physical) ? logical : physical;
-  const sides = <T>(read: (property: string) => T, name: (side: string) => string): Sides<T> => [
-    read(name('top')),
-    read(sided(name('right'), name(rtl ? 'inline-start' : 'inline-end'))),
-    read(name('bottom')),
-    read(sided(name('left'), name(rtl ? 'inline-end' : 'inline-start'))),
-  ];
-  const lengthOrAuto = (initial: Length | 'auto') => (property: string): Length | 'auto' =>
-    word(get(property)) === 'auto' ? 'auto' : (length(property) ?? initial);
+  function sides<T>(read: (property: string) => T, name: (side: string) => string): Sides<T> {
+    return [
+      read(name('top')),
+      read(sided(name('right'), name(rtl ? 'inline-start' : 'inline-end'))),
+      read(name('bottom')),
+      read(sided(name('left'), name(rtl ? 'inline-end' : 'inline-start'))),
+    ];
+  }
+  const lengthOrAuto =
+    (initial: Length | 'auto') =>
+    (property: string): Length | 'auto' =>
+      word(get(property)) === 'auto' ? 'auto' : (length(property) ?? initial);
   const positive = (property: string): Length => {
     const value = length(property) ?? 0;
     return typeof value === 'number' ? Math.max(0, value) : value;
@@ -108,28 +122,36 @@ export function computeStyle(
     // Browsers draw borders in whole px, never less than one.
     return width > 0 ? Math.max(1, Math.floor(width)) : 0;
   };
-  const gap = (property: string): Length | 'normal' => {
-    const value = length(property);
-    return value === null ? 'normal' : value;
-  };
+  const gap = (property: string): Length | 'normal' => length(property) ?? 'normal';
   const tracks = (property: string): readonly TrackSizing[] => {
     const list = get(property)?.map((node) => parseTrack(node, units)) ?? [];
-    return list.length > 0 && list.every((track) => track !== null) ? (list as TrackSizing[]) : INITIAL_STYLE.autoRows;
+    return list.length > 0 && list.every((track) => track !== null) ? list : INITIAL_STYLE.autoRows;
   };
-  const areaRows = get('grid-template-areas')?.flatMap((node) => (node.type === 'String' ? [node.value] : [])) ?? [];
+  const areaRows =
+    get('grid-template-areas')?.flatMap((node) => (node.type === 'String' ? [node.value] : [])) ?? [];
   const { display, outer } = computeDisplay(word(get('display')));
   const flow = get('grid-auto-flow') ?? [];
   const position = word(get('position'));
-  const scrolls = ['overflow-x', 'overflow-y'].some((property) => ['hidden', 'scroll', 'auto'].includes(word(get(property))));
+  const scrolls = ['overflow-x', 'overflow-y'].some((property) =>
+    ['hidden', 'scroll', 'auto'].includes(word(get(property))),
+  );
   const containerType = word(get('container-type'));
   const number = (property: string, initial: number) => parseNumber(get(property)?.[0], units) ?? initial;
   const flowTolerance = word(get('flow-tolerance'));
 
   const box: BoxStyle = {
     display,
-    position: position === 'absolute' || position === 'fixed' ? 'absolute' : position === 'relative' || position === 'sticky' ? 'relative' : 'static',
+    position:
+      position === 'absolute' || position === 'fixed'
+        ? 'absolute'
+        : position === 'relative' || position === 'sticky'
+          ? 'relative'
+          : 'static',
     direction: inherited.direction,
-    boxSizing: (inherits('box-sizing') ? parentBox?.boxSizing : word(get('box-sizing'))) === 'border-box' ? 'border-box' : 'content-box',
+    boxSizing:
+      (inherits('box-sizing') ? parentBox?.boxSizing : word(get('box-sizing'))) === 'border-box'
+        ? 'border-box'
+        : 'content-box',
     inlineSize: size('width', 'auto'),
     blockSize: size('height', 'auto'),
     minInlineSize: size('min-width', 'auto'),
@@ -170,7 +192,10 @@ export function computeStyle(
     flexShrink: Math.max(0, number('flex-shrink', 1)),
     flexBasis: word(get('flex-basis')) === 'content' ? 'content' : size('flex-basis', 'auto'),
   };
-  const names = get('container-name')?.flatMap((node) => (node.type === 'Identifier' && node.name !== 'none' ? [node.name] : [])) ?? [];
+  const names =
+    get('container-name')?.flatMap((node) =>
+      node.type === 'Identifier' && node.name !== 'none' ? [node.name] : [],
+    ) ?? [];
   return { outer, box, inherited, container: box.containsInlineSize ? { names } : null, units };
 }
 
@@ -243,7 +268,16 @@ function sideName(name: string, rtl: boolean): string {
   return name;
 }
 
-const CONTENT: ReadonlySet<string> = new Set(['normal', 'stretch', 'start', 'end', 'center', 'space-between', 'space-around', 'space-evenly']);
+const CONTENT: ReadonlySet<string> = new Set([
+  'normal',
+  'stretch',
+  'start',
+  'end',
+  'center',
+  'space-between',
+  'space-around',
+  'space-evenly',
+]);
 const SELF: ReadonlySet<string> = new Set(['normal', 'stretch', 'start', 'end', 'center']);
 
 function contentAlignment(nodes: Nodes | undefined, rtl: boolean): Aligned<ContentAlignment> {
@@ -270,20 +304,29 @@ function computeInherited(
   const inParent: Units = { ...base, em: parent.fontSize };
   const sizeNode = get('font-size')?.[0];
   const named = FONT_SIZES[word(get('font-size'))];
-  const fontSize = named ?? resolveLength(parseLength(sizeNode, inParent) ?? parent.fontSize, parent.fontSize);
+  const fontSize =
+    named ?? resolveLength(parseLength(sizeNode, inParent) ?? parent.fontSize, parent.fontSize);
   const units: Units = { ...base, em: fontSize };
   const weightName = word(get('font-weight'));
   const weight =
     parseNumber(get('font-weight')?.[0], units) ??
-    { normal: 400, bold: 700, bolder: Math.min(900, parent.weight + 300), lighter: Math.max(100, parent.weight - 300) }[weightName] ??
+    {
+      normal: 400,
+      bold: 700,
+      bolder: Math.min(900, parent.weight + 300),
+      lighter: Math.max(100, parent.weight - 300),
+    }[weightName] ??
     parent.weight;
   const families = get('font-family')
-    ?.reduce<string[][]>((list, node) => {
-      if (node.type === 'Operator') list.push([]);
-      else if (node.type === 'String') list.at(-1)?.push(node.value);
-      else if (node.type === 'Identifier' && node.name !== 'inherit') list.at(-1)?.push(node.name);
-      return list;
-    }, [[]])
+    ?.reduce<string[][]>(
+      (list, node) => {
+        if (node.type === 'Operator') list.push([]);
+        else if (node.type === 'String') list.at(-1)?.push(node.value);
+        else if (node.type === 'Identifier' && node.name !== 'inherit') list.at(-1)?.push(node.name);
+        return list;
+      },
+      [[]],
+    )
     .map((words) => words.join(' '))
     .filter((name) => name !== '');
   const lineNode = get('line-height')?.[0];
@@ -311,9 +354,19 @@ function computeInherited(
           : word(get('line-height')) === 'normal'
             ? null
             : parent.lineHeight,
-    letterSpacing: word(get('letter-spacing')) === 'normal' ? 0 : resolveLength(parseLength(get('letter-spacing')?.[0], units) ?? parent.letterSpacing, fontSize),
+    letterSpacing:
+      word(get('letter-spacing')) === 'normal'
+        ? 0
+        : resolveLength(parseLength(get('letter-spacing')?.[0], units) ?? parent.letterSpacing, fontSize),
     whiteSpace: whiteSpace === 'inherit' ? parent.whiteSpace : whiteSpace,
-    wraps: wrapMode === 'nowrap' ? false : wrapMode !== '' ? true : whiteSpace === parent.whiteSpace ? parent.wraps : !['nowrap', 'pre'].includes(whiteSpace),
+    wraps:
+      wrapMode === 'nowrap'
+        ? false
+        : wrapMode !== ''
+          ? true
+          : whiteSpace === parent.whiteSpace
+            ? parent.wraps
+            : !['nowrap', 'pre'].includes(whiteSpace),
     overflowWrap: own('overflow-wrap', parent.overflowWrap),
     wordBreak: own('word-break', parent.wordBreak),
   };
@@ -321,5 +374,12 @@ function computeInherited(
 
 /** The named sizes at a medium of 16 px (CSS Fonts 4, section 2.5). */
 const FONT_SIZES: Readonly<Record<string, number>> = {
-  'xx-small': 9, 'x-small': 10, small: 13, medium: 16, large: 18, 'x-large': 24, 'xx-large': 32, 'xxx-large': 48,
+  'xx-small': 9,
+  'x-small': 10,
+  small: 13,
+  medium: 16,
+  large: 18,
+  'x-large': 24,
+  'xx-large': 32,
+  'xxx-large': 48,
 };

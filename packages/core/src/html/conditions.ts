@@ -57,8 +57,14 @@ function combine(children: readonly CssNode[], test: (node: CssNode) => boolean)
 
 /** What the features that are no sizes say of a screen with a mouse and no preferences. */
 const STATES: Readonly<Record<string, string>> = {
-  orientation: '', hover: 'hover', 'any-hover': 'hover', pointer: 'fine', 'any-pointer': 'fine',
-  'prefers-reduced-motion': 'no-preference', 'prefers-color-scheme': 'light', 'prefers-contrast': 'no-preference',
+  orientation: '',
+  hover: 'hover',
+  'any-hover': 'hover',
+  pointer: 'fine',
+  'any-pointer': 'fine',
+  'prefers-reduced-motion': 'no-preference',
+  'prefers-color-scheme': 'light',
+  'prefers-contrast': 'no-preference',
 };
 
 function sizeOf(name: string, { inlineSize, blockSize }: QueryEnvironment): number | null {

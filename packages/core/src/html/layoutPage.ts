@@ -36,7 +36,11 @@ const MOST_PASSES = 8;
  * Rules in container queries depend on sizes that come out of the layout; so it is done again until
  * the containers keep theirs.
  */
-export function layoutPage(page: SourcePage, width: number, { height, measurer, pictureSize }: PageLayoutOptions): PageLayout {
+export function layoutPage(
+  page: SourcePage,
+  width: number,
+  { height, measurer, pictureSize }: PageLayoutOptions,
+): PageLayout {
   let sizes = new Map<Element, number>();
   let containers: PageBoxes['containers'] = new Map();
   for (let pass = 0; ; pass++) {
@@ -55,7 +59,12 @@ export function layoutPage(page: SourcePage, width: number, { height, measurer, 
       }
       return null;
     };
-    const boxes = toBoxes(page, { units, environment: { media: environment(width), containerOf }, measurer, pictureSize });
+    const boxes = toBoxes(page, {
+      units,
+      environment: { media: environment(width), containerOf },
+      measurer,
+      pictureSize,
+    });
     const fragment = layoutTree(boxes.root, width, height);
     const next = containerSizes(fragment, boxes);
     const settled =
@@ -89,16 +98,17 @@ function collectTiles(root: Fragment, page: Box): PageLayout {
   };
   place(root, root.x, root.y);
   const tiles: PageTile[] = [];
-  let outermost: Fragment | null = null;
+  const outermost: Fragment[] = [];
   const visit = (box: Box, around: { readonly x: number; readonly y: number }): void => {
     const at = origins.get(box);
     if (!at) return;
     const { inlineSize, blockSize } = at.fragment;
-    if (box.id !== null) tiles.push({ id: box.id, x: at.x - around.x, y: at.y - around.y, inlineSize, blockSize });
-    if (box.isGridRoot) outermost ??= at.fragment;
+    if (box.id !== null)
+      tiles.push({ id: box.id, x: at.x - around.x, y: at.y - around.y, inlineSize, blockSize });
+    if (box.isGridRoot) outermost.push(at.fragment);
     for (const child of box.children) visit(child, box.isGridRoot ? at : around);
   };
   visit(page, { x: 0, y: 0 });
-  const { inlineSize, blockSize } = outermost ?? root;
+  const { inlineSize, blockSize } = outermost[0] ?? root;
   return { inlineSize, blockSize, tiles };
 }

@@ -2,7 +2,13 @@ import { parse as parseHtml } from 'parse5';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
 import { parse as parseCss } from 'css-tree';
 import { isTag, type ChildNode, type Document, type Element } from 'domhandler';
-import { readDeclaration, readStyleSheet, type Declaration, type Report, type StyleRule } from './styleSheet.js';
+import {
+  readDeclaration,
+  readStyleSheet,
+  type Declaration,
+  type Report,
+  type StyleRule,
+} from './styleSheet.js';
 import { USER_AGENT_CSS } from './userAgent.js';
 
 /** A page as read: its elements and the rules that style them. Nothing in it depends on a width. */
@@ -50,7 +56,8 @@ export function readPage(html: string, readSheet: SheetReader = () => null): Sou
       readStyleSheet(css, line - 1, report, { rules, layers });
     } else if (node.name === 'link' && /(^|\s)stylesheet(\s|$)/i.test(node.attribs.rel ?? '')) {
       const css = readSheet(node.attribs.href ?? '');
-      if (css === null) report({ line, message: `The style sheet “${node.attribs.href ?? ''}” is not there.` });
+      if (css === null)
+        report({ line, message: `The style sheet “${node.attribs.href ?? ''}” is not there.` });
       else readStyleSheet(css, 0, report, { rules, layers });
     }
     if (node.attribs.style) inlineDeclarations.set(node, readInline(node.attribs.style, line, report));
@@ -61,7 +68,12 @@ export function readPage(html: string, readSheet: SheetReader = () => null): Sou
 }
 
 function readInline(css: string, line: number, report: (report: Report) => void): Declaration[] {
-  const list = parseCss(css, { context: 'declarationList', onParseError: () => report({ line, message: `Part of “${css}” could not be read.` }) });
+  const list = parseCss(css, {
+    context: 'declarationList',
+    onParseError: () => report({ line, message: `Part of “${css}” could not be read.` }),
+  });
   if (list.type !== 'DeclarationList') return [];
-  return list.children.toArray().flatMap((node) => (node.type === 'Declaration' ? readDeclaration(node, line, report) : []));
+  return list.children
+    .toArray()
+    .flatMap((node) => (node.type === 'Declaration' ? readDeclaration(node, line, report) : []));
 }

@@ -1,6 +1,6 @@
 import { parse, type Atrule, type CssNode, type Rule } from 'css-tree';
 import { compile } from 'css-select';
-import { parse as parseSelector, SelectorType, type Selector } from 'css-what';
+import { AttributeAction, parse as parseSelector, SelectorType, type Selector } from 'css-what';
 import { generate } from 'css-tree';
 import type { Element } from 'domhandler';
 import { expandDeclaration, type Nodes } from './shorthands.js';
@@ -56,7 +56,10 @@ export function readStyleSheet(
     positions: true,
     parseCustomProperty: false,
     onParseError: (error) => {
-      report({ line: lineOffset + ((error as unknown as { line?: number }).line ?? 1), message: `This could not be read: ${error.message}.` });
+      report({
+        line: lineOffset + ((error as unknown as { line?: number }).line ?? 1),
+        message: `This could not be read: ${error.message}.`,
+      });
     },
   });
   if (ast.type !== 'StyleSheet') return;
@@ -77,7 +80,9 @@ export function readStyleSheet(
     switch (node.name.toLowerCase()) {
       case 'media': {
         const query = prelude[0];
-        const conditions: readonly RuleCondition[] = query ? [...context.conditions, { kind: 'media', query }] : context.conditions;
+        const conditions: readonly RuleCondition[] = query
+          ? [...context.conditions, { kind: 'media', query }]
+          : context.conditions;
         inside(children, { ...context, conditions });
         return;
       }
@@ -85,7 +90,11 @@ export function readStyleSheet(
         const name = prelude.find((child) => child.type === 'Identifier');
         const query = prelude.find((child) => (child.type as string) === 'Condition');
         if (!query) return;
-        const condition: RuleCondition = { kind: 'container', name: name?.type === 'Identifier' ? name.name : null, query };
+        const condition: RuleCondition = {
+          kind: 'container',
+          name: name?.type === 'Identifier' ? name.name : null,
+          query,
+        };
         inside(children, { ...context, conditions: [...context.conditions, condition] });
         return;
       }
@@ -93,7 +102,11 @@ export function readStyleSheet(
         if (isSupported(prelude[0])) inside(children, context);
         return;
       case 'layer': {
-        const list = prelude.map((child) => generate(child)).join('').split(',').map((name) => name.trim());
+        const list = prelude
+          .map((child) => generate(child))
+          .join('')
+          .split(',')
+          .map((name) => name.trim());
         const full = (name: string) => (context.layer ? `${context.layer}.${name}` : name);
         for (const name of list) if (name !== '' && !names.includes(full(name))) names.push(full(name));
         if (!node.block) return;
@@ -125,14 +138,23 @@ export function readStyleSheet(
       report({ line: lineOf(node), message: 'This selector could not be read; its rule is left out.' });
       return;
     }
-    const selectors = node.prelude.children.toArray().map((selector) => nest(generate(selector), context.parents));
+    const selectors = node.prelude.children
+      .toArray()
+      .map((selector) => nest(generate(selector), context.parents));
     const children = node.block.children.toArray();
     addRule(selectors, children, context, lineOf(node));
     readBlock(children, { ...context, parents: selectors });
   };
 
-  const addRule = (selectors: readonly string[], children: readonly CssNode[], context: Context, line = lineOffset): void => {
-    const declarations = children.flatMap((child) => (child.type === 'Declaration' ? readDeclaration(child, lineOf(child), report) : []));
+  const addRule = (
+    selectors: readonly string[],
+    children: readonly CssNode[],
+    context: Context,
+    line = lineOffset,
+  ): void => {
+    const declarations = children.flatMap((child) =>
+      child.type === 'Declaration' ? readDeclaration(child, lineOf(child), report) : [],
+    );
     if (declarations.length === 0) return;
     for (const selector of selectors) {
       try {
@@ -176,7 +198,8 @@ export function readDeclaration(
     return [{ property, text: node.value.value.trim(), value: [], important, line }];
   }
   const text = generate(node.value);
-  if (property.startsWith('--') || text.includes('var(')) return [{ property, text, value: [], important, line }];
+  if (property.startsWith('--') || text.includes('var('))
+    return [{ property, text, value: [], important, line }];
   const longhands = expandDeclaration(property, node.value.children.toArray());
   if (!longhands) report({ line, message: `“${property}: ${text}” makes no sense and is left out.` });
   return (longhands ?? []).map(([name, value]) => ({ property: name, text: null, value, important, line }));
@@ -188,14 +211,17 @@ export function specificityOf(selector: readonly Selector[]): Specificity {
   for (const part of selector) {
     switch (part.type) {
       case SelectorType.Attribute:
-        if (part.name === 'id' && part.action === 'equals') ids++;
+        if (part.name === 'id' && part.action === AttributeAction.Equals) ids++;
         else classes++;
         break;
       case SelectorType.Pseudo: {
         if (part.name === 'where') break;
         const inner = Array.isArray(part.data) ? part.data.map(specificityOf) : null;
         if (inner && ['is', 'not', 'has', 'matches'].includes(part.name)) {
-          const most = inner.reduce((a, b) => (compareSpecificity(a, b) >= 0 ? a : b), [0, 0, 0] as Specificity);
+          const most = inner.reduce<Specificity>(
+            (a, b) => (compareSpecificity(a, b) >= 0 ? a : b),
+            [0, 0, 0],
+          );
           ids += most[0];
           classes += most[1];
           types += most[2];
@@ -212,7 +238,8 @@ export function specificityOf(selector: readonly Selector[]): Specificity {
   return [ids, classes, types];
 }
 
-export const compareSpecificity = (a: Specificity, b: Specificity) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
+export const compareSpecificity = (a: Specificity, b: Specificity) =>
+  a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
 
 /** What the layout here understands counts as supported. */
 function isSupported(node: CssNode | undefined): boolean {
@@ -222,7 +249,9 @@ function isSupported(node: CssNode | undefined): boolean {
     case 'Parentheses': {
       let result: boolean | null = null;
       let operator = '';
-      for (const child of (node as unknown as { children: { toArray: () => CssNode[] } }).children.toArray()) {
+      for (const child of (
+        node as unknown as { children: { toArray: () => CssNode[] } }
+      ).children.toArray()) {
         if (child.type === 'Identifier') {
           operator = child.name.toLowerCase();
           continue;
@@ -239,7 +268,10 @@ function isSupported(node: CssNode | undefined): boolean {
     case 'Declaration': {
       const { property, value } = node as CssNode & { type: 'Declaration' };
       const text = generate(value);
-      if (property === 'display') return /^(block|inline|inline-block|grid|inline-grid|grid-lanes|flex|inline-flex|none|contents|flow-root|list-item)$/.test(text);
+      if (property === 'display')
+        return /^(block|inline|inline-block|grid|inline-grid|grid-lanes|flex|inline-flex|none|contents|flow-root|list-item)$/.test(
+          text,
+        );
       return !/masonry|item-flow|item-slack/.test(`${property}:${text}`);
     }
     case 'Feature':

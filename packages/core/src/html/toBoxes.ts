@@ -13,7 +13,9 @@ export interface BoxesOptions {
   readonly environment: CascadeEnvironment;
   readonly measurer: TextMeasurer;
   /** Natural size of a picture by its address, px; null when it can't be known. */
-  readonly pictureSize: (address: string) => { readonly inlineSize: number; readonly blockSize: number } | null;
+  readonly pictureSize: (
+    address: string,
+  ) => { readonly inlineSize: number; readonly blockSize: number } | null;
 }
 
 /** Boxes of a page, with the element of each. */
@@ -65,7 +67,11 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
     if (node.name === 'br') return [{ run: runOf('\u2028', context.inherited) }];
     const blockified =
       context.parentBox !== null && ['grid', 'lanes', 'flex'].includes(context.parentBox.display);
-    const isWords = style.outer === 'inline' && !blockified && style.box.position !== 'absolute' && !isReplacedName(node.name);
+    const isWords =
+      style.outer === 'inline' &&
+      !blockified &&
+      style.box.position !== 'absolute' &&
+      !isReplacedName(node.name);
     if (isWords || style.outer === 'contents') {
       const inner: Context = {
         inherited: style.inherited,
@@ -78,7 +84,10 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
     return [{ box: makeBox(node, style, cascaded.custom) }];
   };
 
-  const contentOf = (parts: readonly Part[], style: ComputedStyle): { children: Box[]; text: InlineContent | null } => {
+  const contentOf = (
+    parts: readonly Part[],
+    style: ComputedStyle,
+  ): { children: Box[]; text: InlineContent | null } => {
     const isFlow = style.box.display === 'block';
     const hasBoxes = parts.some((part) => 'box' in part);
     const wrapped: Box[] = [];
@@ -104,15 +113,24 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
   };
 
   const textOf = (runs: readonly TextRun[], { inherited }: ComputedStyle): InlineContent | null => {
-    const collapses = { pre: 'none', 'pre-wrap': 'none', 'break-spaces': 'none', 'pre-line': 'spaces' }[inherited.whiteSpace] ?? 'all';
+    const collapses =
+      { pre: 'none', 'pre-wrap': 'none', 'break-spaces': 'none', 'pre-line': 'spaces' }[
+        inherited.whiteSpace
+      ] ?? 'all';
     if (collapses !== 'none' && runs.every(({ text }) => /^[ \t\n\r\f]*$/.test(text))) return null;
     return paragraph(
       runs,
       {
         wraps: inherited.wraps,
         collapses: collapses as 'all' | 'spaces' | 'none',
-        overflowWrap: inherited.overflowWrap === 'anywhere' || inherited.overflowWrap === 'break-word' ? inherited.overflowWrap : 'normal',
-        wordBreak: inherited.wordBreak === 'break-all' || inherited.wordBreak === 'keep-all' ? inherited.wordBreak : 'normal',
+        overflowWrap:
+          inherited.overflowWrap === 'anywhere' || inherited.overflowWrap === 'break-word'
+            ? inherited.overflowWrap
+            : 'normal',
+        wordBreak:
+          inherited.wordBreak === 'break-all' || inherited.wordBreak === 'keep-all'
+            ? inherited.wordBreak
+            : 'normal',
       },
       options.measurer,
     );
@@ -129,7 +147,8 @@ function runOf(text: string, style: InheritedStyle): TextRun {
   return {
     text,
     font: { families: style.families, size: fontSize, weight: style.weight, italic: style.italic },
-    lineHeight: lineHeight === null ? null : 'factor' in lineHeight ? lineHeight.factor * fontSize : lineHeight.px,
+    lineHeight:
+      lineHeight === null ? null : 'factor' in lineHeight ? lineHeight.factor * fontSize : lineHeight.px,
     letterSpacing: style.letterSpacing,
   };
 }
@@ -150,12 +169,18 @@ function naturalSize(element: Element, pictureSize: BoxesOptions['pictureSize'])
   return { inlineSize: width ?? 300, blockSize: height ?? 150 };
 }
 
-const dimension = (text: string | undefined) => (text !== undefined && /^\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : null);
+const dimension = (text: string | undefined) =>
+  text !== undefined && /^\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : null;
 
 /** Width and height attributes count as the weakest of declarations (HTML, section 15.4.3). */
-function replacedStyle(style: BoxStyle, natural: NonNullable<Box['natural']>, attribs: Element['attribs']): BoxStyle {
+function replacedStyle(
+  style: BoxStyle,
+  natural: NonNullable<Box['natural']>,
+  attribs: Element['attribs'],
+): BoxStyle {
   const [width, height] = [dimension(attribs.width), dimension(attribs.height)];
-  const ratio = width && height ? width / height : natural.blockSize > 0 ? natural.inlineSize / natural.blockSize : null;
+  const ratio =
+    width && height ? width / height : natural.blockSize > 0 ? natural.inlineSize / natural.blockSize : null;
   return {
     ...style,
     inlineSize: style.inlineSize === 'auto' && width !== null ? width : style.inlineSize,

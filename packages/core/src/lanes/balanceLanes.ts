@@ -22,7 +22,11 @@ const MOST_PLACED = 8_000_000;
  * @param distance how many places an item may move, 0 or more
  * @throws RangeError when the distance is no whole number, 0 or more
  */
-export function balanceLanes(items: readonly BalancedItem[], options: LanesOptions, distance: number): Balanced {
+export function balanceLanes(
+  items: readonly BalancedItem[],
+  options: LanesOptions,
+  distance: number,
+): Balanced {
   if (!Number.isInteger(distance) || distance < 0) {
     throw new RangeError(`A distance is a whole number of places, 0 or more; this is ${String(distance)}.`);
   }
@@ -36,7 +40,7 @@ export function balanceLanes(items: readonly BalancedItem[], options: LanesOptio
   let tries = Math.floor(MOST_PLACED / Math.max(1, items.length));
   const from = Math.max(0, items.length - 4 * options.lanes - 2 * distance);
   const mayStand = (item: number, place: number) => Math.abs(item - place) <= distance;
-  for (let improved = true; improved && best > 0; ) {
+  for (let improved = true; improved && best > 0;) {
     improved = false;
     for (let i = items.length - 1; i > from && tries > 0; i--) {
       for (let j = i - 1; j >= Math.max(from, i - 2 * distance) && tries > 0; j--) {

@@ -2,7 +2,15 @@ import { movePending, offsetRelative } from '../box/block.js';
 import { fitInlineSize, layoutBox, type LaidOut } from '../box/layoutBox.js';
 import { blockSum, resolveSides } from '../box/sizes.js';
 import { alignTracks } from '../gridEngine/alignTracks.js';
-import { alignOf, columnItem, itemBlockSize, itemInlineSize, itemOffset, justifyOf, rowItem } from '../gridEngine/gridItem.js';
+import {
+  alignOf,
+  columnItem,
+  itemBlockSize,
+  itemInlineSize,
+  itemOffset,
+  justifyOf,
+  rowItem,
+} from '../gridEngine/gridItem.js';
 import { expandTracks, namedLines, resolveWish } from '../gridEngine/lines.js';
 import { itemsOf } from '../gridEngine/placeGrid.js';
 import { countRepetitions } from '../gridEngine/repetitions.js';
@@ -50,7 +58,8 @@ function planLanes(box: Box, space: number, gap: number): PlannedLanes {
   for (let k = 0; k < before + count; k++) {
     const own = explicit.sizings[k - before];
     const later = k - before - explicit.sizings.length;
-    const index = later >= 0 ? later % auto.length : (auto.length - ((before - k) % auto.length)) % auto.length;
+    const index =
+      later >= 0 ? later % auto.length : (auto.length - ((before - k) % auto.length)) % auto.length;
     sizings.push(own ?? (auto[index] as TrackSizing));
   }
   const held = wishes.map(({ start, span }) => ({ lane: start === null ? null : start + before, span }));
@@ -65,7 +74,9 @@ function asking(
   return items.flatMap((item, k) => {
     const { lane, span } = wishes[k] as LaneItem;
     if (lane !== null) return [ask(item, lane, span)];
-    return Array.from({ length: Math.max(1, sizings.length - span + 1) }, (_, start) => ask(item, start, Math.min(span, sizings.length)));
+    return Array.from({ length: Math.max(1, sizings.length - span + 1) }, (_, start) =>
+      ask(item, start, Math.min(span, sizings.length)),
+    );
   });
 }
 
@@ -91,13 +102,23 @@ function lanesInlineSize(box: Box, constraint: Constraint): number {
     const plan = planLanes(box, NaN, gapOf(style.rowGap, NaN));
     const { ends } = placeLanes(
       plan.wishes,
-      (k) => columnItem(plan.items[k] as Box, 0, 1, 0)[constraint === 'min-content' ? 'minContent' : 'maxContent'](),
+      (k) =>
+        columnItem(plan.items[k] as Box, 0, 1, 0)[
+          constraint === 'min-content' ? 'minContent' : 'maxContent'
+        ](),
       { lanes: plan.sizings.length, gap, tolerance: resolveLength(style.flowTolerance, NaN) },
     );
     return Math.max(0, ...ends);
   }
   const plan = planLanes(box, NaN, gap);
-  const tracks = sizeLanes(plan, (item, start, span) => columnItem(item, start, span, gap), NaN, constraint, gap, false);
+  const tracks = sizeLanes(
+    plan,
+    (item, start, span) => columnItem(item, start, span, gap),
+    NaN,
+    constraint,
+    gap,
+    false,
+  );
   return tracksTotal(tracks, gap);
 }
 
@@ -121,7 +142,12 @@ function fillColumnLanes(box: Box, inside: Inside): Filled {
     gap,
     stretchesContent(style.justifyContent.at),
   );
-  const { starts } = alignTracks(tracks, gap, inside.inlineSize - tracksTotal(tracks, gap), style.justifyContent);
+  const { starts } = alignTracks(
+    tracks,
+    gap,
+    inside.inlineSize - tracksTotal(tracks, gap),
+    style.justifyContent,
+  );
   const width = (k: number, lane: number) => {
     const last = lane + Math.min((plan.wishes[k] as LaneItem).span, plan.sizings.length) - 1;
     return (starts[last] as number) + (tracks.base[last] as number) - (starts[lane] as number);
@@ -138,7 +164,11 @@ function fillColumnLanes(box: Box, inside: Inside): Filled {
       laid[k] = done;
       return done.fragment.blockSize + blockSum(margins(k, space.inline));
     },
-    { lanes: plan.sizings.length, gap: along, tolerance: resolveLength(style.flowTolerance, inside.blockSize) },
+    {
+      lanes: plan.sizings.length,
+      gap: along,
+      tolerance: resolveLength(style.flowTolerance, inside.blockSize),
+    },
   );
   const content = Math.max(0, ...ends);
   const blockSize = Number.isNaN(inside.blockSize)
@@ -153,7 +183,8 @@ function fillColumnLanes(box: Box, inside: Inside): Filled {
     const side = (s: 1 | 3): number | 'auto' => (own.margin[s] === 'auto' ? 'auto' : margin[s]);
     const justify = justifyOf(own, style);
     const [before, after] = rtl ? ([side(1), side(3)] as const) : ([side(3), side(1)] as const);
-    const offset = (starts[lane[k] as number] as number) + itemOffset(area, fragment.inlineSize, before, after, justify);
+    const offset =
+      (starts[lane[k] as number] as number) + itemOffset(area, fragment.inlineSize, before, after, justify);
     fragment.x = frame[3] + (rtl ? inside.inlineSize - offset - fragment.inlineSize : offset);
     fragment.y = frame[0] + shift + (start[k] as number) + margin[0];
     return { inline: area, block: NaN };
@@ -168,7 +199,11 @@ function fillRowLanes(box: Box, inside: Inside): Filled {
   const plan = planLanes(box, inside.blockSize, gap);
   const tracks = sizeLanes(
     plan,
-    (item, start, span) => rowItem(item, start, span, gap, inside.inlineSize, { ...style, justifyItems: { at: 'start', safe: false } }),
+    (item, start, span) =>
+      rowItem(item, start, span, gap, inside.inlineSize, {
+        ...style,
+        justifyItems: { at: 'start', safe: false },
+      }),
     inside.blockSize,
     'none',
     gap,
@@ -188,7 +223,12 @@ function fillRowLanes(box: Box, inside: Inside): Filled {
     plan.wishes,
     (k, at) => {
       const item = plan.items[k] as Box;
-      const space: Space = { inline: inside.inlineSize, block: height(k, at), inlineSize: NaN, blockSize: NaN };
+      const space: Space = {
+        inline: inside.inlineSize,
+        block: height(k, at),
+        inlineSize: NaN,
+        blockSize: NaN,
+      };
       const given = itemBlockSize(item, space, alignOf(item.style, style), false);
       const inlineSize = fitInlineSize(item, { ...space, blockSize: given });
       const done = layoutBox(item, { ...space, inlineSize, blockSize: given });
@@ -196,7 +236,11 @@ function fillRowLanes(box: Box, inside: Inside): Filled {
       const margin = resolveSides(item.style.margin, inside.inlineSize);
       return done.fragment.inlineSize + margin[1] + margin[3];
     },
-    { lanes: plan.sizings.length, gap: along, tolerance: resolveLength(style.flowTolerance, inside.inlineSize) },
+    {
+      lanes: plan.sizings.length,
+      gap: along,
+      tolerance: resolveLength(style.flowTolerance, inside.inlineSize),
+    },
   );
   const content = Math.max(0, ...ends);
   const shift = contentShift(inside.inlineSize - content, style.justifyContent.at, style.justifyContent.safe);

@@ -41,7 +41,8 @@ export function placeLanes(
   for (let k = 0; k < count; k++) {
     const item = items[k] as LaneItem;
     const span = Math.min(item.span, lanes);
-    const at = item.lane === null ? firstLane(running, span, cursor, tolerance) : Math.min(item.lane, lanes - span);
+    const at =
+      item.lane === null ? firstLane(running, span, cursor, tolerance) : Math.min(item.lane, lanes - span);
     const position = furthest(running, at, span);
     lane[k] = at;
     start[k] = position;
@@ -73,10 +74,9 @@ function firstLane(running: Float64Array, span: number, cursor: number, toleranc
 }
 
 /** How uneven lanes end: (longest − shortest) ÷ mean; 0 for empty lanes. */
-export function laneImbalance(ends: ArrayLike<number>): number {
+export function laneImbalance(ends: Float64Array): number {
   let [least, most, sum] = [Infinity, 0, 0];
-  for (let k = 0; k < ends.length; k++) {
-    const end = ends[k] as number;
+  for (const end of ends) {
     least = Math.min(least, end);
     most = Math.max(most, end);
     sum += end;

@@ -20,7 +20,9 @@ export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptio
         const spans = bandSpans(items, first, end, rows, options);
         const crop = spans.reduce(
           (sum, columnSpan, k) =>
-            sum + 1 - visibleShare((items[first + k] as MosaicItem).aspect, { columnSpan, rowSpan: rows }, options),
+            sum +
+            1 -
+            visibleShare((items[first + k] as MosaicItem).aspect, { columnSpan, rowSpan: rows }, options),
           0,
         );
         const total = (cost[first] as number) + crop;
@@ -49,7 +51,13 @@ export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptio
 }
 
 /** Spans that add up to all columns, each as near as may be to what its picture would have. */
-function bandSpans(items: readonly MosaicItem[], first: number, end: number, rowSpan: number, options: MosaicOptions): number[] {
+function bandSpans(
+  items: readonly MosaicItem[],
+  first: number,
+  end: number,
+  rowSpan: number,
+  options: MosaicOptions,
+): number[] {
   const module = slotAspect({ columnSpan: 1, rowSpan }, options);
   const wishes = items.slice(first, end).map(({ aspect }) => aspect / module);
   const sum = wishes.reduce((total, wish) => total + wish, 0);

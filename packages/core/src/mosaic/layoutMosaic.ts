@@ -98,7 +98,13 @@ function search(
 ): MosaicSlot[] | null {
   const { columns } = options;
   let beam: State[] = [
-    { heights: new Uint32Array(columns), bottom: new Int32Array(columns).fill(-1), cost: 0, large: 0, placed: null },
+    {
+      heights: new Uint32Array(columns),
+      bottom: new Int32Array(columns).fill(-1),
+      cost: 0,
+      large: 0,
+      placed: null,
+    },
   ];
   for (let k = 0; k < items.length; k++) {
     const next: State[] = [];
@@ -146,7 +152,13 @@ function expand(
       COST.repeated * (isRepeated(state, slot) ? 1 : 0) +
       COST.uneven * spread(nextHeights) +
       COST.chance * random();
-    into.push({ heights: nextHeights, bottom: nextBottom, cost, large, placed: { slot, before: state.placed } });
+    into.push({
+      heights: nextHeights,
+      bottom: nextBottom,
+      cost,
+      large,
+      placed: { slot, before: state.placed },
+    });
   }
 }
 
@@ -190,7 +202,7 @@ function evenOut(
   let rows = 0;
   for (const height of heights) rows = Math.max(rows, height);
   const grown = [...slots];
-  for (let column = 0; column < options.columns; ) {
+  for (let column = 0; column < options.columns;) {
     const k = bottom[column] as number;
     if (k < 0) return null;
     const slot = grown[k] as MosaicSlot;
@@ -213,7 +225,11 @@ function evenOut(
 const rowsOf = (slots: readonly MosaicSlot[]) =>
   slots.reduce((most, { row, rowSpan }) => Math.max(most, row + rowSpan), 0);
 
-function finish(slots: readonly MosaicSlot[], items: readonly MosaicItem[], options: MosaicOptions): MosaicLayout {
+function finish(
+  slots: readonly MosaicSlot[],
+  items: readonly MosaicItem[],
+  options: MosaicOptions,
+): MosaicLayout {
   return {
     slots,
     rows: rowsOf(slots),
@@ -232,14 +248,19 @@ function noise(seed: number): () => number {
   };
 }
 
-function checkMosaic(items: readonly MosaicItem[], { columns, gap, moduleSize, shareOfLarge, seed, mostCrop }: MosaicOptions): void {
+function checkMosaic(
+  items: readonly MosaicItem[],
+  { columns, gap, moduleSize, shareOfLarge, seed, mostCrop }: MosaicOptions,
+): void {
   if (!Number.isInteger(columns) || columns < 2 || columns > 64) {
     throw new RangeError(`A mosaic has 2 to 64 modules across; this is ${String(columns)}.`);
   }
-  if (!(moduleSize > 0) || !(gap >= 0)) throw new RangeError(`A module is a number of px above 0, a gap 0 or more.`);
+  if (!(moduleSize > 0) || !(gap >= 0))
+    throw new RangeError(`A module is a number of px above 0, a gap 0 or more.`);
   if (!Number.isInteger(seed)) throw new RangeError(`A seed is a whole number; this is ${String(seed)}.`);
   for (const [name, value] of Object.entries({ shareOfLarge, mostCrop })) {
-    if (!(value >= 0 && value <= 1)) throw new RangeError(`${name} is a share from 0 to 1; this is ${String(value)}.`);
+    if (!(value >= 0 && value <= 1))
+      throw new RangeError(`${name} is a share from 0 to 1; this is ${String(value)}.`);
   }
   items.forEach(({ aspect }, k) => {
     if (!(aspect > 0 && aspect < Infinity)) {

@@ -45,6 +45,8 @@ export function spanChoices(aspect: number, options: MosaicOptions): SpanChoice[
   const within = all.filter(({ crop }) => crop <= options.mostCrop);
   const kept = within.length >= 3 ? within : all.slice(0, 3);
   // A gap of one module must always have something to go into it.
-  const narrow = kept.some(({ columnSpan }) => columnSpan === 1) ? [] : all.filter(({ columnSpan }) => columnSpan === 1).slice(0, 2);
+  const narrow = kept.some(({ columnSpan }) => columnSpan === 1)
+    ? []
+    : all.filter(({ columnSpan }) => columnSpan === 1).slice(0, 2);
   return [...kept, ...narrow];
 }

@@ -77,7 +77,8 @@ export function layoutRows(items: readonly RowItem[], options: RowsOptions): Row
     for (let first = end - 1; first >= 0; first--) {
       cap = Math.min(cap, capOf(items[first] as RowItem, options.mostUpscale));
       const inRow = end - first;
-      const blockSize = (inlineSize - (inRow - 1) * columnGap) / ((aspects[end] as number) - (aspects[first] as number));
+      const blockSize =
+        (inlineSize - (inRow - 1) * columnGap) / ((aspects[end] as number) - (aspects[first] as number));
       const total = (cost[first] as number) + rowCost(blockSize, cap, end === count, options);
       // On a draw the earlier break wins: fuller rows come first.
       if (total <= (cost[end] as number)) {
@@ -110,7 +111,8 @@ export function layoutRows(items: readonly RowItem[], options: RowsOptions): Row
   return { rows, boxes, blockSize: Math.max(0, y - rowGap) };
 }
 
-const capOf = ({ naturalBlockSize = Infinity }: RowItem, mostUpscale: number) => naturalBlockSize * mostUpscale;
+const capOf = ({ naturalBlockSize = Infinity }: RowItem, mostUpscale: number) =>
+  naturalBlockSize * mostUpscale;
 
 function rowCost(blockSize: number, cap: number, isLast: boolean, options: RowsOptions): number {
   const { targetBlockSize, minBlockSize, maxBlockSize, lastRow } = options;
@@ -118,7 +120,8 @@ function rowCost(blockSize: number, cap: number, isLast: boolean, options: RowsO
   if (isLast && lastRow !== 'justified' && blockSize >= targetBlockSize) return 0;
   const off = Math.log(blockSize / targetBlockSize) ** 2;
   const bound = Math.min(maxBlockSize, cap);
-  const beyond = blockSize < minBlockSize ? minBlockSize / blockSize : blockSize > bound ? blockSize / bound : 1;
+  const beyond =
+    blockSize < minBlockSize ? minBlockSize / blockSize : blockSize > bound ? blockSize / bound : 1;
   return off + (beyond > 1 ? OUT_OF_BOUNDS * Math.log(beyond) : 0);
 }
 
@@ -131,7 +134,9 @@ function finishRow(
   { inlineSize, columnGap, targetBlockSize, lastRow, mostUpscale }: RowsOptions,
 ): GalleryRow {
   const count = end - first;
-  const full = Math.max(0, inlineSize - (count - 1) * columnGap) / ((aspects[end] as number) - (aspects[first] as number));
+  const full =
+    Math.max(0, inlineSize - (count - 1) * columnGap) /
+    ((aspects[end] as number) - (aspects[first] as number));
   let cap = Infinity;
   for (let k = first; k < end; k++) cap = Math.min(cap, capOf(items[k] as RowItem, mostUpscale));
   let blockSize = Math.min(full, cap);
@@ -146,7 +151,8 @@ function checkRows(items: readonly RowItem[], options: RowsOptions): void {
     if (!(value > 0)) throw new RangeError(`${name} is a number above 0; this is ${String(value)}.`);
   }
   for (const [name, value] of Object.entries({ columnGap, rowGap, minBlockSize })) {
-    if (!(value >= 0 && value < Infinity)) throw new RangeError(`${name} is a number of px, 0 or more; this is ${String(value)}.`);
+    if (!(value >= 0 && value < Infinity))
+      throw new RangeError(`${name} is a number of px, 0 or more; this is ${String(value)}.`);
   }
   items.forEach(({ aspect }, k) => {
     if (!(aspect > 0 && aspect < Infinity)) {

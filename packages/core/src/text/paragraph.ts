@@ -1,3 +1,5 @@
+// The interface compiles this file from its source, and has to find the types with it.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./linebreak.d.ts" />
 import LineBreaker from 'linebreak';
 import type { InlineContent } from '../box/box.js';
@@ -33,7 +35,11 @@ export interface Paragraph extends InlineContent {
  * Measures a paragraph once.
  * @throws whatever the measurer throws
  */
-export function paragraph(runs: readonly TextRun[], style: ParagraphStyle, measurer: TextMeasurer): Paragraph {
+export function paragraph(
+  runs: readonly TextRun[],
+  style: ParagraphStyle,
+  measurer: TextMeasurer,
+): Paragraph {
   const collapsed = collapseSpaces(runs, style);
   const pieces = measurePieces(collapsed, style, measurer);
   const first = collapsed[0] ?? runs[0];
@@ -81,7 +87,10 @@ function collapseSpaces(runs: readonly TextRun[], { collapses }: ParagraphStyle)
   let afterSpace = true;
   const out = runs.map((run) => {
     let text = run.text.replace(/\r\n?/g, '\n');
-    text = collapses === 'spaces' ? text.replace(/[ \t]*\n[ \t]*/g, '\n').replace(/[ \t]+/g, ' ') : text.replace(/[ \t\n\f]+/g, ' ');
+    text =
+      collapses === 'spaces'
+        ? text.replace(/[ \t]*\n[ \t]*/g, '\n').replace(/[ \t]+/g, ' ')
+        : text.replace(/[ \t\n\f]+/g, ' ');
     if (afterSpace && text.startsWith(' ')) text = text.slice(1);
     if (text !== '') afterSpace = /[ \n\u2028]$/.test(text);
     return { ...run, text: text.replace(/[ ]?\u2028[ ]?/g, '\u2028') };
@@ -107,15 +116,19 @@ function measurePieces(runs: readonly TextRun[], style: ParagraphStyle, measurer
   return pieces;
 }
 
-function breaks(text: string, { wraps, wordBreak }: ParagraphStyle): { position: number; required: boolean }[] {
+function breaks(
+  text: string,
+  { wraps, wordBreak }: ParagraphStyle,
+): { position: number; required: boolean }[] {
   const found: { position: number; required: boolean }[] = [];
   const breaker = new LineBreaker(text);
   for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
     const forced = (next.required ?? false) && /[\n\u2028]/.test(text[next.position - 1] ?? '');
     if (!wraps && !forced && next.position < text.length) continue;
     // Browsers keep what a slash joins together, `km/h`, where Unicode would allow a break.
-    if (!forced && /\/$/.test(text.slice(0, next.position)) && /^[\p{L}\p{N}]/u.test(text.slice(next.position))) continue;
-    if (wordBreak === 'keep-all' && !forced && next.position < text.length && !/[\s\u00ad-]$/.test(text.slice(0, next.position))) continue;
+    const [last = '', following = ''] = [text[next.position - 1], text[next.position]];
+    if (!forced && last === '/' && /[\p{L}\p{N}]/u.test(following)) continue;
+    if (wordBreak === 'keep-all' && !forced && following !== '' && !/[\s\u00ad-]/.test(last)) continue;
     found.push({ position: next.position, required: forced });
   }
   return found;

@@ -1,0 +1,315 @@
+import { inlineSum, resolveSides } from '../box/sizes.js';
+import { hasPercent } from '../css/length.js';
+import { columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
+import { placeGrid, type PlacedGrid } from './placeGrid.js';
+import { type AxisItem } from './sizeTracks.js';
+import { edgesOf, gapOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
+import type { Box } from '../box/box.js';
+import type { Inside } from '../box/displays.js';
+import type { BoxStyle, TrackSizing } from '../box/style.js';
+import { layOutAxis, areaSize, once, unknownSpace, inheritedGeometry, needsBlockSize } from './axis.js';
+
+/**
+ * Whether the rows' sizes make items ask for other columns (CSS Grid 2, section 12.1, step 3).
+ * @param isMeasured whether the grid's own width is still being found, so that shares ask for content as well
+ */
+export function dependsOnRows({ items, box, columns, placement }: PlacedGrid, isMeasured: boolean): boolean {
+  if (box.inherited?.row) return false;
+  return items.some((item, k) => {
+    if (item.style.aspectRatio === null && item.children.length === 0) return false;
+    const start = placement.columnStart[k] as number;
+    const spanned = columns.sizings.slice(start, start + (placement.columnSpan[k] as number));
+    // One over several tracks, a flexible one among them, asks for nothing of its content (section 6.6).
+    if (!isMeasured && spanned.length > 1 && spanned.some(({ max }) => max.kind === 'fr')) return false;
+    return spanned.some((sizing) => asksContent(sizing, isMeasured)) && transfersBlockSize(item, box.style);
+  });
+}
+
+const asksContent = ({ min, max }: TrackSizing, isMeasured: boolean) =>
+  min.kind !== 'length' ||
+  (max.kind !== 'length' && max.kind !== 'fr') ||
+  (isMeasured && (max.kind === 'fr' || hasPercent(min.value) || hasPercent(max.value)));
+
+/** Rows of px in a grid as high as they make it: they are the same at every width. */
+const fixedRows = new WeakMap<PlacedGrid, { readonly gap: number; readonly sized: SizedRows }>();
+const isPx = ({ min, max }: TrackSizing) =>
+  min.kind === 'length' &&
+  typeof min.value === 'number' &&
+  max.kind === 'length' &&
+  typeof max.value === 'number';
+const hugsRows = ({ blockSize, minBlockSize, maxBlockSize }: Inside) =>
+  Number.isNaN(blockSize) && minBlockSize === 0 && maxBlockSize === Infinity;
+
+export interface SizedRows {
+  readonly rows: AxisGeometry;
+  /** As they were before percentages of the height they make were resolved. */
+  readonly unresolved: AxisGeometry;
+  readonly blockSize: number;
+}
+
+export function sizeRows(
+  placed: PlacedGrid,
+  columns: AxisGeometry,
+  inside: Inside,
+  rowGap: number,
+): SizedRows {
+  const { style, inherited } = placed.box;
+  const taken = inheritedGeometry(inherited?.row);
+  if (taken) {
+    const last = taken.starts.length - 1;
+    const end = (taken.starts[last] ?? 0) + (taken.sizes[last] ?? 0);
+    return {
+      rows: taken,
+      unresolved: taken,
+      blockSize: Number.isNaN(inside.blockSize) ? end : inside.blockSize,
+    };
+  }
+  const known = fixedRows.get(placed);
+  if (known?.gap === rowGap && hugsRows(inside)) return known.sized;
+  const items = once(() => rowItems(placed, columns, rowGap));
+  const options = {
+    space: inside.blockSize,
+    minSpace: inside.minBlockSize,
+    maxSpace: inside.maxBlockSize,
+    gap: rowGap,
+    alignment: style.alignContent,
+  };
+  const first = layOutAxis(placed.rows, items, options);
+  const unresolved = first.geometry;
+  if (!Number.isNaN(inside.blockSize)) return { rows: unresolved, unresolved, blockSize: inside.blockSize };
+  const blockSize = Math.max(inside.minBlockSize, Math.min(first.total, inside.maxBlockSize));
+  if (inherited || !needsBlockSize(placed.rows, style.rowGap)) {
+    const sized = { rows: unresolved, unresolved, blockSize };
+    if (hugsRows(inside) && placed.rows.sizings.every(isPx)) fixedRows.set(placed, { gap: rowGap, sized });
+    return sized;
+  }
+  // Percentages counted as automatic, and shares as what their content needs; now the height is known.
+  const gap = gapOf(style.rowGap, blockSize);
+  const again = { ...options, space: blockSize, gap };
+  const rows = layOutAxis(placed.rows, () => rowItems(placed, columns, gap), again).geometry;
+  return { rows, unresolved, blockSize };
+}
+
+/** The tracks as a first pass sized them. */
+export interface Geometries {
+  readonly columns: AxisGeometry;
+  readonly rows: AxisGeometry;
+}
+
+/**
+ * Every item as it asks for columns; the items of subgrids ask in place of these.
+ * @param known the tracks of a first pass, for items whose width comes from their height; else null
+ */
+export function columnItems(placed: PlacedGrid, gap: number, known: Geometries | null): AxisItem[] {
+  const { items, placement, box } = placed;
+  const asking: AxisItem[] = [];
+  items.forEach((item, k) => {
+    const start = placement.columnStart[k] as number;
+    const span = placement.columnSpan[k] as number;
+    const rowArea = () =>
+      areaSize(known?.rows as AxisGeometry, placement.rowStart[k] as number, placement.rowSpan[k] as number);
+    if (!isColumnSubgrid(item)) {
+      const transfers = known !== null && transfersBlockSize(item, box.style);
+      const whole = isRowSubgrid(item) ? subgridBox(placed, k, gap, gap, null, null, NaN) : item;
+      asking.push(columnItem(whole, start, span, gap, transfers ? rowArea() : NaN));
+      return;
+    }
+    const inner = placeSubgrid(placed, k, gap, null, null, NaN);
+    const own = gapOf(item.style.columnGap, NaN, gap);
+    const innerKnown =
+      known && dependsOnRows(inner, false) ? subgridTracks(placed, k, gap, known, rowArea()) : null;
+    asking.push(
+      ...nested(
+        columnItems(inner, own, innerKnown),
+        start,
+        span,
+        edgesOf(item, 'column', NaN),
+        (own - gap) / 2,
+      ),
+    );
+  });
+  return asking;
+}
+
+/** The tracks of a subgrid when those around it are known. */
+function subgridTracks(
+  placed: PlacedGrid,
+  k: number,
+  gap: number,
+  { columns, rows }: Geometries,
+  rowArea: number,
+): Geometries {
+  const { placement } = placed;
+  const area = areaSize(columns, placement.columnStart[k] as number, placement.columnSpan[k] as number);
+  const inner = placeSubgrid(placed, k, gap, columns, rows, area);
+  const innerColumns = columnsOfSubgrid(inner, subgridWidth(inner.box, placed.box.style, area));
+  const inside: Inside = {
+    inlineSize: area,
+    blockSize: Math.max(0, rowArea - sum(edgesOf(inner.box, 'row', area))),
+    minBlockSize: 0,
+    maxBlockSize: Infinity,
+    frame: [0, 0, 0, 0],
+    collapses: [false, false],
+  };
+  return {
+    columns: innerColumns,
+    rows: sizeRows(inner, innerColumns, inside, gapOf(inner.box.style.rowGap, NaN, gap)).unresolved,
+  };
+}
+
+/** Every item as it asks for rows, given the columns. */
+export function rowItems(placed: PlacedGrid, columns: AxisGeometry, gap: number): AxisItem[] {
+  const { items, placement, box } = placed;
+  const asking: AxisItem[] = [];
+  items.forEach((item, k) => {
+    const start = placement.rowStart[k] as number;
+    const span = placement.rowSpan[k] as number;
+    const area = areaSize(columns, placement.columnStart[k] as number, placement.columnSpan[k] as number);
+    if (!isRowSubgrid(item)) {
+      asking.push(rowItem(withColumns(placed, k, columns, area), start, span, gap, area, box.style));
+      return;
+    }
+    const inner = placeSubgrid(placed, k, gap, columns, null, area);
+    const innerColumns = columnsOfSubgrid(inner, subgridWidth(item, box.style, area));
+    const own = gapOf(item.style.rowGap, NaN, gap);
+    asking.push(
+      ...nested(rowItems(inner, innerColumns, own), start, span, edgesOf(item, 'row', NaN), (own - gap) / 2),
+    );
+  });
+  return asking;
+}
+
+/** An item with the columns it takes over, if it is a subgrid in that axis. */
+function withColumns(placed: PlacedGrid, k: number, columns: AxisGeometry, basis: number): Box {
+  const item = placed.items[k] as Box;
+  if (!isColumnSubgrid(item)) return item;
+  const { placement } = placed;
+  const column = inheritAxis({
+    box: item,
+    axis: 'column',
+    plan: placed.columns,
+    start: placement.columnStart[k] as number,
+    span: placement.columnSpan[k] as number,
+    outerGap: columns.gap,
+    geometry: columns,
+    basis,
+  });
+  return { ...item, inherited: { of: item, column, row: null } };
+}
+
+/** A subgrid with its items placed; geometries are null while the outer tracks are still being sized. */
+function placeSubgrid(
+  placed: PlacedGrid,
+  k: number,
+  gap: number,
+  columns: AxisGeometry | null,
+  rows: AxisGeometry | null,
+  basis: number,
+): PlacedGrid {
+  const box = subgridBox(placed, k, gap, gap, columns, rows, basis);
+  const unknown = unknownSpace(0);
+  const space = Number.isNaN(basis)
+    ? unknown
+    : { ...unknown, space: Math.max(0, basis - sum(edgesOf(box, 'column', basis))) };
+  return placeGrid(box, space, unknown);
+}
+
+const sum = ([a, b]: readonly [number, number]) => a + b;
+
+/** A subgrid together with all it takes over from the grid around it. */
+export function subgridBox(
+  placed: PlacedGrid,
+  k: number,
+  columnGap: number,
+  rowGap: number,
+  columns: AxisGeometry | null,
+  rows: AxisGeometry | null,
+  basis: number,
+): Box {
+  const { placement } = placed;
+  const item = placed.items[k] as Box;
+  const column = isColumnSubgrid(item)
+    ? inheritAxis({
+        box: item,
+        axis: 'column',
+        plan: placed.columns,
+        start: placement.columnStart[k] as number,
+        span: placement.columnSpan[k] as number,
+        outerGap: columns?.gap ?? columnGap,
+        geometry: columns,
+        basis,
+      })
+    : null;
+  const row = isRowSubgrid(item)
+    ? inheritAxis({
+        box: item,
+        axis: 'row',
+        plan: placed.rows,
+        start: placement.rowStart[k] as number,
+        span: placement.rowSpan[k] as number,
+        outerGap: rows?.gap ?? rowGap,
+        geometry: rows,
+        basis,
+      })
+    : null;
+  return { ...item, inherited: { of: item, column, row } };
+}
+
+/** Width of a subgrid of rows in its columns, border box and margins. */
+function subgridWidth(item: Box, container: BoxStyle, area: number): number {
+  if (isColumnSubgrid(item)) return area;
+  const space = { inline: area, block: NaN, inlineSize: NaN, blockSize: NaN };
+  const margin = inlineSum(resolveSides(item.style.margin, area));
+  return itemInlineSize(item, space, justifyOf(item.style, container)) + margin;
+}
+
+/** The columns of a subgrid whose rows alone are taken over, or those that it takes over as well. */
+function columnsOfSubgrid(inner: PlacedGrid, area: number): AxisGeometry {
+  const { box } = inner;
+  const taken = inheritedGeometry(box.inherited?.column);
+  if (taken) return taken;
+  const space = Math.max(0, area - sum(edgesOf(box, 'column', area)));
+  const gap = gapOf(box.style.columnGap, space);
+  return layOutAxis(inner.columns, () => columnItems(inner, gap, null), {
+    space,
+    minSpace: 0,
+    maxSpace: Infinity,
+    gap,
+    alignment: box.style.justifyContent,
+  }).geometry;
+}
+
+/**
+ * Items of a subgrid as items of the grid around it: their contributions grow by the subgrid's edges
+ * where they touch these, and by half of the difference of the gaps elsewhere.
+ */
+function nested(
+  items: readonly AxisItem[],
+  start: number,
+  span: number,
+  [before, after]: readonly [number, number],
+  half: number,
+): AxisItem[] {
+  const inner = items.map((item): AxisItem => {
+    const extra = (item.start === 0 ? before : half) + (item.start + item.span === span ? after : half);
+    return {
+      start: start + item.start,
+      span: item.span,
+      minContent: () => Math.max(0, item.minContent() + extra),
+      maxContent: () => Math.max(0, item.maxContent() + extra),
+      minimum: (tracks, at, more) => Math.max(0, item.minimum(tracks, at, more + extra)),
+    };
+  });
+  // The subgrid itself counts as empty, but for its edges in the outermost tracks.
+  const edge = (at: number, size: number) => {
+    if (size === 0) return;
+    const ask = () => size;
+    inner.push({ start: at, span: 1, isEdge: true, minContent: ask, maxContent: ask, minimum: ask });
+  };
+  if (span === 1) edge(start, before + after);
+  else {
+    edge(start, before);
+    edge(start + span - 1, after);
+  }
+  return inner;
+}

@@ -1,0 +1,63 @@
+import { hasPercent } from '../css/length.js';
+import { alignTracks } from './alignTracks.js';
+import { type AxisPlan } from './placeGrid.js';
+import { sizeTracks, type AxisItem } from './sizeTracks.js';
+import { type AxisGeometry } from './subgrid.js';
+import { initializeTracks, tracksTotal } from './tracks.js';
+import type { Box, InheritedAxis } from '../box/box.js';
+import type { Aligned, ContentAlignment } from '../box/style.js';
+
+export const unknownSpace = (gap: number) => ({ space: NaN, minSpace: 0, maxSpace: Infinity, gap });
+
+export function once<T>(work: () => T): () => T {
+  let known: T | undefined;
+  return () => (known ??= work());
+}
+
+export const inheritedGeometry = (axis: InheritedAxis | null | undefined): AxisGeometry | null =>
+  axis?.geometry ? { ...axis.geometry, gap: axis.gap } : null;
+
+export function needsBlockSize({ sizings }: AxisPlan, gap: Box['style']['rowGap']): boolean {
+  if (typeof gap === 'object' && hasPercent(gap)) return true;
+  return sizings.some(
+    ({ min, max, limit }) =>
+      max.kind === 'fr' ||
+      (min.kind === 'length' && hasPercent(min.value)) ||
+      (max.kind === 'length' && hasPercent(max.value)) ||
+      (limit !== null && hasPercent(limit)),
+  );
+}
+
+export interface AxisOptions {
+  readonly space: number;
+  readonly minSpace: number;
+  readonly maxSpace: number;
+  readonly gap: number;
+  readonly alignment: Aligned<ContentAlignment>;
+}
+
+/** Sizes and aligns the tracks of one axis; `total` is their sum with the gutters. */
+export function layOutAxis(
+  plan: AxisPlan,
+  items: () => readonly AxisItem[],
+  { space, minSpace, maxSpace, gap, alignment }: AxisOptions,
+): { readonly geometry: AxisGeometry; readonly total: number } {
+  const tracks = initializeTracks(plan.sizings, space, plan.collapsed);
+  const asks = tracks.hasIntrinsic || (tracks.hasFlex && Number.isNaN(space));
+  sizeTracks(tracks, asks ? items() : [], {
+    space,
+    constraint: 'none',
+    gap,
+    minSpace,
+    stretches: alignment.at === 'normal' || alignment.at === 'stretch',
+  });
+  const total = tracksTotal(tracks, gap);
+  const size = Number.isNaN(space) ? Math.max(minSpace, Math.min(total, maxSpace)) : space;
+  const { starts, between } = alignTracks(tracks, gap, size - total, alignment);
+  return { geometry: { starts, sizes: tracks.base, gap: between }, total };
+}
+
+export const areaSize = ({ starts, sizes }: AxisGeometry, start: number, span: number) => {
+  const last = start + span - 1;
+  return (starts[last] as number) + (sizes[last] as number) - (starts[start] as number);
+};
