@@ -20,9 +20,9 @@ export async function layoutBatch(
     if (line.trim() === '') continue;
     let page = '';
     try {
-      const asked = readCase(line);
-      page = asked.page;
-      const { widths } = await pageReport(page, asked.widths);
+      const asked = JSON.parse(line) as Partial<Case>;
+      if (typeof asked.page === 'string') ({ page } = asked);
+      const { widths } = await pageReport(page, checkCase(asked).widths);
       print(JSON.stringify({ page, results: resultsOf(widths) }));
     } catch (error) {
       print(JSON.stringify({ page, error: error instanceof Error ? error.message : String(error) }));
@@ -33,8 +33,7 @@ export async function layoutBatch(
 const resultsOf = (widths: LayoutReport['widths']) =>
   Object.fromEntries(widths.map(({ width, ...result }) => [String(width), result]));
 
-function readCase(line: string): Case {
-  const { page, widths } = JSON.parse(line) as Partial<Case>;
+function checkCase({ page, widths }: Partial<Case>): Case {
   if (typeof page !== 'string')
     throw new Error('A case names its page: {"page": "file.html", "widths": [360]}.');
   if (

@@ -3,6 +3,8 @@ import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import { Readable } from 'node:stream';
+import { layoutBatch } from './batch.js';
 import { program } from './program.js';
 import type { LayoutReport } from './layout.js';
 
@@ -44,6 +46,72 @@ describe('noria layout', () => {
     await expect(noria('layout', demo, '--width', width)).rejects.toThrow(
       /is no width. Write them in px with commas/,
     );
+  });
+});
+
+describe('noria layout of a page', () => {
+  const html = `<!doctype html><link rel="stylesheet" href="page.css"><style>body { margin: 0 }</style>
+    <div class="g" data-grid><img data-tile="a" src="data:image/svg+xml,<svg xmlns='http://www.w3.org/2000/svg' width='80' height='40'/>" alt="">
+    <p data-tile="b">Seven huts</p></div>`;
+  const css =
+    '.g { display: grid; grid-template-columns: 1fr 1fr; gap: 20px; align-items: start } p { margin: 0; font: 20px/30px "Hanken Grotesk" }';
+
+  test('reads linked styles, pictures and the fonts that ship', async () => {
+    await file('page.css', css);
+    const { widths } = JSON.parse(
+      await noria('layout', await file('page.html', html), '--width', '220'),
+    ) as LayoutReport;
+    expect(widths[0]?.tiles).toEqual([
+      { id: 'a', x: 0, y: 0, w: 80, h: 40 },
+      { id: 'b', x: 120, y: 0, w: 100, h: 30 },
+    ]);
+  }, 30_000);
+
+  test('answers a batch line by line, and goes on after a case that fails', async () => {
+    const path = await file('page.html', html);
+    const cases = [
+      JSON.stringify({ page: path, widths: [220, 600] }),
+      'nonsense',
+      '',
+      JSON.stringify({ page: 'gone.html', widths: [1] }),
+      JSON.stringify({ page: path, widths: [0] }),
+    ];
+    const printed: string[] = [];
+    await layoutBatch(Readable.from(cases.map((line) => `${line}\n`)), (text) => printed.push(text));
+    const answers = printed.map((text) => JSON.parse(text) as Record<string, unknown>);
+    expect(answers).toHaveLength(4);
+    expect(answers[0]).toMatchObject({
+      page: path,
+      results: { 220: { inlineSize: 220 }, 600: { inlineSize: 600 } },
+    });
+    expect(answers.slice(1).map(({ error }) => error)).toEqual([
+      expect.stringContaining('JSON'),
+      expect.stringContaining('gone.html can’t be read'),
+      expect.stringContaining('lists its widths in px'),
+    ]);
+  }, 30_000);
+
+  test('names neither file nor widths: it says what is missing', async () => {
+    await expect(noria('layout')).rejects.toThrow('Name a file');
+    await expect(noria('layout', demo)).rejects.toThrow('Say the widths');
+  });
+});
+
+describe('noria import', () => {
+  test('makes a collection that can be exported again', async () => {
+    const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const page = await file(
+      'grid.html',
+      '<title>Huts</title><div style="display:grid;gap:8px;rotate:3deg"><h2>Seven huts</h2></div>',
+    );
+    const out = join(folder, 'grid.noria.json');
+    expect(await noria('import', page, '--out', out)).toBe(`1 tiles in ${out}`);
+    expect(said.mock.calls.join()).toContain('grid.html:1: “rotate” is not taken over.');
+    expect(await noria('layout', out, '--width', '400')).toContain('"tile-1"');
+    await expect(noria('import', await file('none.html', '<p>'), '--out', out)).rejects.toThrow(
+      'There is no grid',
+    );
+    said.mockRestore();
   });
 });
 

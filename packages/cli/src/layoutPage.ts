@@ -1,5 +1,6 @@
 import {
   layoutPage,
+  pictureAddresses,
   readPage,
   type SourcePage,
   type PageLayoutOptions,
@@ -34,12 +35,12 @@ export async function pageReport(file: string, widths: readonly number[]): Promi
   const options: PageLayoutOptions = {
     height: WINDOW_HEIGHT,
     measurer: await (measurer ??= fontMeasurer()),
-    pictureSize: await pictureSizes(page, html, folder),
+    pictureSize: await pictureSizes(page, folder),
   };
-  for (const { line, message } of page.reports) console.error(`${file}:${line}: ${message}`);
+  for (const { line, sheet, message } of page.reports) console.error(`${sheet ?? file}:${line}: ${message}`);
   return {
     widths: widths.map((width) => {
-      const { inlineSize, blockSize, tiles } = layoutPage(page, width, options);
+      const { inlineSize, blockSize, tiles } = layOut(page, width, options);
       return {
         width,
         inlineSize,
@@ -56,8 +57,17 @@ export async function pageReport(file: string, widths: readonly number[]): Promi
   };
 }
 
+/** A grid too large to hold is the page's doing, and said as that. */
+function layOut(page: SourcePage, width: number, options: PageLayoutOptions) {
+  try {
+    return layoutPage(page, width, options);
+  } catch (error) {
+    throw error instanceof RangeError ? new CliError(error.message) : error;
+  }
+}
+
 /** Only files beside the page: an address of the web is never asked for. */
-function readLocal(folder: string, href: string): string | null {
+export function readLocal(folder: string, href: string): string | null {
   if (/^[a-z][a-z\d+.-]*:|^\/\//i.test(href)) return null;
   try {
     return readFileSync(join(folder, decodeURIComponent(href.replace(/[?#].*$/, ''))), 'utf8');
@@ -66,14 +76,9 @@ function readLocal(folder: string, href: string): string | null {
   }
 }
 
-async function pictureSizes(
-  page: SourcePage,
-  html: string,
-  folder: string,
-): Promise<PageLayoutOptions['pictureSize']> {
+async function pictureSizes(page: SourcePage, folder: string): Promise<PageLayoutOptions['pictureSize']> {
   const sizes = new Map<string, { inlineSize: number; blockSize: number }>();
-  for (const [, address = ''] of html.matchAll(/<img[^>]*?\ssrc=["']?([^"'\s>]+)/gi)) {
-    if (sizes.has(address)) continue;
+  for (const address of pictureAddresses(page)) {
     const data = /^data:[^,]*?(;base64)?,(.*)$/s.exec(address);
     if (!data && /^[a-z][a-z\d+.-]*:|^\/\//i.test(address)) continue;
     const source = data

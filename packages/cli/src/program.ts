@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { layoutBatch } from './batch.js';
 import { CliError } from './CliError.js';
 import { exportPage } from './exportPage.js';
+import { importPage } from './importPage.js';
 import { layoutReport, parseWidths } from './layout.js';
 import { pageReport } from './layoutPage.js';
 import { readDocument } from './readDocument.js';
@@ -26,6 +27,14 @@ export function program(print: (text: string) => void): Command {
         ? await pageReport(file, width)
         : layoutReport(await readDocument(file), width);
       print(JSON.stringify(report));
+    });
+  noria
+    .command('import')
+    .description('a collection from an HTML page with a grid; says by line what it could not take over')
+    .argument('<file>', 'an HTML page')
+    .requiredOption('--out <file>', 'the .noria.json file to write')
+    .action(async (file: string, { out }: { out: string }) => {
+      print(`${await importPage(file, out)} tiles in ${out}`);
     });
   noria
     .command('export')

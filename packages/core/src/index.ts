@@ -43,3 +43,4 @@ export * from './lanes/balanceLanes.js';
 export * from './rows/layoutRows.js';
 export * from './mosaic/layoutMosaic.js';
 export * from './fan/layoutFan.js';
+export * from './html/import/readCollection.js';

@@ -85,11 +85,20 @@ function longhandsOf(
   return expandDeclaration(property, parseValue(full)) ?? [];
 }
 
+/** A value that came together from variables may make no sense; then it counts as not declared. */
+function tryParse(text: string): Nodes {
+  try {
+    const node = parseCss(text, { context: 'value' });
+    return node.type === 'Value' ? node.children.toArray() : [];
+  } catch {
+    return [];
+  }
+}
+
 function parseValue(text: string): Nodes {
   const known = parsed.get(text);
   if (known) return known;
-  const node = parseCss(text, { context: 'value' });
-  const nodes = node.type === 'Value' ? node.children.toArray() : [];
+  const nodes = tryParse(text);
   if (parsed.size > 5000) parsed.clear();
   parsed.set(text, nodes);
   return nodes;

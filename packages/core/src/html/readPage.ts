@@ -55,10 +55,10 @@ export function readPage(html: string, readSheet: SheetReader = () => null): Sou
       const css = node.children.map((child) => ('data' in child ? child.data : '')).join('');
       readStyleSheet(css, line - 1, report, { rules, layers });
     } else if (node.name === 'link' && /(^|\s)stylesheet(\s|$)/i.test(node.attribs.rel ?? '')) {
-      const css = readSheet(node.attribs.href ?? '');
-      if (css === null)
-        report({ line, message: `The style sheet “${node.attribs.href ?? ''}” is not there.` });
-      else readStyleSheet(css, 0, report, { rules, layers });
+      const href = node.attribs.href ?? '';
+      const css = readSheet(href);
+      if (css === null) report({ line, message: `The style sheet “${href}” is not there.` });
+      else readStyleSheet(css, 0, (each) => report({ ...each, sheet: href }), { rules, layers }, href);
     }
     if (node.attribs.style) inlineDeclarations.set(node, readInline(node.attribs.style, line, report));
     node.children.forEach(visit);
@@ -76,4 +76,15 @@ function readInline(css: string, line: number, report: (report: Report) => void)
   return list.children
     .toArray()
     .flatMap((node) => (node.type === 'Declaration' ? readDeclaration(node, line, report) : []));
+}
+
+/** Addresses of the pictures in a page, each once. */
+export function pictureAddresses({ root }: SourcePage): string[] {
+  const found = new Set<string>();
+  const visit = (element: Element): void => {
+    if (element.name === 'img' && element.attribs.src) found.add(element.attribs.src);
+    for (const child of element.children) if (isTag(child)) visit(child);
+  };
+  visit(root);
+  return [...found];
 }

@@ -8,6 +8,8 @@ import { expandDeclaration, type Nodes } from './shorthands.js';
 /** What was found in a page that could not be taken over, with its line. */
 export interface Report {
   readonly line: number;
+  /** The linked style sheet that the line is in; left out for the page itself. */
+  readonly sheet?: string;
   readonly message: string;
 }
 
@@ -25,6 +27,8 @@ export interface Declaration {
   readonly value: Nodes;
   readonly important: boolean;
   readonly line: number;
+  /** The linked style sheet that it is in; left out for the page itself. */
+  readonly sheet?: string;
 }
 
 export interface StyleRule {
@@ -51,6 +55,7 @@ export function readStyleSheet(
   lineOffset: number,
   report: (report: Report) => void,
   inline: { readonly rules: StyleRule[]; readonly layers: string[] },
+  sheet?: string,
 ): void {
   const ast = parse(css, {
     positions: true,
@@ -152,9 +157,9 @@ export function readStyleSheet(
     context: Context,
     line = lineOffset,
   ): void => {
-    const declarations = children.flatMap((child) =>
-      child.type === 'Declaration' ? readDeclaration(child, lineOf(child), report) : [],
-    );
+    const declarations = children
+      .flatMap((child) => (child.type === 'Declaration' ? readDeclaration(child, lineOf(child), report) : []))
+      .map((each) => (sheet === undefined ? each : { ...each, sheet }));
     if (declarations.length === 0) return;
     for (const selector of selectors) {
       try {
@@ -195,7 +200,12 @@ export function readDeclaration(
   const important = node.important !== false;
   const property = node.property.startsWith('--') ? node.property : node.property.toLowerCase();
   if (node.value.type === 'Raw') {
-    return [{ property, text: node.value.value.trim(), value: [], important, line }];
+    const raw = node.value.value.trim();
+    if (property.startsWith('--') || raw.includes('var(')) {
+      return [{ property, text: raw, value: [], important, line }];
+    }
+    report({ line, message: `“${property}: ${raw}” can’t be read and is left out.` });
+    return [];
   }
   const text = generate(node.value);
   if (property.startsWith('--') || text.includes('var('))
