@@ -142,7 +142,9 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   const css: Css = { display: 'grid' };
   const { chance, pick, int } = random;
   let names: readonly string[] = [];
-  if (around && chance(0.3)) css['grid-template-columns'] = pick(['subgrid', 'subgrid [x] [y] [z]']);
+  // Space that is put between tracks, browsers leave out of subgrids.
+  const mayTakeOver = around !== null && !around['justify-content']?.startsWith('space');
+  if (mayTakeOver && chance(0.3)) css['grid-template-columns'] = pick(['subgrid', 'subgrid [x] [y] [z]']);
   else if (chance(0.85)) css['grid-template-columns'] = trackList(random, chance(0.35));
   if (around && chance(0.2)) {
     css['grid-template-rows'] = 'subgrid';
@@ -267,6 +269,24 @@ function content(random: Random, nextTile: () => string): Node[] {
       ...(chance(0.2) ? { margin: pick(['4px', '0 0 8px', '0 auto']) } : {}),
       ...(chance(0.1) ? { 'min-width': `${int(20, 120)}px` } : {}),
     });
+  if (chance(0.2)) {
+    const css: Css = {
+      display: 'flex',
+      'flex-direction': pick(['row', 'column', 'column']),
+      gap: pick(['0', '6px', '4px 10px']),
+      'justify-content': pick(['normal', 'center', 'end', 'space-between']),
+      'align-items': pick(['normal', 'start', 'center', 'stretch']),
+      ...(chance(0.3) ? { height: pick(['120px', '100%', 'auto']) } : {}),
+      ...(chance(0.25) ? { 'flex-wrap': 'wrap', 'flex-direction': 'row' } : {}),
+    };
+    const flexible = () => {
+      const each = leaf();
+      return chance(0.4) && !css['flex-wrap']
+        ? { ...each, css: { ...each.css, flex: pick(['1', '2 1 40px', 'none', '0 0 30px', '1 0 auto']) } }
+        : each;
+    };
+    return [plain(css, Array.from({ length: int(1, 4) }, flexible))];
+  }
   return Array.from({ length: int(1, 3) }, () =>
     chance(0.15)
       ? plain({ padding: '5px', ...(chance(0.5) ? { border: '1px solid' } : {}) }, [leaf(), leaf()])

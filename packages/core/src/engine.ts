@@ -1,12 +1,13 @@
 import { block } from './box/block.js';
 import { displays } from './box/displays.js';
+import { flex } from './box/flex.js';
 import { layoutBox } from './box/layoutBox.js';
 import { INITIAL_STYLE } from './box/style.js';
 import { grid } from './gridEngine/layoutGrid.js';
 import { lanes } from './lanes/layoutLanes.js';
 import type { Box, Fragment } from './box/box.js';
 
-Object.assign(displays, { block, grid, flex: block, lanes });
+Object.assign(displays, { block, grid, flex, lanes });
 
 /**
  * Lays a tree of boxes out at a width, as a page shows it.

@@ -11,7 +11,7 @@ export function alignTracks(
   gap: number,
   free: number,
   alignment: Aligned<ContentAlignment>,
-): { readonly starts: Float64Array; readonly between: number } {
+): { readonly starts: Float64Array; readonly between: number; readonly origin: number } {
   let open = 0;
   for (let k = 0; k < count; k++) if (collapsed[k] === 0) open++;
   const { offset, between } = contentOffset(free, open, alignment);
@@ -21,7 +21,7 @@ export function alignTracks(
     starts[k] = at;
     if (collapsed[k] === 0) at += (base[k] as number) + gap + between;
   }
-  return { starts, between: gap + between };
+  return { starts, between: gap + between, origin: offset };
 }
 
 /** The space before the first track, and what is added to every gap. */

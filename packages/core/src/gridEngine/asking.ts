@@ -3,7 +3,8 @@ import { hasPercent } from '../css/length.js';
 import { columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
 import { placeGrid, type PlacedGrid } from './placeGrid.js';
 import { type AxisItem } from './sizeTracks.js';
-import { edgesOf, gapOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
+import { edgesOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
+import { gapOf } from '../css/gap.js';
 import type { Box } from '../box/box.js';
 import type { Inside } from '../box/displays.js';
 import type { BoxStyle, TrackSizing } from '../box/style.js';
@@ -19,8 +20,10 @@ export function dependsOnRows({ items, box, columns, placement }: PlacedGrid, is
     if (item.style.aspectRatio === null && item.children.length === 0) return false;
     const start = placement.columnStart[k] as number;
     const spanned = columns.sizings.slice(start, start + (placement.columnSpan[k] as number));
-    // One over several tracks, a flexible one among them, asks for nothing of its content (section 6.6).
-    if (!isMeasured && spanned.length > 1 && spanned.some(({ max }) => max.kind === 'fr')) return false;
+    // One over several tracks, a flexible one among them, asks automatic ones for nothing (section 6.6).
+    const overFlexible = spanned.length > 1 && spanned.some(({ max }) => max.kind === 'fr');
+    const asksByName = spanned.some(({ min }) => min.kind === 'min-content' || min.kind === 'max-content');
+    if (!isMeasured && overFlexible && !asksByName) return false;
     return spanned.some((sizing) => asksContent(sizing, isMeasured)) && transfersBlockSize(item, box.style);
   });
 }

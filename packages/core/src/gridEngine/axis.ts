@@ -53,8 +53,8 @@ export function layOutAxis(
   });
   const total = tracksTotal(tracks, gap);
   const size = Number.isNaN(space) ? Math.max(minSpace, Math.min(total, maxSpace)) : space;
-  const { starts, between } = alignTracks(tracks, gap, size - total, alignment);
-  return { geometry: { starts, sizes: tracks.base, gap: between }, total };
+  const { starts, between, origin } = alignTracks(tracks, gap, size - total, alignment);
+  return { geometry: { starts, sizes: tracks.base, gap: between, origin }, total };
 }
 
 export const areaSize = ({ starts, sizes }: AxisGeometry, start: number, span: number) => {

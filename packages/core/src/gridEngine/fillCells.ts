@@ -87,10 +87,11 @@ function lineEdges(
   start: GridLine,
   end: GridLine,
   { lines, before }: AxisPlan,
-  { starts, sizes }: AxisGeometry,
+  { starts, sizes, origin: aligned = 0 }: AxisGeometry,
   origin: number,
 ): [number, number] {
   const count = starts.length;
+  const edge = (k: number) => (starts[k] ?? aligned) + (sizes[k] ?? 0);
   if (start.kind !== 'line' && start.kind !== 'name' && end.kind !== 'line' && end.kind !== 'name')
     return [NaN, NaN];
   const wish = resolveWish(start, end, lines);
@@ -99,10 +100,11 @@ function lineEdges(
   const to = from + wish.span;
   const first =
     start.kind === 'auto' || from < 0 || from > count ? NaN : origin + (starts[from] ?? edge(count - 1));
-  const last = end.kind === 'auto' || to < 0 || to > count ? NaN : to === 0 ? origin : origin + edge(to - 1);
+  const last =
+    end.kind === 'auto' || to < 0 || to > count
+      ? NaN
+      : to === 0
+        ? origin + (starts[0] ?? aligned)
+        : origin + edge(to - 1);
   return [first, last];
-
-  function edge(k: number): number {
-    return (starts[k] ?? 0) + (sizes[k] ?? 0);
-  }
 }

@@ -2,7 +2,7 @@ import { blockSum, borderBoxSize, frameOf, inlineSum, isDefinite } from '../box/
 import { alignTracks } from './alignTracks.js';
 import { placeGrid } from './placeGrid.js';
 import { sizeTracks } from './sizeTracks.js';
-import { gapOf } from './subgrid.js';
+import { gapOf } from '../css/gap.js';
 import { initializeTracks, tracksTotal } from './tracks.js';
 import type { Box } from '../box/box.js';
 import type { Constraint, Display, Filled, Inside } from '../box/displays.js';

@@ -1,4 +1,4 @@
-import { resolveLength, type Length } from '../css/length.js';
+import { gapOf } from '../css/gap.js';
 import { frameOf, resolveSides } from '../box/sizes.js';
 import type { Box, InheritedAxis } from '../box/box.js';
 import type { TrackListPart } from '../box/style.js';
@@ -8,6 +8,8 @@ import type { AxisPlan } from './placeGrid.js';
 export interface AxisGeometry {
   readonly starts: Float64Array;
   readonly sizes: Float64Array;
+  /** Where the first track starts, or would if there were one. */
+  readonly origin?: number;
   /** Between neighbours, content distribution included. */
   readonly gap: number;
 }
@@ -15,10 +17,6 @@ export interface AxisGeometry {
 export const isColumnSubgrid = ({ style }: Box) =>
   style.display === 'grid' && style.columns.kind === 'subgrid';
 export const isRowSubgrid = ({ style }: Box) => style.display === 'grid' && style.rows.kind === 'subgrid';
-
-/** A gap in px; `normal` is `otherwise`: nothing, or in a subgrid the gap of the grid around it. */
-export const gapOf = (gap: Length | 'normal', basis: number, otherwise = 0) =>
-  gap === 'normal' ? otherwise : Math.max(0, resolveLength(gap, basis));
 
 /** Margin, border and padding of a subgrid at its two edges in one axis, px. */
 export function edgesOf({ style }: Box, axis: 'column' | 'row', basis: number): readonly [number, number] {

@@ -15,7 +15,7 @@ import { expandTracks, namedLines, resolveWish } from '../gridEngine/lines.js';
 import { itemsOf } from '../gridEngine/placeGrid.js';
 import { countRepetitions } from '../gridEngine/repetitions.js';
 import { sizeTracks, type AxisItem } from '../gridEngine/sizeTracks.js';
-import { gapOf } from '../gridEngine/subgrid.js';
+import { gapOf } from '../css/gap.js';
 import { initializeTracks, tracksTotal, type AxisTracks } from '../gridEngine/tracks.js';
 import { resolveLength } from '../css/length.js';
 import { placeLanes, type LaneItem } from './placeLanes.js';
