@@ -1,10 +1,20 @@
 import { expect, test } from '@playwright/test';
-import { paragraph, type FamilyName, type ParagraphStyle, type TextRun } from '@noria/core';
-import { FAMILIES } from '@noria/core';
+import {
+  contentCss,
+  FAMILIES,
+  paragraph,
+  tileCss,
+  tileHtml,
+  tileSize,
+  type FamilyName,
+  type ParagraphStyle,
+  type TextRun,
+  type Tile,
+} from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { fontMeasurer } from '../../packages/cli/dist/fonts.js';
-import { root } from '../noria';
+import { demo, DEMOS, root } from '../noria';
 import { seeded, type Random } from './random';
 
 const PARAGRAPHS = 120;
@@ -59,9 +69,9 @@ function sample(random: Random): Sample {
   };
 }
 
-test('paragraphs in the fonts that ship break into as many lines as in the browser', async ({ page }) => {
-  test.setTimeout(120_000);
-  const faces = await Promise.all(
+/** The fonts that ship, as rules with the files in them. */
+function fontFaces(): Promise<string[]> {
+  return Promise.all(
     Object.entries(FAMILIES).flatMap(([name, family]) =>
       family.files.map(async ({ file, unicodeRange }) => {
         const bytes = await readFile(join(root, 'node_modules', family.package, 'files', file));
@@ -69,6 +79,11 @@ test('paragraphs in the fonts that ship break into as many lines as in the brows
       }),
     ),
   );
+}
+
+test('paragraphs in the fonts that ship break into as many lines as in the browser', async ({ page }) => {
+  test.setTimeout(120_000);
+  const faces = await fontFaces();
   const random = seeded(7);
   const samples = Array.from({ length: PARAGRAPHS }, () => sample(random));
   const escape = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
@@ -101,4 +116,41 @@ test('paragraphs in the fonts that ship break into as many lines as in the brows
   });
   const all = PARAGRAPHS * WIDTHS.length;
   expect(different.length / all, different.slice(0, 40).join('\n')).toBeLessThanOrEqual(0.005);
+});
+
+test('tiles of the demo are as high by their content as in the browser', async ({ page }) => {
+  const measurer = await fontMeasurer();
+  const widths = [140, 190, 260, 380, 620];
+  const different: string[] = [];
+  for (const name of DEMOS) {
+    const document = await demo(name);
+    const tiles = document.order
+      .map((id) => document.tiles[id] as Tile)
+      .filter(({ kind }) => kind !== 'picture');
+    const html = tiles.map((tile) => tileHtml(document, tile, () => ({ src: '' }))).join('');
+    await page.setContent(
+      `<!doctype html><style>${(await fontFaces()).join('')} body { margin: 0 } ${contentCss(document)} ${tiles.map(tileCss).join('\n')}
+      #around { display: grid; justify-items: stretch } </style><div id="around">${html}</div>`,
+    );
+    await page.evaluate(() => document.fonts.ready);
+    const heights = await page.evaluate(
+      (widths) =>
+        widths.map((width) => {
+          (document.getElementById('around') as HTMLElement).style.width = `${width}px`;
+          return [...document.querySelectorAll('[data-tile]')].map(
+            (tile) => tile.getBoundingClientRect().height,
+          );
+        }),
+      widths,
+    );
+    tiles.forEach((tile, k) => {
+      const { blockSizeAt } = tileSize(document, tile, measurer);
+      widths.forEach((width, w) => {
+        const [theirs, ours] = [heights[w]?.[k] ?? NaN, blockSizeAt(width)];
+        if (Math.abs(theirs - ours) > 0.5)
+          different.push(`${name} ${tile.id} at ${width}: browser ${theirs}, core ${ours}`);
+      });
+    });
+  }
+  expect(different).toEqual([]);
 });

@@ -44,3 +44,4 @@ export * from './rows/layoutRows.js';
 export * from './mosaic/layoutMosaic.js';
 export * from './fan/layoutFan.js';
 export * from './html/import/readCollection.js';
+export * from './page/tileSize.js';
