@@ -123,13 +123,13 @@ test('tiles of the demo are as high by their content as in the browser', async (
   const widths = [140, 190, 260, 380, 620];
   const different: string[] = [];
   for (const name of DEMOS) {
-    const document = await demo(name);
-    const tiles = document.order
-      .map((id) => document.tiles[id] as Tile)
+    const collection = await demo(name);
+    const tiles = collection.order
+      .map((id) => collection.tiles[id] as Tile)
       .filter(({ kind }) => kind !== 'picture');
-    const html = tiles.map((tile) => tileHtml(document, tile, () => ({ src: '' }))).join('');
+    const html = tiles.map((tile) => tileHtml(collection, tile, () => ({ src: '' }))).join('');
     await page.setContent(
-      `<!doctype html><style>${(await fontFaces()).join('')} body { margin: 0 } ${contentCss(document)} ${tiles.map(tileCss).join('\n')}
+      `<!doctype html><style>${(await fontFaces()).join('')} body { margin: 0 } ${contentCss(collection)} ${tiles.map(tileCss).join('\n')}
       #around { display: grid; justify-items: stretch } </style><div id="around">${html}</div>`,
     );
     await page.evaluate(() => document.fonts.ready);
@@ -144,7 +144,7 @@ test('tiles of the demo are as high by their content as in the browser', async (
       widths,
     );
     tiles.forEach((tile, k) => {
-      const { blockSizeAt } = tileSize(document, tile, measurer);
+      const { blockSizeAt } = tileSize(collection, tile, measurer);
       widths.forEach((width, w) => {
         const [theirs, ours] = [heights[w]?.[k] ?? NaN, blockSizeAt(width)];
         if (Math.abs(theirs - ours) > 0.5)
