@@ -6,8 +6,9 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   retries: 0,
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  // Generous: the machine is shared, and stalls for long at times.
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
