@@ -2,12 +2,14 @@ import { block } from './box/block.js';
 import { displays } from './box/displays.js';
 import { flex } from './box/flex.js';
 import { layoutBox } from './box/layoutBox.js';
-import { INITIAL_STYLE } from './box/style.js';
+import { INITIAL_STYLE, type BoxStyle } from './box/style.js';
 import { grid } from './gridEngine/layoutGrid.js';
 import { lanes } from './lanes/layoutLanes.js';
 import type { Box, Fragment } from './box/box.js';
 
 Object.assign(displays, { block, grid, flex, lanes });
+
+const WINDOW_STYLE: BoxStyle = { ...INITIAL_STYLE, position: 'relative' };
 
 /**
  * Lays a tree of boxes out at a width, as a page shows it.
@@ -22,7 +24,7 @@ export function layoutTree(box: Box, width: number, height = NaN): Fragment {
   const page: Box = {
     id: null,
     isGridRoot: false,
-    style: { ...INITIAL_STYLE, position: 'relative' },
+    style: WINDOW_STYLE,
     children: [box],
     text: null,
     natural: null,
