@@ -3,7 +3,7 @@ import { alignTracks } from './alignTracks.js';
 import { type AxisPlan } from './placeGrid.js';
 import { sizeTracks, type AxisItem } from './sizeTracks.js';
 import { type AxisGeometry } from './subgrid.js';
-import { initializeTracks, tracksTotal } from './tracks.js';
+import { initializeTracks, toUnits, tracksTotal } from './tracks.js';
 import type { Box, InheritedAxis } from '../box/box.js';
 import type { Aligned, ContentAlignment } from '../box/style.js';
 
@@ -42,6 +42,7 @@ export function layOutAxis(
   items: () => readonly AxisItem[],
   { space, minSpace, maxSpace, gap, alignment }: AxisOptions,
 ): { readonly geometry: AxisGeometry; readonly total: number } {
+  if (plan.shares && !Number.isNaN(space)) return shareSpace(plan.shares, space, gap);
   const tracks = initializeTracks(plan.sizings, space, plan.collapsed);
   const asks = tracks.hasIntrinsic || (tracks.hasFlex && Number.isNaN(space));
   sizeTracks(tracks, asks ? items() : [], {
@@ -61,3 +62,28 @@ export const areaSize = ({ starts, sizes }: AxisGeometry, start: number, span: n
   const last = start + span - 1;
   return (starts[last] as number) + (sizes[last] as number) - (starts[start] as number);
 };
+
+/** Tracks that are nothing but shares need no rounds of sizing: section 12.7.1 in one step. */
+function shareSpace(
+  factors: Float64Array,
+  space: number,
+  gap: number,
+): { readonly geometry: AxisGeometry; readonly total: number } {
+  const count = factors.length;
+  let sum = 0;
+  for (let k = 0; k < count; k++) sum += factors[k] as number;
+  const fraction = Math.max(0, space - (count - 1) * gap) / sum;
+  const starts = new Float64Array(count);
+  const sizes = new Float64Array(count);
+  let left = 0;
+  let at = 0;
+  for (let k = 0; k < count; k++) {
+    const share = fraction * (factors[k] as number) + left;
+    const size = toUnits(share);
+    left = Math.max(0, share - size);
+    starts[k] = at;
+    sizes[k] = size;
+    at += size + gap;
+  }
+  return { geometry: { starts, sizes, gap, origin: 0 }, total: at - gap };
+}

@@ -9,6 +9,8 @@ import type { Box, InheritedAxis } from '../box/box.js';
 export interface AxisPlan {
   readonly sizings: readonly TrackSizing[];
   readonly collapsed: Uint8Array;
+  /** Flex factors when every track is a share that content can't widen, adding up to one or more; else null. */
+  readonly shares: Float64Array | null;
   /** The lines that items and absolutely placed boxes can name; `before` is added to an index. */
   readonly lines: NamedLines;
   readonly before: number;
@@ -164,5 +166,17 @@ function plan(
       collapsed.fill(0, starts[k], (starts[k] as number) + (spans[k] as number));
     }
   }
-  return { sizings, collapsed, lines, before };
+  return { sizings, collapsed, shares: sharesOf(sizings, collapsed), lines, before };
+}
+
+function sharesOf(sizings: readonly TrackSizing[], collapsed: Uint8Array): Float64Array | null {
+  const factors = new Float64Array(sizings.length);
+  let sum = 0;
+  for (let k = 0; k < sizings.length; k++) {
+    const { min, max } = sizings[k] as TrackSizing;
+    if (min.kind !== 'length' || min.value !== 0 || max.kind !== 'fr' || collapsed[k] === 1) return null;
+    factors[k] = max.value;
+    sum += max.value;
+  }
+  return sum >= 1 ? factors : null;
 }
