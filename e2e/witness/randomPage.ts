@@ -142,7 +142,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   const css: Css = { display: 'grid' };
   const { chance, pick, int } = random;
   let names: readonly string[] = [];
-  // Space that is put between tracks, browsers leave out of subgrids.
+  // Space that is put between tracks, the browser leaves out of subgrids.
   const mayTakeOver = around !== null && !around['justify-content']?.startsWith('space');
   if (mayTakeOver && chance(0.3)) css['grid-template-columns'] = pick(['subgrid', 'subgrid [x] [y] [z]']);
   else if (chance(0.85)) css['grid-template-columns'] = trackList(random, chance(0.35));
@@ -169,11 +169,11 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (chance(0.25)) css['justify-items'] = pick(SELF);
   if (chance(0.25)) css['align-items'] = pick(SELF);
   if (isSubgrid(css)) {
-    // Sizes of its own beside the tracks that it takes over, browsers treat in ways of their own.
+    // Sizes of its own beside the tracks that it takes over, core and the browser treat differently.
   } else if (chance(0.2)) css.height = pick(['400px', '50vh', '700px']);
   else if (chance(0.15)) css['min-height'] = pick(['300px', '600px', '40vh']);
   else if (chance(0.08)) css['max-height'] = pick(['200px', '350px']);
-  // How often a track of some share repeats while the width is being found, browsers say differently.
+  // How often a track of some share repeats while the width is being found, core and the browser say differently.
   const repeats = css['grid-template-columns']?.includes('auto-fi') ?? false;
   const sharedRepeat = repeats && css['grid-template-columns']?.includes('%');
   if (chance(0.12) && !isSubgrid(css) && !sharedRepeat)
@@ -241,7 +241,7 @@ function item(random: Random, nextTile: () => string, container: Css, names: rea
   };
 }
 
-/** An aspect ratio; beside other sizes in the same box than one length, browsers go ways of their own. */
+/** An aspect ratio; beside other sizes in the same box than one length, core and the browser differ. */
 function addRatio({ pick, chance, int }: Random, css: Css): void {
   for (const property of ['overflow', 'min-width', 'max-width', 'min-height', 'max-height'])
     delete css[property];
@@ -319,7 +319,7 @@ function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node
 function place({ chance, pick, int }: Random, container: Css, names: readonly string[]): Css {
   const css: Css = {};
   if (isSubgrid(container)) {
-    // What would lie outside of a subgrid's tracks, browsers put in ways of their own.
+    // What would lie outside of a subgrid's tracks, core and the browser put differently.
     if (chance(0.2)) css['grid-column'] = '1 / -1';
     return css;
   }
