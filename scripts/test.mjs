@@ -51,9 +51,7 @@ async function test() {
     databaseUrl = postgres.url('postgres');
   }
   await step('Build', build);
-  await check('Type check', 'typecheck');
-  await check('Lint', 'lint');
-  await check('Imports', 'imports');
+  await Promise.all([check('Type check', 'typecheck'), check('Lint', 'lint'), check('Imports', 'imports')]);
 
   // The tests make databases of their own beside this one, and drop them.
   const env = { DATABASE_URL: databaseUrl };

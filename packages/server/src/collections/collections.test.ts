@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { CollectionDocument } from '@noria/core';
 import request from 'supertest';
-import { createTestApp, oneStat, picture, type TestApp } from '../testing/testApp.js';
+import { claimingPicture, createTestApp, oneStat, picture, type TestApp } from '../testing/testApp.js';
 
 let running: TestApp;
 const http = () => request(running.app.getHttpServer());
@@ -255,7 +255,7 @@ describe('pictures', () => {
     ],
     [
       'huge.png',
-      () => picture(12_000, 11_000),
+      () => claimingPicture(12_000, 11_000),
       413,
       'It is 12000 × 11000 px; at most 120 million px are read',
     ],

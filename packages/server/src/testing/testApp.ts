@@ -1,6 +1,7 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { emptyDocument, newTile, type CollectionDocument } from '@noria/core';
 import { randomBytes } from 'node:crypto';
+import { crc32 } from 'node:zlib';
 import pg from 'pg';
 import sharp from 'sharp';
 import { createApp } from '../createApp.js';
@@ -56,3 +57,13 @@ export const picture = (width: number, height: number, format: 'png' | 'jpeg' | 
   sharp({ create: { width, height, channels: 3, background: '#345' } })
     .toFormat(format)
     .toBuffer();
+
+/** A PNG whose header says that it is of a size in px: cheap to make, however large it claims to be. */
+export async function claimingPicture(width: number, height: number): Promise<Buffer> {
+  const png = await picture(8, 8);
+  // Signature 8 bytes, then the header chunk: length 4, type 4, width 4, height 4, five more, checksum 4.
+  png.writeUInt32BE(width, 16);
+  png.writeUInt32BE(height, 20);
+  png.writeUInt32BE(crc32(png.subarray(12, 29)), 29);
+  return png;
+}
