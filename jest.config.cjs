@@ -28,6 +28,6 @@ const project = (name, setupFiles = []) => ({
 
 module.exports = {
   // Generous: the machine is shared, and stalls for long at times.
-  testTimeout: 120_000,
+  testTimeout: 600_000,
   projects: [project('core'), project('server', ['reflect-metadata']), project('cli'), project('web')],
 };

@@ -7,8 +7,8 @@ export default defineConfig({
   fullyParallel: true,
   retries: 0,
   // Generous: the machine is shared, and stalls for long at times.
-  timeout: 180_000,
-  expect: { timeout: 20_000 },
+  timeout: 900_000,
+  expect: { timeout: 90_000 },
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,

@@ -82,7 +82,6 @@ function fontFaces(): Promise<string[]> {
 }
 
 test('paragraphs in the fonts that ship break into as many lines as in the browser', async ({ page }) => {
-  test.setTimeout(120_000);
   const faces = await fontFaces();
   const random = seeded(7);
   const samples = Array.from({ length: PARAGRAPHS }, () => sample(random));

@@ -83,7 +83,7 @@ const range = (count: number) => Array.from({ length: count }, (_, k) => SEED + 
 /** A part a worker, so that both processors have work. */
 for (const part of [0, 1]) {
   test(`random grids lie as the browser lays them, part ${part + 1}`, async ({ page }) => {
-    test.setTimeout(60_000 + PAGES * 400);
+    test.setTimeout(900_000 + PAGES * 1000);
     expect(
       await witness(
         page,
@@ -96,7 +96,7 @@ for (const part of [0, 1]) {
 
 test('random lanes lie as the browser lays them', async ({ page }) => {
   const count = Math.ceil(PAGES / 4);
-  test.setTimeout(60_000 + count * 400);
+  test.setTimeout(900_000 + count * 1000);
   expect(await witness(page, randomLanes, range(count))).toEqual([]);
 });
 

@@ -25,21 +25,24 @@ export function placeAbsolute(
     blockSize: owner.blockSize - border[0] - border[2],
   };
   for (const each of pending) {
-    const area = areaOf ? resolveEdges(areaOf(each.box), paddingBox) : paddingBox;
+    const rtl = owner.box.style.direction === 'rtl';
+    const area = areaOf ? resolveEdges(areaOf(each.box), paddingBox, rtl) : paddingBox;
     // A child of the grid itself would lie in its area, one from further in where it is.
     const isChild = areaOf !== undefined && owner.box.children.includes(each.box);
-    placeOne(isChild ? { ...each, at: area } : each, area, owner.box.style.direction === 'rtl', into, layout);
+    placeOne(isChild ? { ...each, at: area } : each, area, rtl, into, layout);
   }
 }
 
-function resolveEdges(edges: Edges, { x, y, inlineSize, blockSize }: Area): Area {
+/** An area whose end lies before its start is empty, at its start. */
+function resolveEdges(edges: Edges, { x, y, inlineSize, blockSize }: Area, rtl: boolean): Area {
   const or = (edge: number, otherwise: number) => (Number.isNaN(edge) ? otherwise : edge);
   const left = or(edges.inlineStart, x);
+  const right = or(edges.inlineEnd, x + inlineSize);
   const top = or(edges.blockStart, y);
   return {
-    x: left,
+    x: rtl ? Math.min(left, right) : left,
     y: top,
-    inlineSize: Math.max(0, or(edges.inlineEnd, x + inlineSize) - left),
+    inlineSize: Math.max(0, right - left),
     blockSize: Math.max(0, or(edges.blockEnd, y + blockSize) - top),
   };
 }

@@ -110,7 +110,11 @@ function fillRow(box: Box, inside: Inside): Filled {
       free,
       'inline',
     );
-    const { offset, between } = alignOffset(auto.count > 0 ? 0 : free, line.length, style.justifyContent);
+    const { offset, between } = alignOffset(
+      auto.count > 0 ? Math.min(0, free) : free,
+      line.length,
+      style.justifyContent,
+    );
     let x = offset;
     for (const { item, margin, done } of line) {
       const own = item.box.style;
@@ -230,7 +234,7 @@ function fillColumn(box: Box, inside: Inside): Filled {
   const used = items.reduce((sum, item) => sum + item.size + item.outer, gaps);
   const auto = autoMarginShare(flow, blockSize - used, 'block');
   const { offset, between } = alignOffset(
-    auto.count > 0 ? 0 : blockSize - used,
+    auto.count > 0 ? Math.min(0, blockSize - used) : blockSize - used,
     items.length,
     style.justifyContent,
   );

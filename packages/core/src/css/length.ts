@@ -48,3 +48,7 @@ export function addLengths(a: Length, b: Length): Length {
 export function scaleLength(length: Length, factor: number): Length {
   return typeof length === 'number' ? length * factor : { of: 'product', factor, part: length };
 }
+
+/** Browsers count in 64ths of a px; sums that have to come out even come out as theirs do. */
+const UNITS = 64;
+export const toUnits = (length: number) => Math.floor(length * UNITS + 1e-6) / UNITS;

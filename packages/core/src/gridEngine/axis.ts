@@ -1,9 +1,9 @@
-import { hasPercent } from '../css/length.js';
+import { hasPercent, toUnits } from '../css/length.js';
 import { alignTracks } from './alignTracks.js';
 import { type AxisPlan } from './placeGrid.js';
 import { sizeTracks, type AxisItem } from './sizeTracks.js';
 import { type AxisGeometry } from './subgrid.js';
-import { initializeTracks, toUnits, tracksTotal } from './tracks.js';
+import { initializeTracks, tracksTotal } from './tracks.js';
 import type { Box, InheritedAxis } from '../box/box.js';
 import type { Aligned, ContentAlignment } from '../box/style.js';
 

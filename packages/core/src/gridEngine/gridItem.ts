@@ -17,7 +17,8 @@ import {
   isReplaced,
   resolveSides,
 } from '../box/sizes.js';
-import { AUTO, FIXED, FLEX, toUnits, type AxisTracks } from './tracks.js';
+import { toUnits } from '../css/length.js';
+import { AUTO, FIXED, FLEX, type AxisTracks } from './tracks.js';
 import type { AxisItem } from './sizeTracks.js';
 import type { Box, Space } from '../box/box.js';
 import type { Aligned, BoxStyle, SelfAlignment } from '../box/style.js';

@@ -1,14 +1,6 @@
+import { toUnits } from '../css/length.js';
 import { distribute, type Affected } from './distribute.js';
-import {
-  AUTO,
-  FIXED,
-  FLEX,
-  MAX_CONTENT,
-  MIN_CONTENT,
-  toUnits,
-  tracksTotal,
-  type AxisTracks,
-} from './tracks.js';
+import { AUTO, FIXED, FLEX, MAX_CONTENT, MIN_CONTENT, tracksTotal, type AxisTracks } from './tracks.js';
 
 /** What one item asks of the tracks it spans in this axis; outer sizes in px, worked out when asked. */
 export interface AxisItem {

@@ -1,4 +1,4 @@
-import { hasPercent, resolveLength } from '../css/length.js';
+import { hasPercent, resolveLength, toUnits } from '../css/length.js';
 import type { Breadth, TrackSizing } from '../box/style.js';
 
 /** What a minimum or maximum is, once lengths are px. */
@@ -24,10 +24,6 @@ export interface AxisTracks {
   readonly hasIntrinsic: boolean;
   readonly hasFlex: boolean;
 }
-
-/** Browsers count in 64ths of a px; sums that have to come out even come out as theirs do. */
-const UNITS = 64;
-export const toUnits = (length: number) => Math.floor(length * UNITS + 1e-6) / UNITS;
 
 /** A minimum and a maximum as numbers; the value is px, a flex factor, or unused. */
 interface Resolved {

@@ -6,6 +6,7 @@ import {
   documentSlice,
   opened,
   refused,
+  savingChanged,
   sent,
   undone,
   type DocumentState,
@@ -55,4 +56,12 @@ test('undoing a refused change leaves nothing that would be refused', () => {
   expect(bad.saving).toEqual({ state: 'refused', why: 'why' });
   const mended = reducer(bad, undone(emptyDocument('First')));
   expect(mended.unsent.map((operation) => 'value' in operation && operation.value)).toEqual(['Bad', 'First']);
+});
+
+test('why a change waits stays in sight while it is sent again, until it arrives', () => {
+  const waiting = { state: 'waiting', why: 'The server does not answer.' } as const;
+  const away = reducer(reducer(rename(start, 'Second', null, 0), sent('one')), savingChanged(waiting));
+  const again = reducer(away, sent('two'));
+  expect(again.saving).toEqual(waiting);
+  expect(reducer(again, acknowledged(5)).saving).toEqual({ state: 'saved' });
 });

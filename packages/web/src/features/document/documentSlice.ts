@@ -131,7 +131,8 @@ export const documentSlice = createSlice({
       ...(state as DocumentState),
       underWay: state.underWay ?? { changeId: payload, patch: state.unsent },
       unsent: state.underWay ? state.unsent : [],
-      saving: { state: 'saving' },
+      // While the server is away every attempt sends; the reason stays in sight until one arrives.
+      saving: state.saving.state === 'waiting' ? state.saving : { state: 'saving' },
     }),
     acknowledged: (state, { payload }: PayloadAction<number>): DocumentState => ({
       ...(state as DocumentState),
