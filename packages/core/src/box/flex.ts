@@ -22,16 +22,18 @@ import type { Aligned, SelfAlignment, Sides } from './style.js';
 export const flex: Display = {
   inlineSize: (box, constraint) => {
     const { style } = box;
-    const isRow = style.flexDirection === 'row';
-    const sizes = inFlow(box).map((child) =>
-      isRow
-        ? flexContribution(child, constraint, style.flexWrap)
-        : inlineContribution(child, constraint, NaN),
+    const flow = inFlow(box);
+    const widest = (each: Constraint) =>
+      Math.max(0, ...flow.map((child) => inlineContribution(child, each, NaN)));
+    if (style.flexDirection === 'column') return widest(constraint);
+    // In lines of their own, items are no wider than their content, whatever their basis.
+    const wrapped = style.flexWrap ? widest('min-content') : 0;
+    if (style.flexWrap && constraint === 'min-content') return wrapped;
+    const gaps = gapOf(style.columnGap, NaN) * Math.max(0, flow.length - 1);
+    return Math.max(
+      wrapped,
+      flow.reduce((sum, child) => sum + flexContribution(child, constraint), gaps),
     );
-    const widest = Math.max(0, ...sizes);
-    if (style.flexDirection === 'column' || (style.flexWrap && constraint === 'min-content')) return widest;
-    const gaps = gapOf(style.columnGap, NaN) * Math.max(0, sizes.length - 1);
-    return sizes.reduce((sum, size) => sum + size, gaps);
   },
   fill: (box, inside) => (box.style.flexDirection === 'row' ? fillRow(box, inside) : fillColumn(box, inside)),
 };
@@ -40,7 +42,7 @@ const inFlow = ({ children }: Box) =>
   children.filter(({ style }) => style.position !== 'absolute').sort((a, b) => a.style.order - b.style.order);
 
 /** What an item asks for: no less than its basis unless it shrinks, no more unless it grows (section 9.9.2). */
-function flexContribution(box: Box, constraint: Constraint, wraps: boolean): number {
+function flexContribution(box: Box, constraint: Constraint): number {
   const { style } = box;
   const size = inlineContribution(box, constraint, NaN);
   const basis = style.flexBasis === 'auto' ? style.inlineSize : style.flexBasis;
@@ -48,7 +50,7 @@ function flexContribution(box: Box, constraint: Constraint, wraps: boolean): num
   const margin = inlineSum(resolveSides(style.margin, NaN));
   const base = borderBoxSize(style, basis, NaN, inlineSum(frameOf(style, NaN))) + margin;
   const least = style.flexShrink === 0 ? base : 0;
-  const most = style.flexGrow === 0 && !wraps ? base : Infinity;
+  const most = style.flexGrow === 0 ? base : Infinity;
   return clampInline(box, Math.max(least, Math.min(size, most)) - margin, NaN) + margin;
 }
 

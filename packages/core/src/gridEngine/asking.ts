@@ -3,6 +3,7 @@ import { hasPercent } from '../css/length.js';
 import { columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
 import { placeGrid, type PlacedGrid } from './placeGrid.js';
 import { type AxisItem } from './sizeTracks.js';
+import { FIXED, initializeTracks } from './tracks.js';
 import { edgesOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
 import { gapOf } from '../css/gap.js';
 import type { Box } from '../box/box.js';
@@ -99,31 +100,38 @@ export interface Geometries {
   readonly rows: AxisGeometry;
 }
 
+/** What is known of the rows before columns are sized: those of a first pass, or the room there is for rows. */
+export type RowsBefore =
+  { readonly tracks: Geometries } | { readonly tracks: null; readonly space: number; readonly gap: number };
+
+export const NO_ROWS: RowsBefore = { tracks: null, space: NaN, gap: 0 };
+
 /**
  * Every item as it asks for columns; the items of subgrids ask in place of these.
- * @param known the tracks of a first pass, for items whose width comes from their height; else null
+ * @param before what is known of the rows, for items whose width comes from their height
  */
-export function columnItems(placed: PlacedGrid, gap: number, known: Geometries | null): AxisItem[] {
+export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore): AxisItem[] {
   const { items, placement, box } = placed;
   const asking: AxisItem[] = [];
+  const rowArea = heightsBefore(placed, before);
   items.forEach((item, k) => {
     const start = placement.columnStart[k] as number;
     const span = placement.columnSpan[k] as number;
-    const rowArea = () =>
-      areaSize(known?.rows as AxisGeometry, placement.rowStart[k] as number, placement.rowSpan[k] as number);
     if (!isColumnSubgrid(item)) {
-      const transfers = known !== null && transfersBlockSize(item, box.style);
+      const transfers = transfersBlockSize(item, box.style);
       const whole = isRowSubgrid(item) ? subgridBox(placed, k, gap, gap, null, null, NaN) : item;
-      asking.push(columnItem(whole, start, span, gap, transfers ? rowArea() : NaN));
+      asking.push(columnItem(whole, start, span, gap, transfers ? rowArea(k) : NaN));
       return;
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
     const own = gapOf(item.style.columnGap, NaN, gap);
-    const innerKnown =
-      known && dependsOnRows(inner, false) ? subgridTracks(placed, k, gap, known, rowArea()) : null;
+    const innerBefore =
+      before.tracks && dependsOnRows(inner, false)
+        ? { tracks: subgridTracks(placed, k, gap, before.tracks, rowArea(k)) }
+        : NO_ROWS;
     asking.push(
       ...nested(
-        columnItems(inner, own, innerKnown),
+        columnItems(inner, own, innerBefore),
         start,
         span,
         edgesOf(item, 'column', NaN),
@@ -132,6 +140,27 @@ export function columnItems(placed: PlacedGrid, gap: number, known: Geometries |
     );
   });
   return asking;
+}
+
+/**
+ * The height of each item's area as far as it is known before the columns are: at first only where every
+ * row has a fixed maximum, which then counts as its size (CSS Grid 2, section 12.1); else NaN.
+ */
+function heightsBefore({ rows, placement, box }: PlacedGrid, before: RowsBefore): (k: number) => number {
+  const { rowStart, rowSpan } = placement;
+  const { tracks } = before;
+  if (tracks) return (k) => areaSize(tracks.rows, rowStart[k] as number, rowSpan[k] as number);
+  if (box.inherited?.row) return () => NaN;
+  const sized = once(() => initializeTracks(rows.sizings, before.space, rows.collapsed));
+  return (k) => {
+    const { maxKind, limit } = sized();
+    let sum = ((rowSpan[k] as number) - 1) * before.gap;
+    for (let row = rowStart[k] as number, n = 0; n < (rowSpan[k] as number); n++) {
+      if (maxKind[row + n] !== FIXED) return NaN;
+      sum += limit[row + n] as number;
+    }
+    return sum;
+  };
 }
 
 /** The tracks of a subgrid when those around it are known. */
@@ -273,7 +302,7 @@ function columnsOfSubgrid(inner: PlacedGrid, area: number): AxisGeometry {
   if (taken) return taken;
   const space = Math.max(0, area - sum(edgesOf(box, 'column', area)));
   const gap = gapOf(box.style.columnGap, space);
-  return layOutAxis(inner.columns, () => columnItems(inner, gap, null), {
+  return layOutAxis(inner.columns, () => columnItems(inner, gap, NO_ROWS), {
     space,
     minSpace: 0,
     maxSpace: Infinity,

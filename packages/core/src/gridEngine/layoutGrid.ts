@@ -8,7 +8,7 @@ import type { Box } from '../box/box.js';
 import type { Constraint, Display, Filled, Inside } from '../box/displays.js';
 import type { BoxStyle } from '../box/style.js';
 import { layOutAxis, inheritedGeometry } from './axis.js';
-import { columnItems, rowItems, sizeRows, dependsOnRows, type Geometries } from './asking.js';
+import { columnItems, rowItems, sizeRows, dependsOnRows, type RowsBefore } from './asking.js';
 import { fillCells } from './fillCells.js';
 
 /** The grid layout algorithm (CSS Grid 2, section 12) on numbers. */
@@ -20,9 +20,9 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
   const gap = gapOf(style.columnGap, NaN);
   const rowSpace = ownRowSpace(box, blockSize);
   const placed = placeGrid(box, ownColumnSpace(box, gap), rowSpace);
-  const measure = (known: Geometries | null) => {
+  const measure = (before: RowsBefore) => {
     const tracks = initializeTracks(placed.columns.sizings, NaN, placed.columns.collapsed);
-    sizeTracks(tracks, tracks.hasIntrinsic || tracks.hasFlex ? columnItems(placed, gap, known) : [], {
+    sizeTracks(tracks, tracks.hasIntrinsic || tracks.hasFlex ? columnItems(placed, gap, before) : [], {
       space: NaN,
       constraint,
       gap,
@@ -32,13 +32,13 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
     const { starts } = alignTracks(tracks, gap, 0, START);
     return { tracks, geometry: { starts, sizes: tracks.base, gap } };
   };
-  const { tracks, geometry } = measure(null);
+  const { tracks, geometry } = measure({ tracks: null, space: rowSpace.space, gap: rowSpace.gap });
   if (!dependsOnRows(placed, true)) return tracksTotal(tracks, gap);
   const rows = layOutAxis(placed.rows, () => rowItems(placed, geometry, rowSpace.gap), {
     ...rowSpace,
     alignment: style.alignContent,
   });
-  return tracksTotal(measure({ columns: geometry, rows: rows.geometry }).tracks, gap);
+  return tracksTotal(measure({ tracks: { columns: geometry, rows: rows.geometry } }).tracks, gap);
 }
 
 /** The room for columns as far as the grid's own least and greatest width say it. */
@@ -80,21 +80,21 @@ export function fillGrid(box: Box, inside: Inside): Filled {
     { space: box.inherited ? NaN : inside.inlineSize, minSpace: 0, maxSpace: Infinity, gap: columnGap },
     { space: inside.blockSize, minSpace: inside.minBlockSize, maxSpace: inside.maxBlockSize, gap: rowGap },
   );
-  const sizeColumns = (known: Geometries | null) =>
+  const sizeColumns = (before: RowsBefore) =>
     inheritedGeometry(box.inherited?.column) ??
-    layOutAxis(placed.columns, () => columnItems(placed, columnGap, known), {
+    layOutAxis(placed.columns, () => columnItems(placed, columnGap, before), {
       space: inside.inlineSize,
       minSpace: 0,
       maxSpace: Infinity,
       gap: columnGap,
       alignment: style.justifyContent,
     }).geometry;
-  let columns = sizeColumns(null);
+  let columns = sizeColumns({ tracks: null, space: inside.blockSize, gap: rowGap });
   const first = sizeRows(placed, columns, inside, rowGap);
   let { rows } = first;
   const { blockSize } = first;
   if (dependsOnRows(placed, false)) {
-    columns = sizeColumns({ columns, rows: first.unresolved });
+    columns = sizeColumns({ tracks: { columns, rows: first.unresolved } });
     // The height stays as the first sizes made it, as it does in browsers.
     ({ rows } = sizeRows(placed, columns, { ...inside, blockSize }, gapOf(style.rowGap, blockSize)));
   }
