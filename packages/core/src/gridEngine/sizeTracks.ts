@@ -57,8 +57,9 @@ function resolveIntrinsic(tracks: AxisTracks, items: readonly AxisItem[], option
   for (const item of items) {
     const end = item.start + item.span;
     if ((intrinsicBefore[end] as number) === intrinsicBefore[item.start]) continue;
-    if ((flexBefore[end] as number) > (flexBefore[item.start] as number)) flexible.push(item);
-    else if (item.span === 1) fitSingle(tracks, item);
+    const isFlexible = (flexBefore[end] as number) > (flexBefore[item.start] as number);
+    if (item.isEdge || (item.span === 1 && !isFlexible)) fitSingle(tracks, item);
+    else if (isFlexible) flexible.push(item);
     else {
       const group = bySpan.get(item.span);
       if (group) group.push(item);
