@@ -27,6 +27,8 @@ export interface Box {
     readonly of: Box;
     readonly column: InheritedAxis | null;
     readonly row: InheritedAxis | null;
+    /** Its inner width where the columns it spans are all fixed, px; else NaN. Repeated columns are counted in it. */
+    readonly widthBefore: number;
   };
 }
 

@@ -4,7 +4,15 @@ import { columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } fr
 import { placeGrid, type PlacedGrid } from './placeGrid.js';
 import { type AxisItem } from './sizeTracks.js';
 import { FIXED, initializeTracks } from './tracks.js';
-import { edgesOf, inheritAxis, isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
+import {
+  countsBackwards,
+  edgesOf,
+  gapBefore,
+  inheritAxis,
+  isColumnSubgrid,
+  isRowSubgrid,
+  type AxisGeometry,
+} from './subgrid.js';
 import { gapOf } from '../css/gap.js';
 import type { Box } from '../box/box.js';
 import type { Inside } from '../box/displays.js';
@@ -124,7 +132,7 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
       return;
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
-    const own = gapOf(item.style.columnGap, NaN, gap);
+    const own = gapBefore(item.style.columnGap, gap);
     const innerBefore =
       before.tracks && dependsOnRows(inner, false)
         ? { tracks: subgridTracks(placed, k, gap, before.tracks, rowArea(k)) }
@@ -136,6 +144,7 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
         span,
         edgesOf(item, 'column', NaN),
         (own - gap) / 2,
+        countsBackwards(item, box, 'column'),
       ),
     );
   });
@@ -185,7 +194,7 @@ function subgridTracks(
   };
   return {
     columns: innerColumns,
-    rows: sizeRows(inner, innerColumns, inside, gapOf(inner.box.style.rowGap, NaN, gap)).unresolved,
+    rows: sizeRows(inner, innerColumns, inside, gapBefore(inner.box.style.rowGap, gap)).unresolved,
   };
 }
 
@@ -203,10 +212,9 @@ export function rowItems(placed: PlacedGrid, columns: AxisGeometry, gap: number)
     }
     const inner = placeSubgrid(placed, k, gap, columns, null, area);
     const innerColumns = columnsOfSubgrid(inner, subgridWidth(item, box.style, area));
-    const own = gapOf(item.style.rowGap, NaN, gap);
-    asking.push(
-      ...nested(rowItems(inner, innerColumns, own), start, span, edgesOf(item, 'row', NaN), (own - gap) / 2),
-    );
+    const own = gapBefore(item.style.rowGap, gap);
+    const edges = edgesOf(item, 'row', NaN);
+    asking.push(...nested(rowItems(inner, innerColumns, own), start, span, edges, (own - gap) / 2, false));
   });
   return asking;
 }
@@ -219,6 +227,7 @@ function withColumns(placed: PlacedGrid, k: number, columns: AxisGeometry, basis
   const column = inheritAxis({
     box: item,
     axis: 'column',
+    isReversed: countsBackwards(item, placed.box, 'column'),
     plan: placed.columns,
     start: placement.columnStart[k] as number,
     span: placement.columnSpan[k] as number,
@@ -226,7 +235,7 @@ function withColumns(placed: PlacedGrid, k: number, columns: AxisGeometry, basis
     geometry: columns,
     basis,
   });
-  return { ...item, inherited: { of: item, column, row: null } };
+  return { ...item, inherited: { of: item, column, row: null, widthBefore: NaN } };
 }
 
 /** A subgrid with its items placed; geometries are null while the outer tracks are still being sized. */
@@ -264,6 +273,7 @@ export function subgridBox(
     ? inheritAxis({
         box: item,
         axis: 'column',
+        isReversed: countsBackwards(item, placed.box, 'column'),
         plan: placed.columns,
         start: placement.columnStart[k] as number,
         span: placement.columnSpan[k] as number,
@@ -276,6 +286,7 @@ export function subgridBox(
     ? inheritAxis({
         box: item,
         axis: 'row',
+        isReversed: countsBackwards(item, placed.box, 'row'),
         plan: placed.rows,
         start: placement.rowStart[k] as number,
         span: placement.rowSpan[k] as number,
@@ -284,7 +295,22 @@ export function subgridBox(
         basis,
       })
     : null;
-  return { ...item, inherited: { of: item, column, row } };
+  return { ...item, inherited: { of: item, column, row, widthBefore: widthBefore(placed, k) } };
+}
+
+/** The inner width of a subgrid of rows as far as it is known before any column is sized; else NaN. */
+function widthBefore({ items, columns, placement, box }: PlacedGrid, k: number): number {
+  const item = items[k] as Box;
+  if (isColumnSubgrid(item)) return NaN;
+  const start = placement.columnStart[k] as number;
+  const span = placement.columnSpan[k] as number;
+  let sum = (span - 1) * gapOf(box.style.columnGap, NaN);
+  for (const { min, max, limit } of columns.sizings.slice(start, start + span)) {
+    if (min.kind !== 'length' || max.kind !== 'length' || limit !== null) return NaN;
+    if (typeof min.value !== 'number' || min.value !== max.value) return NaN;
+    sum += min.value;
+  }
+  return Math.max(0, sum - edgesOf(item, 'column', sum).reduce((a, b) => a + b));
 }
 
 /** Width of a subgrid of rows in its columns, border box and margins. */
@@ -321,15 +347,17 @@ function nested(
   span: number,
   [before, after]: readonly [number, number],
   half: number,
+  isReversed: boolean,
 ): AxisItem[] {
+  // May be negative here: what a wider gap outside takes, one further out may give back.
   const inner = items.map((item): AxisItem => {
     const extra = (item.start === 0 ? before : half) + (item.start + item.span === span ? after : half);
     return {
-      start: start + item.start,
+      start: start + (isReversed ? span - item.start - item.span : item.start),
       span: item.span,
-      minContent: () => Math.max(0, item.minContent() + extra),
-      maxContent: () => Math.max(0, item.maxContent() + extra),
-      minimum: (tracks, at, more) => Math.max(0, item.minimum(tracks, at, more + extra)),
+      minContent: () => item.minContent() + extra,
+      maxContent: () => item.maxContent() + extra,
+      minimum: (tracks, at, more) => item.minimum(tracks, at, more + extra),
     };
   });
   // The subgrid itself counts as empty, but for its edges in the outermost tracks.
@@ -340,8 +368,8 @@ function nested(
   };
   if (span === 1) edge(start, before + after);
   else {
-    edge(start, before);
-    edge(start + span - 1, after);
+    edge(start, isReversed ? after : before);
+    edge(start + span - 1, isReversed ? before : after);
   }
   return inner;
 }

@@ -119,9 +119,10 @@ function transferredContribution(box: Box, constraint: Constraint, area: number)
     ? borderBoxSize(style, style.blockSize, area, blockSum(frame))
     : Math.max(blockSum(frame), area - blockSum(margin));
   const block = clampBlock(box, wanted, area);
+  const asked = isKeyword(style.inlineSize) ? style.inlineSize : constraint;
   const inline =
     style.aspectRatio === null
-      ? inlineSum(frame) + contentInlineSize(box, constraint, block - blockSum(frame))
+      ? inlineSum(frame) + contentInlineSize(box, asked, block - blockSum(frame))
       : inlineFromAspect(box, block, inlineSum(frame), blockSum(frame));
   return Math.max(0, clampInline(box, inline, NaN) + inlineSum(margin));
 }
@@ -131,7 +132,8 @@ function lazily(work: () => number): () => number {
   return () => (Number.isNaN(known) ? (known = toUnits(work())) : known);
 }
 
-const isKeyword = (size: BoxStyle['inlineSize']) => size === 'min-content' || size === 'max-content';
+const isKeyword = (size: BoxStyle['inlineSize']): size is Constraint =>
+  size === 'min-content' || size === 'max-content';
 
 /** Whether `min-*-size: auto` asks for the content (CSS Grid 2, section 6.6). */
 function hasAutomaticMinimum(style: BoxStyle, tracks: AxisTracks, start: number, span: number): boolean {

@@ -1,4 +1,5 @@
 import { gapOf } from '../css/gap.js';
+import { hasPercent } from '../css/length.js';
 import { frameOf, resolveSides } from '../box/sizes.js';
 import type { Box, InheritedAxis } from '../box/box.js';
 import type { TrackListPart } from '../box/style.js';
@@ -40,7 +41,13 @@ interface SubgridAxis {
   /** Null while the outer tracks are still being sized. */
   readonly geometry: AxisGeometry | null;
   readonly basis: number;
+  /** Whether its first line is the last one outside. */
+  readonly isReversed: boolean;
 }
+
+/** Whether a subgrid counts columns from the other side than the grid around it. */
+export const countsBackwards = (box: Box, around: Box, axis: 'column' | 'row') =>
+  axis === 'column' && box.style.direction !== around.style.direction;
 
 /**
  * What a subgrid takes over of the tracks it spans (CSS Grid 2, section 9): their lines with the
@@ -56,16 +63,21 @@ export function inheritAxis({
   outerGap,
   geometry,
   basis,
+  isReversed,
 }: SubgridAxis): InheritedAxis {
   const { style } = box;
   const own = axis === 'column' ? style.columnGap : style.rowGap;
-  const gap = gapOf(own, axis === 'column' ? basis : NaN, outerGap);
   const template = axis === 'column' ? style.columns : style.rows;
-  const lineNames = lineNamesOf(plan, start, span, template.parts);
-  if (!geometry) return { tracks: span, lineNames, gap, geometry: null };
-  const [before, after] = edgesOf(box, axis, basis);
-  const half = (gap - geometry.gap) / 2;
+  const lineNames = lineNamesOf(plan, start, span, template.parts, isReversed);
+  if (!geometry) return { tracks: span, lineNames, gap: gapBefore(own, outerGap), geometry: null };
   const origin = geometry.starts[start] as number;
+  const last = start + span - 1;
+  const whole = (geometry.starts[last] as number) + (geometry.sizes[last] as number) - origin;
+  const edges = edgesOf(box, axis, basis);
+  const content = Math.max(0, whole - edges[0] - edges[1]);
+  const [before, after] = isReversed ? [edges[1], edges[0]] : edges;
+  const gap = gapOf(own, content, outerGap);
+  const half = (gap - geometry.gap) / 2;
   const starts = new Float64Array(span);
   const sizes = new Float64Array(span);
   for (let k = 0; k < span; k++) {
@@ -76,22 +88,30 @@ export function inheritAxis({
       origin -
       before -
       (k < span - 1 ? half : after);
-    starts[k] = k > 0 ? Math.min(from, end) : from;
-    sizes[k] = Math.max(0, end - from);
+    const at = k > 0 ? Math.min(from, end) : from;
+    const to = isReversed ? span - 1 - k : k;
+    sizes[to] = Math.max(0, end - at);
+    starts[to] = isReversed ? content - at - sizes[to] : at;
   }
   return { tracks: span, lineNames, gap, geometry: { starts, sizes } };
 }
+
+/** A subgrid's gap before its size is known: one with a percentage then counts as the gap outside. */
+export const gapBefore = (own: Box['style']['columnGap'], outer: number) =>
+  typeof own === 'object' && hasPercent(own) ? outer : gapOf(own, NaN, outer);
 
 function lineNamesOf(
   { lines, before }: AxisPlan,
   start: number,
   span: number,
   parts: readonly TrackListPart[],
+  isReversed: boolean,
 ): string[][] {
   const names: string[][] = Array.from({ length: span + 1 }, () => []);
   for (const [name, indices] of lines.byName) {
     for (const index of indices) names[index + before - start]?.push(name);
   }
+  if (isReversed) names.reverse();
   const own = expandNames(parts, span + 1);
   own.forEach((list, k) => names[k]?.push(...list));
   return names;
