@@ -7,7 +7,6 @@ import { FIXED, initializeTracks } from './tracks.js';
 import {
   countsBackwards,
   edgesOf,
-  gapBefore,
   inheritAxis,
   isColumnSubgrid,
   isRowSubgrid,
@@ -122,6 +121,8 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
   const { items, placement, box } = placed;
   const asking: AxisItem[] = [];
   const rowArea = heightsBefore(placed, before);
+  // A grid that is a subgrid of rows has its columns sized before its gap can be a share of its width.
+  const outer = box.inherited?.row ? gapOf(box.style.columnGap, NaN) : gap;
   items.forEach((item, k) => {
     const start = placement.columnStart[k] as number;
     const span = placement.columnSpan[k] as number;
@@ -132,7 +133,7 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
       return;
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
-    const own = gapBefore(item.style.columnGap, gap);
+    const own = gapOf(item.style.columnGap, NaN, gap);
     const innerBefore =
       before.tracks && dependsOnRows(inner, false)
         ? { tracks: subgridTracks(placed, k, gap, before.tracks, rowArea(k)) }
@@ -143,7 +144,7 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
         start,
         span,
         edgesOf(item, 'column', NaN),
-        (own - gap) / 2,
+        (own - outer) / 2,
         countsBackwards(item, box, 'column'),
       ),
     );
@@ -194,7 +195,7 @@ function subgridTracks(
   };
   return {
     columns: innerColumns,
-    rows: sizeRows(inner, innerColumns, inside, gapBefore(inner.box.style.rowGap, gap)).unresolved,
+    rows: sizeRows(inner, innerColumns, inside, gapOf(inner.box.style.rowGap, NaN, gap)).unresolved,
   };
 }
 
@@ -212,7 +213,7 @@ export function rowItems(placed: PlacedGrid, columns: AxisGeometry, gap: number)
     }
     const inner = placeSubgrid(placed, k, gap, columns, null, area);
     const innerColumns = columnsOfSubgrid(inner, subgridWidth(item, box.style, area));
-    const own = gapBefore(item.style.rowGap, gap);
+    const own = gapOf(item.style.rowGap, NaN, gap);
     const edges = edgesOf(item, 'row', NaN);
     asking.push(...nested(rowItems(inner, innerColumns, own), start, span, edges, (own - gap) / 2, false));
   });

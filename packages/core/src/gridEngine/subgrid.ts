@@ -1,5 +1,4 @@
 import { gapOf } from '../css/gap.js';
-import { hasPercent } from '../css/length.js';
 import { frameOf, resolveSides } from '../box/sizes.js';
 import type { Box, InheritedAxis } from '../box/box.js';
 import type { TrackListPart } from '../box/style.js';
@@ -69,7 +68,7 @@ export function inheritAxis({
   const own = axis === 'column' ? style.columnGap : style.rowGap;
   const template = axis === 'column' ? style.columns : style.rows;
   const lineNames = lineNamesOf(plan, start, span, template.parts, isReversed);
-  if (!geometry) return { tracks: span, lineNames, gap: gapBefore(own, outerGap), geometry: null };
+  if (!geometry) return { tracks: span, lineNames, gap: gapOf(own, NaN, outerGap), geometry: null };
   const origin = geometry.starts[start] as number;
   const last = start + span - 1;
   const whole = (geometry.starts[last] as number) + (geometry.sizes[last] as number) - origin;
@@ -95,10 +94,6 @@ export function inheritAxis({
   }
   return { tracks: span, lineNames, gap, geometry: { starts, sizes } };
 }
-
-/** A subgrid's gap before its size is known: one with a percentage then counts as the gap outside. */
-export const gapBefore = (own: Box['style']['columnGap'], outer: number) =>
-  typeof own === 'object' && hasPercent(own) ? outer : gapOf(own, NaN, outer);
 
 function lineNamesOf(
   { lines, before }: AxisPlan,
