@@ -136,64 +136,48 @@ export function randomPage(seed: number): Node {
   };
 }
 
-const OPEN = new Set((process.env.OPEN ?? '').split(''));
-const on = (k: string) => OPEN.has(k);
 type Css = Record<string, string>;
 
 function grid(random: Random, nextTile: () => string, depth: number, around: Node['css'] | null): Node {
   const css: Css = { display: 'grid' };
   const { chance, pick, int } = random;
   let names: readonly string[] = [];
-  // Space that is put between tracks, the browser leaves out of subgrids.
-  const mayTakeOver = around !== null && (on('f') || !around['justify-content']?.startsWith('space'));
-  if (mayTakeOver && chance(0.3)) css['grid-template-columns'] = pick(['subgrid', 'subgrid [x] [y] [z]']);
+  if (around && chance(0.3)) css['grid-template-columns'] = pick(['subgrid', 'subgrid [x] [y] [z]']);
   else if (chance(0.85)) css['grid-template-columns'] = trackList(random, chance(0.35));
   if (around && chance(0.2)) {
     css['grid-template-rows'] = 'subgrid';
-    // Shares of a width that is itself being found come out differently in a subgrid of rows.
-    if (!on('h') && !css['grid-template-columns']?.startsWith('subgrid'))
-      css['grid-template-columns'] = pick(['60px max-content', '40px auto', 'auto auto', 'auto']);
+    // In a subgrid of rows, the browser resolves percentages of columns against more than one width.
+    if (/%|auto-fi/.test(css['grid-template-columns'] ?? ''))
+      css['grid-template-columns'] = pick(['60px max-content', '40px auto', '1fr 2fr', 'minmax(20px, 3rem)']);
   } else if (chance(0.45) && !isSubgrid(css)) css['grid-template-rows'] = trackList(random, false);
   if (chance(0.2)) {
     css['grid-template-areas'] = pick(AREAS);
     names = AREA_NAMES[css['grid-template-areas']] ?? [];
   }
-  if (chance(0.35))
-    css['grid-auto-rows'] = chance(0.3) ? `${repeated(random)} ${repeated(random)}` : repeated(random);
-  if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = repeated(random);
+  if (chance(0.35)) css['grid-auto-rows'] = chance(0.3) ? `${track(random)} ${track(random)}` : track(random);
+  if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = track(random);
   if (chance(0.55)) css['grid-auto-flow'] = pick(['row', 'column', 'dense', 'row dense', 'column dense']);
-  if (chance(0.7))
-    css.gap = isSubgrid(css) && !on('l') ? `${int(0, 20)}px` : `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
-  if (chance(0.3) && (on('d') || !isSubgrid(css))) css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
+  if (chance(0.7)) css.gap = `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
+  if (chance(0.3)) css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
   if (chance(0.15)) css.border = `${int(1, 6)}px solid`;
   if (chance(0.3)) css['justify-content'] = pick(CONTENT);
-  if (chance(0.3) && (on('m') || !isSubgrid(css))) css['align-content'] = pick(CONTENT);
+  if (chance(0.3)) css['align-content'] = pick(CONTENT);
   if (chance(0.25)) css['justify-items'] = pick(SELF);
   if (chance(0.25)) css['align-items'] = pick(SELF);
-  if (!on('c') && isSubgrid(css)) {
-    // Sizes of its own beside the tracks that it takes over, core and the browser treat differently.
-  } else if (chance(0.2)) css.height = pick(['400px', '50vh', '700px']);
+  if (chance(0.2)) css.height = pick(['400px', '50vh', '700px']);
   else if (chance(0.15)) css['min-height'] = pick(['300px', '600px', '40vh']);
   else if (chance(0.08)) css['max-height'] = pick(['200px', '350px']);
-  // How often a track of some share repeats while the width is being found, core and the browser say differently.
-  const repeats = css['grid-template-columns']?.includes('auto-fi') ?? false;
-  const sharedRepeat = !on('b') && repeats && css['grid-template-columns']?.includes('%');
-  if (chance(0.12) && (on('c') || !isSubgrid(css)) && !sharedRepeat)
-    css.width = pick(
-      depth > 0 && !on('k') ? ['80%', '500px'] : ['80%', '500px', 'max-content', 'min-content', 'fit-content'],
-    );
-  if (chance(0.1) && !sharedRepeat) css['max-width'] = repeats && !on('b') ? '600px' : pick(['600px', '90%']);
+  if (chance(0.12)) css.width = pick(['80%', '500px', 'max-content', 'min-content', 'fit-content']);
+  if (chance(0.1)) css['max-width'] = pick(['600px', '90%']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
-  if (chance(0.08) && (on('i') || !(around && isSubgrid(css)))) css.direction = 'rtl';
+  if (chance(0.08)) css.direction = 'rtl';
   if (chance(0.3)) css.position = 'relative';
   if (around) Object.assign(css, place(random, around, names));
   const count = int(1, depth === 0 ? 9 : 4);
   const children = Array.from({ length: count }, () =>
-    depth < 2 && chance(0.14)
-      ? grid(random, nextTile, depth + 1, isSubgrid(css) && !on('o') ? null : css)
-      : item(random, nextTile, css, names),
+    depth < 2 && chance(0.14) ? grid(random, nextTile, depth + 1, css) : item(random, nextTile, css, names),
   );
-  if (chance(0.12)) children.push(badge(random, nextTile, isSubgrid(css)));
+  if (chance(0.12)) children.push(badge(random, nextTile));
   const under = chance(0.3)
     ? [
         {
@@ -205,7 +189,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
           css: isSubgrid(css)
             ? {}
             : {
-                'grid-template-columns': trackList(random, chance(0.3) && (on('b') || (!css['max-width'] && !css.width))),
+                'grid-template-columns': trackList(random, chance(0.3)),
                 ...(chance(0.5) ? { gap: gap(random) } : {}),
               },
         },
@@ -233,7 +217,7 @@ function item(random: Random, nextTile: () => string, container: Css, names: rea
   if (chance(0.2)) css['box-sizing'] = 'border-box';
   if (chance(0.06))
     Object.assign(css, { position: 'relative', top: `${int(-10, 10)}px`, left: `${int(-10, 10)}px` });
-  if (chance(0.15) && (on('g') || !isSubgrid(container))) addRatio(random, css);
+  if (chance(0.15) && !isSubgrid(container)) addRatio(random, css);
   return {
     tile: nextTile(),
     grid: false,
@@ -245,7 +229,6 @@ function item(random: Random, nextTile: () => string, container: Css, names: rea
 
 /** An aspect ratio; beside other sizes in the same box than one length, core and the browser differ. */
 function addRatio({ pick, chance, int }: Random, css: Css): void {
-  if (on('n')) { css['aspect-ratio'] = pick(['1', '16 / 9', '3 / 4', '2']); return; }
   for (const property of ['overflow', 'min-width', 'max-width', 'min-height', 'max-height'])
     delete css[property];
   const kept = pick(['none', 'width', 'height']);
@@ -284,7 +267,7 @@ function content(random: Random, nextTile: () => string): Node[] {
     };
     const flexible = () => {
       const each = leaf();
-      return chance(0.4) && (on('j') || !css['flex-wrap'])
+      return chance(0.4)
         ? { ...each, css: { ...each.css, flex: pick(['1', '2 1 40px', 'none', '0 0 30px', '1 0 auto']) } }
         : each;
     };
@@ -297,7 +280,7 @@ function content(random: Random, nextTile: () => string): Node[] {
   );
 }
 
-function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node {
+function badge(random: Random, nextTile: () => string): Node {
   const { chance, int, pick } = random;
   const css: Css = { position: 'absolute' };
   if (chance(0.8)) css.width = pick([`${int(10, 60)}px`, '20%']);
@@ -305,8 +288,8 @@ function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node
   if (chance(0.5)) css[pick(['top', 'bottom'])] = pick([`${int(-10, 20)}px`, '10%']);
   if (chance(0.5)) css[pick(['left', 'right'])] = pick([`${int(-10, 20)}px`, '10%']);
   if (chance(0.2)) css.inset = '5px 8px';
-  if (chance(0.4) && (on('m') || !inSubgrid)) css['grid-column'] = pick(['1', '2 / 3', '-2 / -1', 'auto / 2', '2']);
-  if (chance(0.4) && (on('m') || !inSubgrid)) css['grid-row'] = pick(['1', '2 / 3', '1 / -1', 'auto']);
+  if (chance(0.4)) css['grid-column'] = pick(['1', '2 / 3', '-2 / -1', 'auto / 2', '2']);
+  if (chance(0.4)) css['grid-row'] = pick(['1', '2 / 3', '1 / -1', 'auto']);
   if (chance(0.3)) css['justify-self'] = pick(['start', 'end', 'center']);
   if (chance(0.3)) css['align-self'] = pick(['start', 'end', 'center']);
   const inner: Node = {
@@ -321,7 +304,7 @@ function badge(random: Random, nextTile: () => string, inSubgrid: boolean): Node
 
 function place({ chance, pick, int }: Random, container: Css, names: readonly string[]): Css {
   const css: Css = {};
-  if (!on('e') && isSubgrid(container)) {
+  if (isSubgrid(container)) {
     // What would lie outside of a subgrid's tracks, core and the browser put differently.
     if (chance(0.2)) css['grid-column'] = '1 / -1';
     return css;
@@ -403,13 +386,6 @@ function track(random: Random): string {
   return 'auto';
 }
 
-/** Free space among repeated tracks with fixed maximums the browser shares by whole runs of them, not by tracks. */
-function repeated(random: Random): string {
-  const made = track(random);
-  if (on('a')) return made;
-  return /^minmax\(.*, (?!.*fr).*\)$/.test(made) ? '1fr' : made;
-}
-
 function fixedTrack(random: Random): string {
   const { pick, int } = random;
   return pick([
@@ -440,7 +416,7 @@ function trackList(random: Random, automatic: boolean): string {
     if (chance(0.15)) parts.push(`${int(30, 90)}px`);
   } else {
     if (chance(0.35))
-      parts.push(`repeat(${int(2, 5)}, ${repeated(random)}${chance(0.2) ? ` ${repeated(random)}` : ''})`);
+      parts.push(`repeat(${int(2, 5)}, ${track(random)}${chance(0.2) ? ` ${track(random)}` : ''})`);
     some(() => track(random), parts.length > 0 ? int(0, 2) : int(1, 5));
   }
   if (named && chance(0.5)) parts.push('[line]');

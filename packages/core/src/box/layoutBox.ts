@@ -123,8 +123,7 @@ function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-conte
   }
   const keyword = typeof style.inlineSize === 'string' ? style.inlineSize : 'auto';
   if (keyword === 'stretch') return say(available);
-  if (!Number.isNaN(transferred))
-    return say(holdTransferred(box, transferred, space.block, inlineFrame, blockFrame));
+  if (!Number.isNaN(transferred)) return say(transferred);
   const content = style.display === 'grid' ? space.blockSize - blockFrame : NaN;
   const hug = (constraint: Constraint) => inlineFrame + contentInlineSize(box, constraint, content);
   if (keyword === 'min-content' || keyword === 'max-content') return say(hug(keyword));

@@ -45,8 +45,8 @@ export function columnItem(box: Box, start: number, span: number, gap: number, b
       const frame = inlineSum(frameOf(style, NaN));
       const margin = inlineSum(resolveSides(style.margin, NaN)) + extra;
       const bound = style.minInlineSize;
-      if (bound === 'min-content' || bound === 'max-content')
-        return frame + contentInlineSize(box, bound) + margin;
+      if (bound === 'min-content') return minContent() + extra;
+      if (bound === 'max-content') return maxContent() + extra;
       if (bound !== 'auto') {
         const least = isDefinite(bound, NaN) ? borderBoxSize(style, bound, NaN, frame) : frame;
         return least + margin;
@@ -100,7 +100,6 @@ export function transfersBlockSize(item: Box, container: BoxStyle): boolean {
     const inner =
       style.display === 'grid' &&
       style.rows.kind !== 'subgrid' &&
-      style.columns.kind !== 'subgrid' &&
       children.some((child) => child.style.position !== 'absolute' && transfersBlockSize(child, style));
     if (!inner) return false;
   }
