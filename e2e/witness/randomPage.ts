@@ -146,7 +146,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   else if (chance(0.85)) css['grid-template-columns'] = trackList(random, chance(0.35));
   if (around && chance(0.2)) {
     css['grid-template-rows'] = 'subgrid';
-    // In a subgrid of rows, the browser resolves percentages of columns against more than one width.
+    // In a subgrid of rows, the browser resolves percentages against more than one width.
     if (/%|auto-fi/.test(css['grid-template-columns'] ?? ''))
       css['grid-template-columns'] = pick(['60px max-content', '40px auto', '1fr 2fr', 'minmax(20px, 3rem)']);
   } else if (chance(0.45) && !isSubgrid(css)) css['grid-template-rows'] = trackList(random, false);
@@ -158,7 +158,8 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = track(random);
   if (chance(0.55)) css['grid-auto-flow'] = pick(['row', 'column', 'dense', 'row dense', 'column dense']);
   if (chance(0.7)) css.gap = `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
-  if (chance(0.3)) css.padding = pick(['10px', '5%', '1rem 2rem', '0 12px 7px 3px']);
+  if (css['grid-template-rows'] === 'subgrid' && css.gap) css.gap = `${int(0, 20)}px`;
+  if (chance(0.3)) css.padding = pick(['10px', isSubgrid(css) ? '6px' : '5%', '1rem 2rem', '0 12px 7px 3px']);
   if (chance(0.15)) css.border = `${int(1, 6)}px solid`;
   if (chance(0.3)) css['justify-content'] = pick(CONTENT);
   if (chance(0.3)) css['align-content'] = pick(CONTENT);

@@ -1,3 +1,4 @@
+import { resolveLength } from '../css/length.js';
 import { placeAbsolute } from './absolute.js';
 import { displays, type Constraint, type Filled, type Inside, type Pending } from './displays.js';
 import { clampInline, contentInlineSize, holdTransferred, inlineFromAspect } from './intrinsic.js';
@@ -125,12 +126,29 @@ function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-conte
   if (keyword === 'stretch') return say(available);
   if (!Number.isNaN(transferred)) return say(transferred);
   const content = style.display === 'grid' ? space.blockSize - blockFrame : NaN;
-  const hug = (constraint: Constraint) => inlineFrame + contentInlineSize(box, constraint, content);
+  const measured = withKnownBounds(box, space.inline);
+  const hug = (constraint: Constraint) => inlineFrame + contentInlineSize(measured, constraint, content);
   if (keyword === 'min-content' || keyword === 'max-content') return say(hug(keyword));
   if (isReplaced(box)) return say(hug('max-content'));
   const hold = (size: number) => say(holdTransferred(box, size, space.block, inlineFrame, blockFrame));
   if (otherwise === 'stretch' && keyword === 'auto') return hold(available);
   return hold(Math.min(hug('max-content'), Math.max(hug('min-content'), available)));
+}
+
+/** A grid whose least and greatest width are shares of a known one repeats its tracks in these, in px. */
+function withKnownBounds(box: Box, basis: number): Box {
+  const { style } = box;
+  const { minInlineSize, maxInlineSize } = style;
+  const isShare = typeof minInlineSize === 'object' || typeof maxInlineSize === 'object';
+  if (!isShare || style.display !== 'grid' || Number.isNaN(basis)) return box;
+  return {
+    ...box,
+    style: {
+      ...style,
+      minInlineSize: typeof minInlineSize === 'object' ? resolveLength(minInlineSize, basis) : minInlineSize,
+      maxInlineSize: typeof maxInlineSize === 'object' ? resolveLength(maxInlineSize, basis) : maxInlineSize,
+    },
+  };
 }
 
 /** The border-box block size as far as it is known before the inline size; else NaN. */
