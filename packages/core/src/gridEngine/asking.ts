@@ -1,4 +1,4 @@
-import { inlineSum, resolveSides } from '../box/sizes.js';
+import { frameOf, inlineSum, resolveSides } from '../box/sizes.js';
 import { hasPercent } from '../css/length.js';
 import { columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
 import { placeGrid, type PlacedGrid } from './placeGrid.js';
@@ -7,6 +7,7 @@ import { FIXED, initializeTracks } from './tracks.js';
 import {
   countsBackwards,
   edgesOf,
+  ownInlineSize,
   inheritAxis,
   isColumnSubgrid,
   isRowSubgrid,
@@ -133,7 +134,7 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
       return;
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
-    const own = gapOf(item.style.columnGap, NaN, gap);
+    const own = gapOf(item.style.columnGap, ownInlineSize(item.style), gap);
     const innerBefore =
       before.tracks && dependsOnRows(inner, false)
         ? { tracks: subgridTracks(placed, k, gap, before.tracks, rowArea(k)) }
@@ -322,6 +323,22 @@ function subgridWidth(item: Box, container: BoxStyle, area: number): number {
   return itemInlineSize(item, space, justifyOf(item.style, container)) + margin;
 }
 
+/**
+ * The width of a subgrid of rows that does not fill its area: what its columns come to in the width that
+ * it would have by its content; border boxes.
+ */
+export function rowSubgridWidth(box: Box, hugging: number): number {
+  const frame = inlineSum(frameOf(box.style, hugging));
+  const space = Math.max(0, hugging - frame);
+  const gap = gapOf(box.style.columnGap, space);
+  const placed = placeGrid(
+    box,
+    { ...unknownSpace(gap), space: box.inherited?.widthBefore ?? NaN },
+    unknownSpace(0),
+  );
+  return frame + columnsIn(placed, space, gap).total;
+}
+
 /** The columns of a subgrid whose rows alone are taken over, or those that it takes over as well. */
 function columnsOfSubgrid(inner: PlacedGrid, area: number): AxisGeometry {
   const { box } = inner;
@@ -329,14 +346,17 @@ function columnsOfSubgrid(inner: PlacedGrid, area: number): AxisGeometry {
   if (taken) return taken;
   const space = Math.max(0, area - sum(edgesOf(box, 'column', area)));
   const gap = gapOf(box.style.columnGap, space);
-  return layOutAxis(inner.columns, () => columnItems(inner, gap, NO_ROWS), {
+  return columnsIn(inner, space, gap).geometry;
+}
+
+const columnsIn = (placed: PlacedGrid, space: number, gap: number) =>
+  layOutAxis(placed.columns, () => columnItems(placed, gap, NO_ROWS), {
     space,
     minSpace: 0,
     maxSpace: Infinity,
     gap,
-    alignment: box.style.justifyContent,
-  }).geometry;
-}
+    alignment: placed.box.style.justifyContent,
+  });
 
 /**
  * Items of a subgrid as items of the grid around it: their contributions grow by the subgrid's edges
@@ -351,15 +371,19 @@ function nested(
   isReversed: boolean,
 ): AxisItem[] {
   // May be negative here: what a wider gap outside takes, one further out may give back.
-  const inner = items.map((item): AxisItem => {
+  const inner = items.flatMap((item): AxisItem[] => {
+    // The edges of a subgrid in a subgrid of one track say nothing outside.
+    if (item.isEdge && span === 1) return [];
     const extra = (item.start === 0 ? before : half) + (item.start + item.span === span ? after : half);
-    return {
-      start: start + (isReversed ? span - item.start - item.span : item.start),
-      span: item.span,
-      minContent: () => item.minContent() + extra,
-      maxContent: () => item.maxContent() + extra,
-      minimum: (tracks, at, more) => item.minimum(tracks, at, more + extra),
-    };
+    return [
+      {
+        start: start + (isReversed ? span - item.start - item.span : item.start),
+        span: item.span,
+        minContent: () => item.minContent() + extra,
+        maxContent: () => item.maxContent() + extra,
+        minimum: (tracks, at, more) => item.minimum(tracks, at, more + extra),
+      },
+    ];
   });
   // The subgrid itself counts as empty, but for its edges in the outermost tracks.
   const edge = (at: number, size: number) => {

@@ -1,4 +1,6 @@
 import { itemBlockSize, itemInlineSize, itemOffset, alignOf, justifyOf } from './gridItem.js';
+import { rowSubgridWidth } from './asking.js';
+import { clampInline } from '../box/intrinsic.js';
 import { blockSum, inlineSum, resolveSides } from '../box/sizes.js';
 import type { Box, Space } from '../box/box.js';
 import type { Area } from '../box/displays.js';
@@ -25,13 +27,16 @@ export function fillCell(
   const blockSize = box.inherited?.row
     ? Math.max(0, area.blockSize - blockSum(resolveSides(style.margin, area.inlineSize)))
     : itemBlockSize(box, space, align, fillsInline);
-  const inlineSize = box.inherited?.column
-    ? Math.max(0, area.inlineSize - inlineSum(resolveSides(style.margin, area.inlineSize)))
-    : itemInlineSize(
-        box,
-        { ...space, blockSize, yields: !Number.isNaN(blockSize) && align.at !== 'stretch' },
-        justify,
-      );
+  const hugs = !fillsInline && typeof style.inlineSize === 'string';
+  let inlineSize: number;
+  if (box.inherited?.column) {
+    inlineSize = Math.max(0, area.inlineSize - inlineSum(resolveSides(style.margin, area.inlineSize)));
+  } else {
+    const yields = !Number.isNaN(blockSize) && align.at !== 'stretch';
+    inlineSize = itemInlineSize(box, { ...space, blockSize, yields }, justify);
+    if (box.inherited?.row && hugs)
+      inlineSize = clampInline(box, rowSubgridWidth(box, inlineSize), area.inlineSize);
+  }
   // A stretch that was not asked for gives way to the height that the aspect ratio makes of the width.
   const keeps = Boolean(box.inherited?.row) || style.aspectRatio === null || align.at === 'stretch';
   const laid = layoutBox(box, { ...space, inlineSize, blockSize: keeps ? blockSize : NaN });

@@ -1,8 +1,8 @@
 import {
+  borderBoxContribution,
   clampBlock,
   clampInline,
   contentInlineSize,
-  inlineContribution,
   inlineFromAspect,
 } from '../box/intrinsic.js';
 import type { Constraint } from '../box/displays.js';
@@ -30,7 +30,7 @@ import type { Aligned, BoxStyle, SelfAlignment } from '../box/style.js';
 export function columnItem(box: Box, start: number, span: number, gap: number, blockSize = NaN): AxisItem {
   const contribution = (constraint: Constraint) => () =>
     Number.isNaN(blockSize)
-      ? inlineContribution(box, constraint, NaN)
+      ? borderBoxContribution(box, constraint, NaN) + inlineSum(resolveSides(box.style.margin, NaN))
       : transferredContribution(box, constraint, blockSize);
   const minContent = lazily(contribution('min-content'));
   const maxContent = lazily(contribution('max-content'));
@@ -123,7 +123,7 @@ function transferredContribution(box: Box, constraint: Constraint, area: number)
     style.aspectRatio === null
       ? inlineSum(frame) + contentInlineSize(box, asked, block - blockSum(frame))
       : inlineFromAspect(box, block, inlineSum(frame), blockSum(frame));
-  return Math.max(0, clampInline(box, inline, NaN) + inlineSum(margin));
+  return clampInline(box, inline, NaN) + inlineSum(margin);
 }
 
 function lazily(work: () => number): () => number {

@@ -8,7 +8,7 @@ import type { Box } from '../box/box.js';
 import type { Constraint, Display, Filled, Inside } from '../box/displays.js';
 import type { BoxStyle } from '../box/style.js';
 import { layOutAxis, inheritedGeometry } from './axis.js';
-import { columnItems, rowItems, sizeRows, dependsOnRows, NO_ROWS, type RowsBefore } from './asking.js';
+import { columnItems, rowItems, sizeRows, dependsOnRows, type RowsBefore } from './asking.js';
 import { fillCells } from './fillCells.js';
 
 /** The grid layout algorithm (CSS Grid 2, section 12) on numbers. */
@@ -20,8 +20,8 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
   const gap = gapOf(style.columnGap, NaN);
   const rowSpace = ownRowSpace(box, blockSize);
   const placed = placeGrid(box, ownColumnSpace(box, gap), rowSpace);
-  const measure = (before: RowsBefore, basis = NaN) => {
-    const tracks = initializeTracks(placed.columns.sizings, basis, placed.columns.collapsed);
+  const measure = (before: RowsBefore) => {
+    const tracks = initializeTracks(placed.columns.sizings, NaN, placed.columns.collapsed);
     sizeTracks(tracks, tracks.hasIntrinsic || tracks.hasFlex ? columnItems(placed, gap, before) : [], {
       space: NaN,
       constraint,
@@ -33,11 +33,7 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
     return { tracks, geometry: { starts, sizes: tracks.base, gap } };
   };
   const { tracks, geometry } = measure({ tracks: null, space: rowSpace.space, gap: rowSpace.gap });
-  if (!dependsOnRows(placed, true)) {
-    const total = tracksTotal(tracks, gap);
-    // The width of a subgrid of rows is what its columns make of their shares of it.
-    return box.inherited?.row?.geometry ? tracksTotal(measure(NO_ROWS, total).tracks, gap) : total;
-  }
+  if (!dependsOnRows(placed, true)) return tracksTotal(tracks, gap);
   const rows = layOutAxis(placed.rows, () => rowItems(placed, geometry, rowSpace.gap), {
     ...rowSpace,
     alignment: style.alignContent,

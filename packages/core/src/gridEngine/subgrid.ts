@@ -1,7 +1,7 @@
 import { gapOf } from '../css/gap.js';
 import { frameOf, resolveSides } from '../box/sizes.js';
 import type { Box, InheritedAxis } from '../box/box.js';
-import type { TrackListPart } from '../box/style.js';
+import type { BoxStyle, TrackListPart } from '../box/style.js';
 import type { AxisPlan } from './placeGrid.js';
 
 /** Tracks of one axis as laid out, px from the content edge. */
@@ -29,6 +29,10 @@ export function edgesOf({ style }: Box, axis: 'column' | 'row', basis: number): 
       : [margin[0] + frame[0], margin[2] + frame[2]];
   return rtl ? [sides[1], sides[0]] : sides;
 }
+
+/** The width that a subgrid asks for in px, which its gap refers to while columns are sized; else NaN. */
+export const ownInlineSize = ({ inlineSize }: BoxStyle) =>
+  typeof inlineSize === 'number' ? inlineSize : NaN;
 
 interface SubgridAxis {
   readonly box: Box;
