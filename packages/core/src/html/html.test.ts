@@ -5,28 +5,12 @@ import { join } from 'node:path';
 import { bandsOf, placeIn } from '../document/bands.js';
 import { checkDocument } from '../document/checkDocument.js';
 import { writePage } from '../page/writePage.js';
-import { layoutPage, type PageLayoutOptions } from './layoutPage.js';
 import { readCollection } from './import/readCollection.js';
 import { readPage } from './readPage.js';
+import { gridPage, layoutHtml, letters } from '../testing/layoutHtml.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 
-const options: PageLayoutOptions = {
-  height: 800,
-  measurer: {
-    width: (text) => text.length * 8,
-    metrics: ({ size }) => ({ ascent: size * 0.8, descent: size * 0.2, lineGap: 0 }),
-  },
-  pictureSize: () => null,
-};
-const page = (css: string, tiles = '<div data-tile="a"></div><div data-tile="b"></div>') =>
-  `<!doctype html><style>body { margin: 0 } .g { display: grid } ${css}</style><div class="g" data-grid>${tiles}</div>`;
-const boxes = (html: string, width: number) =>
-  Object.fromEntries(
-    layoutPage(readPage(html), width, options).tiles.map(({ id, x, y, inlineSize, blockSize }) => [
-      id,
-      [x, y, inlineSize, blockSize],
-    ]),
-  );
+const page = (css: string, tiles = letters(2)) => gridPage(css, tiles);
 
 function demoDocument(name: string): CollectionDocument {
   const file = join(__dirname, '..', '..', '..', '..', 'demo', `${name}.noria.json`);
@@ -39,7 +23,7 @@ describe('a page is laid out by its own style', () => {
       @layer low, high; @layer high { [data-tile=a] { height: 10px } } @layer low { .g > [data-tile=a] { height: 20px } }
       [data-tile=b] { height: 30px !important } .g > [data-tile=b] { height: 40px }
       :is(#none, .g) { row-gap: 4px } .g { row-gap: 6px }`;
-    expect(boxes(page(css), 300)).toEqual({ a: [0, 0, 300, 10], b: [0, 14, 300, 30] });
+    expect(layoutHtml(page(css), 300)).toEqual({ a: [0, 0, 300, 10], b: [0, 14, 300, 30] });
   });
 
   test('variables, nesting, media and container queries count', () => {
@@ -47,14 +31,14 @@ describe('a page is laid out by its own style', () => {
       .g { --n: 2; --gap: var(--none, 10px); gap: var(--gap); grid-template-columns: repeat(var(--n), 1fr); grid-auto-rows: 50px;
         & > * { grid-row: span 1 } @media (width < 400px) { --n: 1 } }
       @media screen and (min-width: 900px) { .g { grid-template-columns: 1fr 3fr } }`;
-    expect(boxes(page(css), 500).b).toEqual([255, 0, 245, 50]);
-    expect(boxes(page(css), 399).b).toEqual([0, 60, 399, 50]);
-    expect(boxes(page(css), 910).b).toEqual([235, 0, 675, 50]);
+    expect(layoutHtml(page(css), 500).b).toEqual([255, 0, 245, 50]);
+    expect(layoutHtml(page(css), 399).b).toEqual([0, 60, 399, 50]);
+    expect(layoutHtml(page(css), 910).b).toEqual([235, 0, 675, 50]);
     const contained = `<style>body { margin: 0 } main { container: hall / inline-size; padding: 0 50px }
       .g { display: grid; grid-auto-rows: 20px } @container hall (inline-size >= 400px) { .g { grid-template-columns: 1fr 1fr } }</style>
       <main><div class="g" data-grid><i data-tile="a"></i><i data-tile="b"></i></div></main>`;
-    expect(boxes(contained, 500).b).toEqual([200, 0, 200, 20]);
-    expect(boxes(contained, 499).b).toEqual([0, 20, 399, 20]);
+    expect(layoutHtml(contained, 500).b).toEqual([200, 0, 200, 20]);
+    expect(layoutHtml(contained, 499).b).toEqual([0, 20, 399, 20]);
   });
 
   test('words make rows as high as their lines', () => {
@@ -62,7 +46,7 @@ describe('a page is laid out by its own style', () => {
       '.g { grid-template-columns: 1fr 1fr; font: 16px/20px any }',
       '<p data-tile="a" style="margin:0">four words are here</p><div data-tile="b"></div>',
     );
-    expect(boxes(html, 160).b).toEqual([80, 0, 80, 40]);
+    expect(layoutHtml(html, 160).b).toEqual([80, 0, 80, 40]);
   });
 
   test('what is not understood is reported by line, never dropped in silence', () => {
@@ -78,7 +62,7 @@ describe('a page is laid out by its own style', () => {
 
 describe('bad input', () => {
   const finite = (html: string, width: number) =>
-    Object.values(boxes(html, width)).flat().every(Number.isFinite);
+    Object.values(layoutHtml(html, width)).flat().every(Number.isFinite);
 
   test.each([
     ['.g { grid-template-columns: repeat(10000, 1fr) } [data-tile] { grid-column: span 3 }'],
@@ -97,7 +81,7 @@ describe('bad input', () => {
   test('a grid that no memory would hold is refused in words', () => {
     const css =
       '.g { grid-template-columns: repeat(100, 1px) } [data-tile] { grid-column: span 9999999; grid-row: span 9999999 }';
-    expect(() => boxes(page(css), 640)).toThrow(/cells; 200000000 are the most/);
+    expect(() => layoutHtml(page(css), 640)).toThrow(/cells; 200000000 are the most/);
   });
 
   test('any mixture of values comes out finite', () => {
