@@ -1,6 +1,6 @@
 import { autoMarginShare, alignOffset } from './flexAlign.js';
 import { movePending, offsetRelative } from './block.js';
-import { clampInline, contentInlineSize, inlineContribution } from './intrinsic.js';
+import { clampBlock, clampInline, contentInlineSize, inlineContribution } from './intrinsic.js';
 import { fitInlineSize, layoutBox, stretchInlineSize, type LaidOut } from './layoutBox.js';
 import {
   blockSum,
@@ -131,7 +131,7 @@ function fillRow(box: Box, inside: Inside): Filled {
         ? layoutBox(item.box, {
             ...space,
             inlineSize: item.size,
-            blockSize: heldBlockSize(item.box, height - blockSum(margin), space),
+            blockSize: clampBlock(item.box, height - blockSum(margin), space.block, space.inline),
           })
         : done;
       const { fragment } = final;
@@ -298,17 +298,6 @@ function columnItem(box: Box, inlineSize: number, space: Space): FlexItem {
     frame,
     size: base,
   };
-}
-
-function heldBlockSize({ style }: Box, size: number, space: Space): number {
-  const frame = blockSum(frameOf(style, space.inline));
-  const most = isDefinite(style.maxBlockSize, space.block)
-    ? borderBoxSize(style, style.maxBlockSize, space.block, frame)
-    : Infinity;
-  const least = isDefinite(style.minBlockSize, space.block)
-    ? borderBoxSize(style, style.minBlockSize, space.block, frame)
-    : 0;
-  return Math.max(frame, clamp(size, least, Math.max(least, most)));
 }
 
 function crossOffset(

@@ -10,7 +10,6 @@ import { fitInlineSize, layoutBox, stretchInlineSize } from '../box/layoutBox.js
 import {
   blockSum,
   borderBoxSize,
-  clamp,
   frameOf,
   inlineSum,
   isDefinite,
@@ -45,8 +44,10 @@ export function columnItem(box: Box, start: number, span: number, gap: number, b
       const frame = inlineSum(frameOf(style, NaN));
       const margin = inlineSum(resolveSides(style.margin, NaN)) + extra;
       const bound = style.minInlineSize;
-      if (bound === 'min-content') return minContent() + extra;
-      if (bound === 'max-content') return maxContent() + extra;
+      if (bound === 'min-content' || bound === 'max-content') {
+        if (tracks.maxKind[start] === FLEX) return frame + contentInlineSize(box, bound) + margin;
+        return (bound === 'min-content' ? minContent() : maxContent()) + extra;
+      }
       if (bound !== 'auto') {
         const least = isDefinite(bound, NaN) ? borderBoxSize(style, bound, NaN, frame) : frame;
         return least + margin;
@@ -123,7 +124,7 @@ function transferredContribution(box: Box, constraint: Constraint, area: number)
     style.aspectRatio === null
       ? inlineSum(frame) + contentInlineSize(box, asked, block - blockSum(frame))
       : inlineFromAspect(box, block, inlineSum(frame), blockSum(frame));
-  return clampInline(box, inline, NaN) + inlineSum(margin);
+  return clampInline(box, inline, NaN, style.aspectRatio === null ? NaN : inline) + inlineSum(margin);
 }
 
 function lazily(work: () => number): () => number {
@@ -193,15 +194,8 @@ export function itemBlockSize(
   const explicit = at === 'stretch' || style.blockSize === 'stretch';
   if (!explicit && (at !== 'normal' || isReplaced(box))) return NaN;
   if (!explicit && style.aspectRatio !== null && inlineStretched) return NaN;
-  const frame = blockSum(frameOf(style, space.inline));
   const size = space.block - blockSum(resolveSides(style.margin, space.inline));
-  const most = isDefinite(style.maxBlockSize, space.block)
-    ? borderBoxSize(style, style.maxBlockSize, space.block, frame)
-    : Infinity;
-  const least = isDefinite(style.minBlockSize, space.block)
-    ? borderBoxSize(style, style.minBlockSize, space.block, frame)
-    : 0;
-  return Math.max(frame, clamp(size, least, Math.max(least, most)));
+  return clampBlock(box, size, space.block, space.inline);
 }
 
 /**

@@ -91,7 +91,7 @@ export function inheritAxis({
       origin -
       before -
       (k < span - 1 ? half : after);
-    const at = k > 0 ? Math.min(from, end) : from;
+    const at = k === span - 1 && k > 0 ? Math.min(from, end) : from;
     const to = isReversed ? span - 1 - k : k;
     sizes[to] = Math.max(0, end - at);
     starts[to] = isReversed ? content - at - sizes[to] : at;
