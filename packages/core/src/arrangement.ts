@@ -1,7 +1,8 @@
 import type { GridArea } from './grid/place.js';
 import type { Coverage } from './grid/coverage.js';
-import type { Track } from './grid/tracks.js';
+import type { Track } from './grid/track.js';
 import type { Arrangement, CollectionDocument, TileId } from './document/types.js';
+import type { TextMeasurer } from './text/types.js';
 import type { Band } from './document/bands.js';
 
 /** A tile as laid out: px from the grid's border box, and the cells it takes. */
@@ -13,6 +14,16 @@ export interface LaidOutTile extends GridArea {
   readonly blockSize: number;
 }
 
+/** What a layout needs of its surroundings. */
+export interface LayoutOptions {
+  readonly measurer: TextMeasurer;
+  /** Height of the screen that a grid's height may be a share of, px. */
+  readonly screenBlockSize: number;
+}
+
+/** The screen height that is meant where nobody says another, px. */
+export const SCREEN_BLOCK_SIZE = 800;
+
 export interface Layout {
   /** Width of the grid's border box, in px: the width asked for, or the arrangement's maximum. */
   readonly inlineSize: number;
@@ -22,6 +33,8 @@ export interface Layout {
   /** In reading order. */
   readonly tiles: readonly LaidOutTile[];
   readonly coverage: Coverage;
+  /** The layouts inside of groups, each from the border box of its group. */
+  readonly groups: Readonly<Record<TileId, Layout>>;
 }
 
 /** CSS declarations of one rule, as property and value. */
@@ -30,12 +43,13 @@ export type Declarations = Readonly<Record<string, string>>;
 /** What one band's arrangement says in CSS. */
 export interface ArrangementCss {
   readonly grid: Declarations;
+  /** Those in groups too. */
   readonly tiles: Readonly<Record<TileId, Declarations>>;
 }
 
 /** What a kind of arrangement can do. A new kind is a folder that exports one of these. */
 export interface ArrangementKind {
   readonly kind: Arrangement['kind'];
-  layout(document: CollectionDocument, band: Band, width: number): Layout;
+  layout(document: CollectionDocument, band: Band, width: number, options: LayoutOptions): Layout;
   toCss(document: CollectionDocument, band: Band): ArrangementCss;
 }

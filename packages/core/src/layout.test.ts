@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { bandAt, bandsOf, isSetHere, placeIn } from './document/bands.js';
 import { layoutCollection } from './layout.js';
+import { LETTERS } from './testing/layoutHtml.js';
 import { sample } from './testing/sample.js';
 import type { CollectionDocument, Tile } from './document/types.js';
 
@@ -16,7 +17,7 @@ describe('a bento', () => {
   );
 
   test('lays tiles out in px from the border box', () => {
-    const layout = layoutCollection(document, 1280);
+    const layout = layoutCollection(document, 1280, { measurer: LETTERS });
     const column = (1280 - 48 - 3 * 16) / 4;
     expect(layout.tiles.map(({ x, y, inlineSize, blockSize }) => [x, y, inlineSize, blockSize])).toEqual([
       [24, 24, 2 * column + 16, 336],
@@ -33,9 +34,11 @@ describe('a bento', () => {
       ...document,
       arrangement: { ...document.arrangement, maxInlineSize: 1100 },
     };
-    expect(layoutCollection(capped, 2560).inlineSize).toBe(1100);
-    expect(layoutCollection(document, 10)).toMatchObject({ inlineSize: 32 });
-    expect(layoutCollection(document, 10).tiles.map((tile) => tile.inlineSize)).toEqual([12, 0, 0, 12]);
+    expect(layoutCollection(capped, 2560, { measurer: LETTERS }).inlineSize).toBe(1100);
+    expect(layoutCollection(document, 10, { measurer: LETTERS })).toMatchObject({ inlineSize: 32 });
+    expect(
+      layoutCollection(document, 10, { measurer: LETTERS }).tiles.map((tile) => tile.inlineSize),
+    ).toEqual([12, 0, 0, 12]);
   });
 
   test('explicit rows come first, then the common size', () => {
@@ -43,11 +46,15 @@ describe('a bento', () => {
       ...document,
       arrangement: { ...document.arrangement, rows: ['40px'] },
     };
-    expect(layoutCollection(rows, 1280).rows.map((row) => row.size)).toEqual([40, 160]);
+    expect(layoutCollection(rows, 1280, { measurer: LETTERS }).rows.map((row) => row.size)).toEqual([
+      40, 160,
+    ]);
   });
 
   test.each([NaN, Infinity, -1])('refuses a width of %p', (width) => {
-    expect(() => layoutCollection(document, width)).toThrow(/a number of px, 0 or more/i);
+    expect(() => layoutCollection(document, width, { measurer: LETTERS })).toThrow(
+      /a number of px, 0 or more/i,
+    );
   });
 });
 

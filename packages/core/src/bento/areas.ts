@@ -1,12 +1,19 @@
 import { placeIn, type Band } from '../document/bands.js';
-import { placeItems, type GridArea } from '../grid/place.js';
+import { placeItems, type GridArea, type PlacementItem } from '../grid/place.js';
+import { areaIn } from './areaMap.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
+
+/** What each tile of a level asks for in a band, in reading order. */
+export function bentoWishes(document: CollectionDocument, band: Band): PlacementItem[] {
+  return document.order.map((id) => {
+    const place = placeIn(document, document.tiles[id] as Tile, band.index);
+    const area = place.area === null ? null : areaIn(band.arrangement, place.area);
+    return area ?? { ...place, column: place.pin?.column ?? null, row: place.pin?.row ?? null };
+  });
+}
 
 /** The cells that each tile takes in a band, in reading order. They do not depend on the width. */
 export function bentoAreas(document: CollectionDocument, band: Band): GridArea[] {
-  const items = document.order.map((id) => {
-    const { columnSpan, rowSpan, pin } = placeIn(document, document.tiles[id] as Tile, band.index);
-    return { columnSpan, rowSpan, column: pin?.column ?? null, row: pin?.row ?? null };
-  });
-  return placeItems(items, band.arrangement.columns.length, band.arrangement.flow);
+  const { columns, flow } = band.arrangement;
+  return placeItems(bentoWishes(document, band), columns.length, flow);
 }

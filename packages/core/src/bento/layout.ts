@@ -1,55 +1,66 @@
+import { layoutBox } from '../box/layoutBox.js';
 import { coverage } from '../grid/coverage.js';
-import { parseTrackSize, sizeTracks, spannedSize, tracksEnd, type TrackFunction } from '../grid/tracks.js';
-import { bentoAreas } from './areas.js';
-import type { Layout } from '../arrangement.js';
+import '../engine.js';
+import { bentoBox, type BentoBox } from './box.js';
+import type { Layout, LayoutOptions } from '../arrangement.js';
 import type { Band } from '../document/bands.js';
-import type { CollectionDocument, TileId, TrackSize } from '../document/types.js';
+import type { Fragment } from '../box/box.js';
+import type { CollectionDocument, TileId } from '../document/types.js';
+
+const known = new WeakMap<CollectionDocument, Map<string, BentoBox>>();
 
 /**
  * Lays a bento out at a width.
  * @param width px of the page, 0 or more; the border box is no wider than the band's maximum
  */
-export function layoutBento(document: CollectionDocument, band: Band, width: number): Layout {
-  const { arrangement } = band;
-  const { padding } = arrangement;
-  const inlineSize = Math.min(width, arrangement.maxInlineSize ?? Infinity);
-  const areas = bentoAreas(document, band);
-  const rowCount = areas.reduce(
-    (most, area) => Math.max(most, area.row + area.rowSpan - 1),
-    arrangement.rows.length,
+export function layoutBento(
+  document: CollectionDocument,
+  band: Band,
+  width: number,
+  options: LayoutOptions,
+): Layout {
+  // While the width is dragged the boxes stay the same.
+  const key = `${band.index} ${options.screenBlockSize}`;
+  let bands = known.get(document);
+  if (!bands) known.set(document, (bands = new Map<string, BentoBox>()));
+  let boxes = bands.get(key);
+  if (!boxes) bands.set(key, (boxes = bentoBox(document, band, options)));
+  const { padding, maxInlineSize } = band.arrangement;
+  const inlineSize = Math.max(
+    padding.inlineStart + padding.inlineEnd,
+    Math.min(width, maxInlineSize ?? Infinity),
   );
-
-  const columns = sizeTracks(
-    arrangement.columns.map(trackFunction),
-    Math.max(0, inlineSize - padding.inlineStart - padding.inlineEnd),
-    arrangement.columnGap,
-    padding.inlineStart,
-  );
-  const rows = sizeTracks(
-    Array.from({ length: rowCount }, (_, k) => trackFunction(arrangement.rows[k] ?? arrangement.autoRows)),
-    0,
-    arrangement.rowGap,
-    padding.blockStart,
-  );
-
-  return {
-    inlineSize: Math.max(inlineSize, padding.inlineStart + padding.inlineEnd),
-    blockSize: tracksEnd(rows, padding.blockStart) + padding.blockEnd,
-    columns,
-    rows,
-    tiles: areas.map((area, k) => ({
-      ...area,
-      id: document.order[k] as TileId,
-      x: columns[area.column - 1]?.start ?? 0,
-      y: rows[area.row - 1]?.start ?? 0,
-      inlineSize: spannedSize(columns, area.column, area.columnSpan),
-      blockSize: spannedSize(rows, area.row, area.rowSpan),
-    })),
-    coverage: coverage(areas, columns.length, rowCount),
-  };
+  const space = { inline: width, block: NaN, inlineSize, blockSize: NaN };
+  return toLayout(layoutBox(boxes.box, space).fragment, boxes);
 }
 
-/** The checker has read every track of a document before it comes here. */
-function trackFunction(size: TrackSize): TrackFunction {
-  return parseTrackSize(size) ?? { unit: 'px', value: 0 };
+function toLayout(fragment: Fragment, { box, areas, rowCount, groups }: BentoBox): Layout {
+  const { inlineSize, blockSize, tracks } = fragment;
+  const along = (starts: Float64Array | undefined, sizes: Float64Array | undefined) =>
+    Array.from(starts ?? [], (start, k) => ({ start, size: sizes?.[k] ?? 0 }));
+  const columns = along(tracks?.columnStarts, tracks?.columnSizes);
+  const inner: Record<TileId, Layout> = {};
+  const tiles = box.children.map((child, k) => {
+    const id = child.id as TileId;
+    const laid = fragment.children[k] as Fragment;
+    const group = groups[id];
+    if (group) inner[id] = toLayout(laid, { ...group, box: child });
+    return {
+      ...(areas[k] as (typeof areas)[number]),
+      id,
+      x: laid.x,
+      y: laid.y,
+      inlineSize: laid.inlineSize,
+      blockSize: laid.blockSize,
+    };
+  });
+  return {
+    inlineSize,
+    blockSize,
+    columns,
+    rows: along(tracks?.rowStarts, tracks?.rowSizes),
+    tiles,
+    coverage: coverage(areas, columns.length, rowCount),
+    groups: inner,
+  };
 }

@@ -50,6 +50,13 @@ export interface Fragment {
   readonly inlineSize: number;
   readonly blockSize: number;
   readonly children: readonly Fragment[];
+  /** The tracks of a grid: where they start, px from its border box, and their sizes. */
+  readonly tracks?: {
+    readonly columnStarts: Float64Array;
+    readonly columnSizes: Float64Array;
+    readonly rowStarts: Float64Array;
+    readonly rowSizes: Float64Array;
+  };
 }
 
 /** What the box around gives: percentages refer to `inline` and `block`, NaN where not known. */

@@ -52,6 +52,7 @@ export interface Filled {
   readonly pending: readonly Pending[];
   /** Where a grid puts a box that is absolutely placed in it. */
   readonly areaOf?: (box: Box) => Edges;
+  readonly tracks?: NonNullable<Fragment['tracks']>;
 }
 
 /** One way to lay out what is in a box. A new one is a file that exports one of these. */

@@ -49,7 +49,15 @@ export function layoutBox(box: Box, space: Space): LaidOut {
     blockSize = Math.max(known, Math.min(content, bounds.most));
   }
   blockSize = Math.max(blockSize, blockSum(frame));
-  const fragment: Fragment = { box, x: 0, y: 0, inlineSize, blockSize, children: filled.children };
+  const fragment: Fragment = {
+    box,
+    x: 0,
+    y: 0,
+    inlineSize,
+    blockSize,
+    children: filled.children,
+    ...(filled.tracks && { tracks: filled.tracks }),
+  };
   if (filled.pending.length === 0 || style.position === 'static')
     return { fragment, pending: filled.pending };
   placeAbsolute(fragment, filled.children, filled.pending, filled.areaOf, layoutBox);

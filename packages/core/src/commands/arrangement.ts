@@ -1,9 +1,10 @@
 import { LIMITS } from '../document/limits.js';
 import { bandsOf } from '../document/bands.js';
-import { formatTrackSize, parseTrackSize } from '../grid/tracks.js';
+import { formatTrackSize } from '../css/trackSize.js';
+import { TRACK_LIKE } from '../document/spellings.js';
 import { writeBand, type Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { ArrangementValues, TrackSize } from '../document/types.js';
+import type { ArrangementValues, CollectionDocument, TrackSize } from '../document/types.js';
 import type { SetFor } from './place.js';
 
 /** Sets values of the arrangement in one band, or in all bands alike. */
@@ -39,27 +40,39 @@ export interface SetTrack {
 
 /**
  * Sets one track's size.
- * @throws RangeError when the text is no track size, or fr for a row; its message says what to write
+ * @throws RangeError when the text is no track size; its message says what to write
  */
 export function setTrack({ axis, index, size, band, setFor }: SetTrack): Command {
-  const track = parseTrackSize(size);
-  if (!track || track.value > LIMITS.track || (axis === 'row' && track.unit !== 'px')) {
-    const like = axis === 'row' ? 'a size like 132px' : 'a size like 72px or 1fr';
-    throw new RangeError(`“${size}” is no ${axis} size. Write ${like}.`);
-  }
+  const written = formatTrackSize(size);
+  if (written === null) throw new RangeError(`${TRACK_LIKE}; here it is “${size}”.`);
   return (draft) => {
-    const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
-    if (axis === 'column') {
-      const columns = arrangement.columns.map((old, k) => (k === index ? formatTrackSize(track) : old));
-      return setArrangement({ columns }, band, setFor)(draft);
-    }
-    const length = Math.max(arrangement.rows.length, index + 1);
-    const rows = Array.from({ length }, (_, k) =>
-      k === index ? formatTrackSize(track) : (arrangement.rows[k] ?? arrangement.autoRows),
-    );
-    setArrangement({ rows }, band, setFor)(draft);
+    const sizes = explicitTracks(draft, axis, band, index + 1);
+    if (index >= sizes.length) return;
+    sizes[index] = written;
+    setTracks(axis, sizes, band, setFor)(draft);
   };
 }
+
+/** The sizes of an axis as written, with common rows made explicit up to a count. */
+export function explicitTracks(
+  document: CollectionDocument,
+  axis: 'column' | 'row',
+  band: number,
+  least = 0,
+): TrackSize[] {
+  const arrangement = bandsOf(document)[band]?.arrangement ?? document.arrangement;
+  if (axis === 'column') return [...arrangement.columns];
+  const length = Math.max(arrangement.rows.length, least);
+  return Array.from({ length }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
+}
+
+/** Sets all tracks of an axis. */
+export const setTracks = (
+  axis: 'column' | 'row',
+  sizes: readonly TrackSize[],
+  band: number,
+  setFor: SetFor,
+): Command => setArrangement(axis === 'column' ? { columns: sizes } : { rows: sizes }, band, setFor);
 
 /** Puts one track back to what it is without a value of its own: an even share, the common row. */
 export function resetTrack(track: Pick<SetTrack, 'axis' | 'index' | 'band' | 'setFor'>): Command {

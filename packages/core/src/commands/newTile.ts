@@ -1,3 +1,4 @@
+import { emptyGroup } from '../document/emptyDocument.js';
 import type { Tile, TileId, TileKind } from '../document/types.js';
 
 /** A tile with nothing of its own yet: one cell, free, plain. */
@@ -18,5 +19,7 @@ export function newTile(kind: TileKind, id: TileId): Tile {
       return { ...base, kind, name: 'Quote', words: 'What somebody said.', source: '' };
     case 'action':
       return { ...base, kind, name: 'Action', label: 'Go there', address: '#' };
+    case 'group':
+      return { ...base, kind, name: 'Group', arrangement: emptyGroup(), order: [] };
   }
 }

@@ -2,7 +2,7 @@ import { bandsOf, placeIn } from '../document/bands.js';
 import { LIMITS } from '../document/limits.js';
 import { writeBand, type Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { Pin, Place, TileId } from '../document/types.js';
+import type { Fit, Pin, Place, TileId } from '../document/types.js';
 
 /** For which widths a value is set: for one band, or for every band alike. */
 export type SetFor = 'band' | 'all';
@@ -27,13 +27,7 @@ export function setSpan({ tiles, band, setFor, columnSpan, rowSpan }: SetPlace):
   };
   return (draft) => {
     for (const id of tiles) {
-      const tile = draft.tiles[id];
-      if (!tile) continue;
-      if (setFor === 'all' || band === 0) Object.assign(tile.place, values);
-      else writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...values };
-      if (setFor === 'all') {
-        forgetPlace(draft, id, Object.keys(values) as (keyof Place)[]);
-      }
+      if (draft.tiles[id]) setOwn(draft, id, values, band, setFor);
     }
   };
 }
@@ -50,11 +44,38 @@ export function setPin(tiles: readonly TileId[], band: number, pin: Pin | null):
         column: clamp(Math.min(pin.column, columns - Math.min(columnSpan, columns) + 1), LIMITS.columns),
         row: clamp(pin.row, LIMITS.rows),
       };
-      if (band === 0) tile.place.pin = held;
-      else if (held) writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], pin: held };
+      // A tile is held by its pin or by an area, not by both.
+      const out = held && placeIn(draft, tile, band).area !== null ? { area: null } : {};
+      if (band === 0) Object.assign(tile.place, out, { pin: held });
+      else if (held)
+        writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...out, pin: held };
       else forgetIn(draft, band, id, ['pin']);
     }
   };
+}
+
+/** Sets how tiles lie in their cells. */
+export function setFit(tiles: readonly TileId[], fit: Partial<Fit>, band: number, setFor: SetFor): Command {
+  return (draft) => {
+    for (const id of tiles) {
+      const tile = draft.tiles[id];
+      if (tile) setOwn(draft, id, { fit: { ...placeIn(draft, tile, band).fit, ...fit } }, band, setFor);
+    }
+  };
+}
+
+/** Sets the layer of tiles: higher ones lie over lower ones in the same cells. */
+export function setLayer(tiles: readonly TileId[], layer: number, band: number, setFor: SetFor): Command {
+  const held = Math.min(LIMITS.layer, Math.max(-LIMITS.layer, Math.round(layer) || 0));
+  return (draft) =>
+    tiles.forEach((id) => draft.tiles[id] && setOwn(draft, id, { layer: held }, band, setFor));
+}
+
+function setOwn(draft: Draft, id: TileId, values: Partial<Place>, band: number, setFor: SetFor) {
+  const tile = draft.tiles[id];
+  if (tile && (setFor === 'all' || band === 0)) Object.assign(tile.place, values);
+  else writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...values };
+  if (setFor === 'all') forgetPlace(draft, id, Object.keys(values) as (keyof Place)[]);
 }
 
 /** Takes back what a band sets of a tile's place, so that it is carried again. */

@@ -1,37 +1,41 @@
+import { withContents } from '../document/levels.js';
 import { newTile } from './newTile.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { CollectionLook, PictureAsset, Tile, TileId, TileKind, TileLook } from '../document/types.js';
+import { LIMITS } from '../document/limits.js';
+import type {
+  Badge,
+  CollectionLook,
+  PictureAsset,
+  Tile,
+  TileId,
+  TileKind,
+  TileLook,
+} from '../document/types.js';
 
 /** Adds a tile of a kind at a position of the reading order; at its end when none is given. */
 export function addTile(kind: TileKind, id: TileId, position?: number): Command {
-  return (draft) => insert(draft, newTile(kind, id), position ?? draft.order.length);
+  return (draft) => insertTile(draft, newTile(kind, id), position ?? draft.order.length);
 }
 
-/** Puts a copy of a tile right after it in reading order, free, with the same spans in every band. */
-export function duplicateTile(original: TileId, id: TileId): Command {
-  return (draft) => {
-    const tile = draft.tiles[original];
-    if (!tile) return;
-    const copy = JSON.parse(JSON.stringify({ ...tile, id })) as Tile;
-    insert(draft, { ...copy, place: { ...copy.place, pin: null } }, draft.order.indexOf(original) + 1);
-    for (const band of draft.bands) {
-      const own = band.tiles[original];
-      if (!own) continue;
-      const { pin: _pin, ...spans } = own;
-      if (Object.keys(spans).length > 0) band.tiles[id] = spans;
-    }
-  };
+/** Puts a tile that is not there yet into the reading order. */
+export function insertTile(draft: Draft, tile: Tile, position: number): void {
+  if (Object.hasOwn(draft.tiles, tile.id)) throw new RangeError(`There is a tile “${tile.id}” already.`);
+  draft.tiles[tile.id] = tile as Draft['tiles'][string];
+  draft.order.splice(position, 0, tile.id);
 }
 
-/** Removes tiles, and what the bands say of them. Their pictures stay in the collection. */
+/** Removes tiles with what is in them, and what the bands say of them. Their pictures stay. */
 export function removeTiles(ids: readonly TileId[]): Command {
   return (draft) => {
-    const gone = new Set(ids);
-    draft.order = draft.order.filter((id) => !gone.has(id));
-    for (const id of ids) {
+    const here = ids.filter((id) => draft.order.includes(id));
+    draft.order = draft.order.filter((id) => !here.includes(id));
+    for (const id of here.flatMap((each) => withContents(draft, each))) {
       delete draft.tiles[id];
-      for (const band of draft.bands) delete band.tiles[id];
+      for (const band of draft.bands) {
+        delete band.tiles[id];
+        if (band.groups) delete band.groups[id];
+      }
     }
   };
 }
@@ -47,7 +51,9 @@ export function moveInOrder(ids: readonly TileId[], position: number): Command {
   };
 }
 
-type Content<T> = T extends Tile ? Omit<T, 'id' | 'kind' | 'place' | 'look'> : never;
+type Content<T> = T extends Tile
+  ? Omit<T, 'id' | 'kind' | 'place' | 'look' | 'arrangement' | 'order'>
+  : never;
 /** Fields of a tile's content, of whichever kind has them. */
 export type ContentValues = Partial<UnionToIntersection<Content<Tile>>>;
 type UnionToIntersection<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void
@@ -64,6 +70,28 @@ export function setContent(ids: readonly TileId[], values: ContentValues): Comma
         if (field in tile) Object.assign(tile, { [field]: value });
       }
     }
+  };
+}
+
+/** Sets how much tiles matter beside others, 1 to 5; undefined: by their kind. */
+export function setWeight(ids: readonly TileId[], weight: number | undefined): Command {
+  return (draft) => {
+    for (const id of ids) {
+      const tile = draft.tiles[id];
+      if (!tile) continue;
+      if (weight === undefined) delete tile.weight;
+      else tile.weight = Math.min(5, Math.max(1, Math.round(weight)));
+    }
+  };
+}
+
+/** Sets the badges of a tile; an empty list takes them off. */
+export function setBadges(id: TileId, badges: readonly Badge[]): Command {
+  return (draft) => {
+    const tile = draft.tiles[id];
+    if (!tile) return;
+    if (badges.length === 0) delete tile.badges;
+    else tile.badges = badges.slice(0, LIMITS.badges).map((badge) => ({ ...badge }));
   };
 }
 
@@ -106,10 +134,4 @@ export function setAlternativeText(picture: string, alternativeText: string): Co
     const asset = draft.pictures[picture];
     if (asset) asset.alternativeText = alternativeText;
   };
-}
-
-function insert(draft: Draft, tile: Tile, position: number) {
-  if (Object.hasOwn(draft.tiles, tile.id)) throw new RangeError(`There is a tile “${tile.id}” already.`);
-  draft.tiles[tile.id] = tile;
-  draft.order.splice(position, 0, tile.id);
 }

@@ -1,4 +1,4 @@
-import type { Arrangement, CollectionDocument, Place, Tile, TileId } from './types.js';
+import type { Arrangement, CollectionDocument, Fit, Place, Tile, TileId, WholePlace } from './types.js';
 
 /** A band with everything it carries worked out. */
 export interface Band {
@@ -40,19 +40,19 @@ export function bandAt(document: CollectionDocument, width: number): Band {
   return all.findLast((band) => width < band.below) as Band;
 }
 
+export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null };
+
 /**
- * Where a tile sits in a band. Spans are carried from the next wider band that sets them; a pin
- * belongs to one band, because its line numbers mean something else where there are fewer columns.
+ * Where a tile sits in a band. Everything is carried from the next wider band that sets it but the
+ * pin: its line numbers mean something else where there are fewer columns.
  */
-export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): Place {
-  let { columnSpan, rowSpan, pin } = tile.place;
+export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): WholePlace {
+  let place: WholePlace = { area: null, fit: FILLS, layer: 0, ...tile.place };
   for (const band of document.bands.slice(0, bandIndex)) {
     const own = band.tiles[tile.id];
-    columnSpan = own?.columnSpan ?? columnSpan;
-    rowSpan = own?.rowSpan ?? rowSpan;
-    pin = own?.pin ?? null;
+    place = { ...place, ...own, pin: own?.pin ?? null };
   }
-  return { columnSpan, rowSpan, pin };
+  return place;
 }
 
 /** Whether this band itself sets the value, rather than carrying it. The widest band sets all. */

@@ -44,12 +44,12 @@ describe('checkDocument', () => {
     [
       'arrangement.columns',
       ['1fr', 'wide'],
-      '/arrangement/columns/1: A track size is written like “72px” or “1fr”; here it is "wide".',
+      '/arrangement/columns/1: A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”, at most 10000 px and not by the window; here it is "wide".',
     ],
     [
       'arrangement.autoRows',
-      '1fr',
-      '/arrangement/autoRows: A track size is written like “132px”; a row takes px; here it is "1fr".',
+      '20vw',
+      '/arrangement/autoRows: A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”, at most 10000 px and not by the window; here it is "20vw".',
     ],
     ['arrangement.rowGap', -4, '/arrangement/rowGap: A gap is a number from 0 to 400; here it is -4.'],
     [
@@ -70,7 +70,7 @@ describe('checkDocument', () => {
     [
       'tiles.t1.kind',
       'poem',
-      '/tiles/t1/kind: A tile’s kind is one of "text", "picture", "stat", "quote", "action"; here it is "poem".',
+      '/tiles/t1/kind: A tile’s kind is one of "text", "picture", "stat", "quote", "action", "group"; here it is "poem".',
     ],
     ['tiles.t1.id', 't9', '/tiles/t1/id: It is stored under “t1”, so its id is “t1” too; here it is "t9".'],
     ['tiles.t1', null, '/tiles/t1: A tile is an object; here it is null.'],

@@ -1,5 +1,8 @@
 import { FAMILIES } from '../page/families.js';
-import { parseTrackSize } from '../grid/tracks.js';
+import { NO_AREA } from '../bento/areaMap.js';
+import { parseAreas } from '../css/parseTracks.js';
+import { formatTrackSize } from '../css/trackSize.js';
+import { AREA_NAME, TRACK_LIKE } from './spellings.js';
 import { LIMITS } from './limits.js';
 import { migrate } from './migrate.js';
 import { fields, isObject, list, number, oneOf, orNull, pattern, record, shown, text } from './reader.js';
@@ -20,18 +23,10 @@ const words = text(LIMITS.words, 'This text');
 const colour = pattern(/^#[0-9a-f]{6}$/i, 'A colour', '“#1e6b5c”');
 const span = number(1, LIMITS.span, 'A span', true);
 
-const track =
-  (units: readonly string[]): Check =>
-  (value, path, report) => {
-    const read = typeof value === 'string' ? parseTrackSize(value) : null;
-    if (read && units.includes(read.unit) && read.value <= LIMITS.track) return;
-    const like = units.includes('fr') ? '“72px” or “1fr”' : '“132px”; a row takes px';
-    report({
-      path,
-      severity: 'error',
-      message: `A track size is written like ${like}; here it is ${shown(value)}.`,
-    });
-  };
+const track: Check = (value, path, report) => {
+  if (typeof value === 'string' && formatTrackSize(value) !== null) return;
+  report({ path, severity: 'error', message: `${TRACK_LIKE}; here it is ${shown(value)}.` });
+};
 
 const pin = orNull(
   fields(
@@ -43,30 +38,87 @@ const pin = orNull(
   ),
 );
 
-const placeFields = { columnSpan: span, rowSpan: span, pin };
-const place = fields(placeFields, 'A place');
+const areaName = pattern(AREA_NAME, 'The name of an area', '“side”: letters, digits and hyphens');
+const lie = oneOf(['fill', 'start', 'centre', 'end'], 'How a tile lies in its cells');
+const ownSize = orNull(number(1, LIMITS.track, 'A size of its own'));
+const fit = fields({ inline: lie, block: lie, inlineSize: ownSize, blockSize: ownSize }, 'A fit');
+const placeFields = {
+  columnSpan: span,
+  rowSpan: span,
+  pin,
+  area: orNull(areaName),
+  fit,
+  layer: number(-LIMITS.layer, LIMITS.layer, 'A layer', true),
+};
+const place = fields(placeFields, 'A place', ['area', 'fit', 'layer']);
 const ownPlace = fields(placeFields, 'A place', Object.keys(placeFields));
 
 const side = number(0, LIMITS.padding, 'A padding');
+const heights: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
+  content: {},
+  fixed: { px: number(1, LIMITS.height, 'A height') },
+  screen: { share: number(0.01, 4, 'A share of the screen') },
+};
+const height: Check = (value, path, report) => {
+  const kind = isObject(value) ? String(value.kind) : '';
+  const known = oneOf(Object.keys(heights), 'The kind of a height');
+  fields({ kind: known, ...(Object.hasOwn(heights, kind) && heights[kind]) }, 'A height')(
+    value,
+    path,
+    report,
+  );
+};
+
+/** A line a row, names with blanks between, every area a rectangle. */
+const areas: Check = (value, path, report) => {
+  list(
+    text(LIMITS.columns * 65, 'A row of the map', 1),
+    0,
+    LIMITS.rows,
+    'The map of areas',
+  )(value, path, report);
+  if (!Array.isArray(value) || value.length === 0 || !value.every((row) => typeof row === 'string')) return;
+  const names = value.flatMap((row: string) => row.trim().split(/\s+/)).filter((name) => name !== NO_AREA);
+  names.forEach((name) => areaName(name, path, report));
+  if (parseAreas(value)) return;
+  report({
+    path,
+    severity: 'error',
+    message:
+      'In a map of areas every row has as many names as the first, and every area is a rectangle. “.” is a cell of no area.',
+  });
+};
+
 const arrangementFields = {
-  columns: list(track(['px', 'fr']), 1, LIMITS.columns, 'The list of columns'),
-  rows: list(track(['px']), 0, LIMITS.rows, 'The list of rows'),
-  autoRows: track(['px']),
+  columns: list(track, 1, LIMITS.columns, 'The list of columns'),
+  rows: list(track, 0, LIMITS.rows, 'The list of rows'),
+  autoRows: track,
   columnGap: number(0, LIMITS.gap, 'A gap'),
   rowGap: number(0, LIMITS.gap, 'A gap'),
   padding: fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'A padding'),
   flow: oneOf(['sparse', 'dense'], 'The flow'),
   maxInlineSize: orNull(number(LIMITS.narrowest, 10_000, 'A maximum width')),
+  height,
+  areas,
 };
+const optionalInArrangement = ['height', 'areas'];
+const ownArrangement = fields(arrangementFields, 'A band’s arrangement', Object.keys(arrangementFields));
+const arrangement = fields(
+  { kind: oneOf(['bento'], 'The kind of arrangement'), ...arrangementFields },
+  'The arrangement',
+  optionalInArrangement,
+);
 
 const band = fields(
   {
     id,
     below: number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint'),
-    arrangement: fields(arrangementFields, 'A band’s arrangement', Object.keys(arrangementFields)),
+    arrangement: ownArrangement,
     tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
+    groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of groups'),
   },
   'A band',
+  ['groups'],
 );
 
 const typeSize = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
@@ -106,7 +158,13 @@ const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
   stat: { figure: words, label: words },
   quote: { words, source: words },
   action: { label: words, address },
+  group: { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') },
 };
+
+const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
+const badge = fields({ words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge');
+const weight = number(1, 5, 'A weight', true);
+const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
 
 const tile =
   (key: string): Check =>
@@ -116,8 +174,17 @@ const tile =
     if (isObject(value) && !content) {
       return oneOf(Object.keys(contents), 'A tile’s kind')(value.kind, `${path}/kind`, report);
     }
-    const known = { id, name, kind: oneOf([kind], 'A tile’s kind'), place, look: tileLook, ...content };
-    fields(known, kind ? `A ${kind} tile` : 'A tile')(value, path, report);
+    const known = {
+      id,
+      name,
+      kind: oneOf([kind], 'A tile’s kind'),
+      place,
+      look: tileLook,
+      badges,
+      weight,
+      ...content,
+    };
+    fields(known, kind ? `A ${kind} tile` : 'A tile', ['badges', 'weight'])(value, path, report);
     sameId(value, key, path, report);
   };
 
@@ -149,10 +216,7 @@ const collection = fields(
     formatVersion: oneOf([1], 'The format version'),
     name,
     language: pattern(/^[a-z]{2,3}(-[a-z0-9]{2,8})*$/i, 'A language', '“en” or “pt-BR”'),
-    arrangement: fields(
-      { kind: oneOf(['bento'], 'The kind of arrangement'), ...arrangementFields },
-      'The arrangement',
-    ),
+    arrangement,
     bands: list(band, 0, LIMITS.bands, 'The list of bands'),
     look: fields(
       {
@@ -203,12 +267,18 @@ function sameId(value: unknown, key: string, path: string, report: Report) {
 function checkReferences(document: CollectionDocument, report: Report) {
   const error = (path: string, message: string) => report({ path, severity: 'error', message });
   const seen = new Set<string>();
-  document.order.forEach((tileId, k) => {
-    if (!Object.hasOwn(document.tiles, tileId))
-      error(`/order/${k}`, `There is no tile “${tileId}”. Remove it from the order, or add the tile.`);
-    else if (seen.has(tileId)) error(`/order/${k}`, `“${tileId}” comes twice. Keep one.`);
-    seen.add(tileId);
-  });
+  const checkOrder = (order: readonly string[], at: string, depth: number) =>
+    order.forEach((tileId, k) => {
+      const path = `${at}/${k}`;
+      const inside = Object.hasOwn(document.tiles, tileId) ? document.tiles[tileId] : undefined;
+      if (!inside) error(path, `There is no tile “${tileId}”. Remove it from the order, or add the tile.`);
+      else if (seen.has(tileId)) error(path, `“${tileId}” comes twice. Keep one.`);
+      seen.add(tileId);
+      if (inside?.kind !== 'group') return;
+      if (depth === LIMITS.depth) error(path, `Groups lie at most ${LIMITS.depth} deep. Take one apart.`);
+      else checkOrder(inside.order, `/tiles/${tileId}/order`, depth + 1);
+    });
+  checkOrder(document.order, '/order', 0);
   for (const tileId of Object.keys(document.tiles)) {
     if (!seen.has(tileId))
       error(`/tiles/${tileId}`, `“${tileId}” has no place in the reading order. Add it to “order”.`);
@@ -240,6 +310,13 @@ function checkReferences(document: CollectionDocument, report: Report) {
         error(
           `/bands/${k}/tiles/${tileId}`,
           `There is no tile “${tileId}”. Remove this place, or add the tile.`,
+        );
+    }
+    for (const tileId of Object.keys(each.groups ?? {})) {
+      if (!Object.hasOwn(document.tiles, tileId) || document.tiles[tileId]?.kind !== 'group')
+        error(
+          `/bands/${k}/groups/${tileId}`,
+          `There is no group “${tileId}”. Remove this, or add the group.`,
         );
     }
   });

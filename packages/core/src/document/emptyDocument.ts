@@ -1,4 +1,19 @@
-import { FORMAT_VERSION, type CollectionDocument } from './types.js';
+import { FORMAT_VERSION, type BentoArrangement, type CollectionDocument } from './types.js';
+
+const shares = (count: number) => Array.from({ length: count }, () => '1fr');
+
+/** The arrangement of a new group: two even columns, no air around. */
+export const emptyGroup = (): BentoArrangement => ({
+  kind: 'bento',
+  columns: shares(2),
+  rows: [],
+  autoRows: '1fr',
+  columnGap: 16,
+  rowGap: 16,
+  padding: { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 },
+  flow: 'dense',
+  maxInlineSize: null,
+});
 
 /** A new collection: a bento of six columns, four below 1080 px, two below 640 px, no tiles. */
 export function emptyDocument(name: string): CollectionDocument {
@@ -8,7 +23,6 @@ export function emptyDocument(name: string): CollectionDocument {
     blockEnd: side,
     inlineStart: side,
   });
-  const shares = (count: number) => Array.from({ length: count }, () => '1fr');
   return {
     formatVersion: FORMAT_VERSION,
     name,

@@ -15,4 +15,9 @@ export const LIMITS = {
   radius: 400,
   words: 20_000,
   name: 200,
+  layer: 99,
+  badges: 8,
+  height: 100_000,
+  /** Groups in groups. */
+  depth: 12,
 } as const;

@@ -5,7 +5,10 @@ export const FORMAT_VERSION = 1;
 export type TileId = string;
 export type PictureId = string;
 
-/** A CSS track size as written in the file: `72px` or `1fr`. Read with `parseTrackSize`. */
+/**
+ * A CSS track size as written in the file: `72px`, `1fr`, `auto`, `minmax(200px, 1fr)`. Read with
+ * `parseTrackSize`. A lone `fr` may shrink to nothing, as `minmax(0, 1fr)` does.
+ */
 export type TrackSize = string;
 
 export interface Padding {
@@ -15,12 +18,18 @@ export interface Padding {
   readonly inlineStart: number;
 }
 
+/** How high a grid is: by its content, so many px, or at least a share of the screen (0 to 4). */
+export type GridHeight =
+  | { readonly kind: 'content' }
+  | { readonly kind: 'fixed'; readonly px: number }
+  | { readonly kind: 'screen'; readonly share: number };
+
 /** A bento: an explicit grid whose tiles span columns and rows. */
 export interface BentoArrangement {
   readonly kind: 'bento';
   /** At least one track. */
   readonly columns: readonly TrackSize[];
-  /** Explicit rows, from the first; may be empty. Rows take px. */
+  /** Explicit rows, from the first; may be empty. */
   readonly rows: readonly TrackSize[];
   /** Size of every row after the explicit ones, as `grid-auto-rows`. */
   readonly autoRows: TrackSize;
@@ -31,6 +40,10 @@ export interface BentoArrangement {
   readonly flow: 'sparse' | 'dense';
   /** The widest the border box becomes before it is centred; null: as wide as the page. */
   readonly maxInlineSize: number | null;
+  /** Left out: by its content. */
+  readonly height?: GridHeight;
+  /** Named areas, a line for each row of cells as in `grid-template-areas`; `.` is no area. Left out: none. */
+  readonly areas?: readonly string[];
 }
 
 export type Arrangement = BentoArrangement;
@@ -44,12 +57,33 @@ export interface Pin {
   readonly row: number;
 }
 
-export interface Place {
+/** Where a tile lies in its cells along one axis; `fill` makes it as large as they are. */
+export type Lie = 'fill' | 'start' | 'centre' | 'end';
+
+/** How a tile fills its place; a size in px of its own, or null: by its content. */
+export interface Fit {
+  readonly inline: Lie;
+  readonly block: Lie;
+  readonly inlineSize: number | null;
+  readonly blockSize: number | null;
+}
+
+/** A tile's place with everything said. */
+export interface WholePlace {
   readonly columnSpan: number;
   readonly rowSpan: number;
   /** Null: the tile is free and flows in reading order. A pin is never carried to a narrower band. */
   readonly pin: Pin | null;
+  /** The area it lies in, in bands whose map has that name; null: none. */
+  readonly area: string | null;
+  readonly fit: Fit;
+  /** Tiles of a higher layer lie over others in the same cells. */
+  readonly layer: number;
 }
+
+/** A tile's place as the file says it: what is left out is no area, filling its cells, layer 0. */
+export type Place = Pick<WholePlace, 'columnSpan' | 'rowSpan' | 'pin'> &
+  Partial<Pick<WholePlace, 'area' | 'fit' | 'layer'>>;
 
 /** A band below a breakpoint. What it does not set is carried from the next wider band. */
 export interface NarrowerBand {
@@ -58,6 +92,8 @@ export interface NarrowerBand {
   readonly below: number;
   readonly arrangement: Partial<ArrangementValues>;
   readonly tiles: Readonly<Record<TileId, Partial<Place>>>;
+  /** What the band sets of the arrangements inside groups. */
+  readonly groups?: Readonly<Record<TileId, Partial<ArrangementValues>>>;
 }
 
 export type Spread = 'start' | 'centre' | 'end' | 'between';
@@ -80,6 +116,15 @@ export interface FocalPoint {
   readonly y: number;
 }
 
+/** A small thing at a corner or edge of a tile; it grows away from there. */
+export interface Badge {
+  readonly words: string;
+  readonly inline: Exclude<Lie, 'fill'>;
+  readonly block: Exclude<Lie, 'fill'>;
+  readonly fill: string;
+  readonly ink: string;
+}
+
 interface TileBase {
   readonly id: TileId;
   /** What the belt, the findings and a screen reader call it. */
@@ -87,6 +132,10 @@ interface TileBase {
   /** Place in the widest band. */
   readonly place: Place;
   readonly look: TileLook;
+  /** How much it matters beside the others, 1 to 5; left out: by its kind. */
+  readonly weight?: number;
+  /** Left out: none. */
+  readonly badges?: readonly Badge[];
 }
 
 export interface TextTile extends TileBase {
@@ -123,7 +172,16 @@ export interface ActionTile extends TileBase {
   readonly address: string;
 }
 
-export type Tile = TextTile | PictureTile | StatTile | QuoteTile | ActionTile;
+/** A tile that holds tiles in an arrangement of its own. */
+export interface GroupTile extends TileBase {
+  readonly kind: 'group';
+  /** In the widest band. */
+  readonly arrangement: Arrangement;
+  /** Its tiles in reading order. */
+  readonly order: readonly TileId[];
+}
+
+export type Tile = TextTile | PictureTile | StatTile | QuoteTile | ActionTile | GroupTile;
 export type TileKind = Tile['kind'];
 
 export interface PictureAsset {
@@ -163,7 +221,7 @@ export interface CollectionDocument {
   /** From wide to narrow. */
   readonly bands: readonly NarrowerBand[];
   readonly look: CollectionLook;
-  /** Every tile by id; `order` says where it comes. */
+  /** Every tile by id, those in groups too; an `order` says where it comes. */
   readonly tiles: Readonly<Record<TileId, Tile>>;
   /** Reading order: the order of the page's source, the keyboard and screen readers. */
   readonly order: readonly TileId[];

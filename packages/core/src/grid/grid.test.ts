@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { coverage, packed } from './coverage.js';
 import { evenColumn } from './evenColumn.js';
 import { placeItems, type PlacementItem } from './place.js';
-import { formatTrackSize, parseTrackSize, sizeTracks, tracksEnd } from './tracks.js';
+import { formatTrackSize, parseTrackSize, plainTrackSize } from '../css/trackSize.js';
 
 const free = (columnSpan: number, rowSpan = 1): PlacementItem => ({
   column: null,
@@ -16,50 +16,38 @@ const cells = (areas: readonly { column: number; row: number }[]) =>
 
 describe('tracks', () => {
   test.each([
-    ['72px', { unit: 'px', value: 72 }],
-    [' 1.5FR ', { unit: 'fr', value: 1.5 }],
-    ['.5fr', { unit: 'fr', value: 0.5 }],
-    ['0px', { unit: 'px', value: 0 }],
-  ])('reads %s', (text, track) => expect(parseTrackSize(text)).toEqual(track));
+    ['72px', '72px'],
+    [' 1.50001FR ', '1.5fr'],
+    ['.5fr', '0.5fr'],
+    ['0px', '0px'],
+    ['Auto', 'auto'],
+    ['minmax(200px,1fr)', 'minmax(200px, 1fr)'],
+    ['fit-content( 40% )', 'fit-content(40%)'],
+    ['calc(100% - 40px)', 'calc(100% - 40px)'],
+    ['clamp(10rem, 20%, 400px)', 'clamp(10rem, 20%, 400px)'],
+  ])('reads %j as %s', (text, written) => expect(formatTrackSize(text)).toBe(written));
 
-  test.each(['', '72', 'px', '-1px', '1e3px', 'auto', '1fr 1fr', 'NaNpx'])('refuses %j', (text) =>
-    expect(parseTrackSize(text)).toBeNull(),
-  );
+  test.each([
+    '',
+    '72',
+    'px',
+    '-1px',
+    '99999px',
+    '1fr 1fr',
+    'NaNpx',
+    '20vw',
+    'minmax(1fr, 200px)',
+    'minmax(200px',
+    'subgrid',
+    'url(a)',
+    '}',
+  ])('refuses %j', (text) => expect(formatTrackSize(text)).toBeNull());
 
-  test('writes one spelling', () => expect(formatTrackSize({ unit: 'fr', value: 1.50001 })).toBe('1.5fr'));
-
-  test('shares what lengths and gaps leave', () => {
-    const tracks = sizeTracks(
-      [
-        { unit: 'px', value: 200 },
-        { unit: 'fr', value: 1 },
-        { unit: 'fr', value: 3 },
-      ],
-      1000,
-      20,
-      24,
-    );
-    expect(tracks).toEqual([
-      { start: 24, size: 200 },
-      { start: 244, size: 190 },
-      { start: 454, size: 570 },
-    ]);
-    expect(tracksEnd(tracks, 24)).toBe(1024);
-  });
-
-  test('shares below one leave the rest empty, and no space means no size', () => {
-    expect(sizeTracks([{ unit: 'fr', value: 0.25 }], 400, 0, 0)[0]?.size).toBe(100);
-    expect(
-      sizeTracks(
-        [
-          { unit: 'px', value: 500 },
-          { unit: 'fr', value: 1 },
-        ],
-        400,
-        10,
-        0,
-      )[1]?.size,
-    ).toBe(0);
+  test('a lone share may shrink to nothing; one in minmax() keeps its least size', () => {
+    expect(parseTrackSize('2fr')?.min).toEqual({ kind: 'length', value: 0 });
+    expect(parseTrackSize('minmax(auto, 2fr)')?.min).toEqual({ kind: 'auto' });
+    expect(plainTrackSize('2fr')).toEqual({ unit: 'fr', value: 2 });
+    expect(plainTrackSize('minmax(0, 2fr)')).toBeNull();
   });
 
   test('an even column is (W − (n−1)·g) / n', () => {

@@ -1,4 +1,4 @@
-import type { Track } from './tracks.js';
+import type { Track } from './track.js';
 
 /** How tracks go on after the last one: rows that are not there yet. */
 export interface Continuation {

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { layoutCollection } from '../layout.js';
 import { neighbour } from './neighbour.js';
+import { LETTERS } from '../testing/layoutHtml.js';
 import { sample } from '../testing/sample.js';
 import type { LaidOutTile } from '../arrangement.js';
 
@@ -20,6 +21,7 @@ const { tiles } = layoutCollection(
     4,
   ),
   1280,
+  { measurer: LETTERS },
 );
 const from = (id: string) => tiles.find((tile) => tile.id === id) as LaidOutTile;
 

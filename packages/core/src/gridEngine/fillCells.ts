@@ -79,7 +79,13 @@ export function fillCells(
       ? { inlineStart: mirror(inlineEnd), inlineEnd: mirror(inlineStart), blockStart, blockEnd }
       : { inlineStart: frame[3] + inlineStart, inlineEnd: frame[3] + inlineEnd, blockStart, blockEnd };
   };
-  return { blockSize, children, pending, areaOf };
+  const tracks = {
+    columnStarts: columns.starts.map((start) => frame[3] + start),
+    columnSizes: columns.sizes,
+    rowStarts: rows.starts.map((start) => frame[0] + start),
+    rowSizes: rows.sizes,
+  };
+  return { blockSize, children, pending, areaOf, tracks };
 }
 
 /** The edges between two lines of an absolutely placed child; NaN for `auto`, the padding edge (section 9.1). */

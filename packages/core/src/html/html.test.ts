@@ -7,7 +7,7 @@ import { checkDocument } from '../document/checkDocument.js';
 import { writePage } from '../page/writePage.js';
 import { readCollection } from './import/readCollection.js';
 import { readPage } from './readPage.js';
-import { gridPage, layoutHtml, letters } from '../testing/layoutHtml.js';
+import { gridPage, layoutHtml, letters, LETTERS } from '../testing/layoutHtml.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 
 const page = (css: string, tiles = letters(2)) => gridPage(css, tiles);
@@ -122,7 +122,7 @@ describe('a page as a collection', () => {
     'the page of “%s” comes back with its grid at every width',
     (name) => {
       const document = demoDocument(name);
-      const { files } = writePage(document);
+      const { files } = writePage(document, LETTERS);
       const read = readCollection(files['index.html'] ?? '', 'page', (href) => files[href] ?? null).document;
       expect(checkDocument(read).problems).toEqual([]);
       const bands = bandsOf(document);

@@ -1,4 +1,5 @@
 import { fallbackBands } from './bands.js';
+import { noise } from '../noise.js';
 import { spanChoices, visibleShare, type SpanChoice } from './spans.js';
 
 export interface MosaicItem {
@@ -234,17 +235,6 @@ function finish(
     slots,
     rows: rowsOf(slots),
     visible: slots.map((slot, k) => visibleShare((items[k] as MosaicItem).aspect, slot, options)),
-  };
-}
-
-/** A small seeded generator of numbers from 0 to 1 (mulberry32). */
-function noise(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
 

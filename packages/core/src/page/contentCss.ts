@@ -1,7 +1,8 @@
 import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from './rule.js';
 import { px } from './units.js';
-import type { CollectionDocument, Spread, Tile } from '../document/types.js';
+import { hasFigure } from './tileHtml.js';
+import type { Badge, CollectionDocument, Spread, Tile } from '../document/types.js';
 
 const SPREAD: Readonly<Record<Spread, string>> = {
   start: 'flex-start',
@@ -73,9 +74,19 @@ img[data-tile],
   padding: 0;
   object-fit: cover;
 }
+[data-tile]:has(> .badge),
 figure.picture {
   position: relative;
+}
+figure.picture {
   padding: 0;
+}
+.badge {
+  position: absolute;
+  padding: 0.35em 0.8em;
+  border-radius: 2em;
+  font: 600 ${px(look.bodySize * 0.86)} / 1.2 ${familyCss(look.bodyFamily)};
+  white-space: nowrap;
 }
 .picture figcaption {
   position: absolute;
@@ -87,16 +98,44 @@ figure.picture {
 `;
 }
 
-/** What a tile has of its own: its colours, spread, type sizes and focal point. */
+/** What a tile has of its own: its colours, spread, type sizes, focal point and badges. */
 export function tileRules(tile: Tile): Rule[] {
+  return [...ownRules(tile), ...(tile.badges ?? []).map((badge, k) => badgeRule(tile, badge, k))];
+}
+
+const BADGE_INSET = '10px';
+
+/** Held at its corner or edge alone, so that more words make it grow away from there. */
+function badgeRule(tile: Tile, { inline, block, fill, ink }: Badge, k: number): Rule {
+  const shift = (lie: Badge['inline']) => (lie === 'centre' ? '-50%' : '0');
+  const inset = (axis: string, lie: Badge['inline']) => ({
+    [`inset-${axis}-${lie === 'end' ? 'end' : 'start'}`]: lie === 'centre' ? '50%' : BADGE_INSET,
+  });
+  return {
+    selector: `${tileSelector(tile.id)} > .badge:nth-last-child(${(tile.badges?.length ?? 0) - k})`,
+    declarations: {
+      ...inset('block', block),
+      ...inset('inline', inline),
+      ...((inline === 'centre' || block === 'centre') && {
+        translate: `${shift(inline)} ${shift(block)}`,
+      }),
+      background: fill,
+      color: ink,
+    },
+  };
+}
+
+function ownRules(tile: Tile): Rule[] {
   const { look } = tile;
   const at = tileSelector(tile.id);
+  if (tile.kind === 'group')
+    return [{ selector: at, declarations: { background: look.fill, color: look.ink } }];
   if (tile.kind === 'picture') {
     const { x, y } = tile.focalPoint;
     return mergedRules([
       { selector: at, declarations: { background: look.fill } },
       {
-        selector: tile.caption ? `${at} img` : at,
+        selector: hasFigure(tile) ? `${at} img` : at,
         declarations: { 'object-position': `${percent(x)} ${percent(y)}` },
       },
     ]);

@@ -1,4 +1,5 @@
 import { bandsOf } from '../document/bands.js';
+import { allTiles } from '../document/levels.js';
 import { arrangementKinds } from '../layout.js';
 import { contentCss, tileRules } from './contentCss.js';
 import { FAMILIES } from './families.js';
@@ -33,13 +34,15 @@ export function pageCss(document: CollectionDocument): string {
       },
     }),
     contentCss(document).trimEnd(),
-    document.order.flatMap((id) => wholeTile(document.tiles[id] as Tile, widest).map(ruleCss)).join('\n'),
+    allTiles(document)
+      .flatMap((id) => wholeTile(document.tiles[id] as Tile, widest).map(ruleCss))
+      .join('\n'),
   ];
   bands.slice(1).forEach((band, k) => {
     const [wider, own] = [css[k] as ArrangementCss, css[k + 1] as ArrangementCss];
     const rules = [
       { selector: '.collection', declarations: differing(own.grid, wider.grid) },
-      ...document.order.map((id) => ({
+      ...allTiles(document).map((id) => ({
         selector: tileSelector(id),
         declarations: differing(own.tiles[id] ?? {}, wider.tiles[id] ?? {}),
       })),
@@ -53,7 +56,14 @@ export function pageCss(document: CollectionDocument): string {
 
 /** A tile's place in the widest band and its own look, as one rule where they share a selector. */
 function wholeTile(tile: Tile, widest: ArrangementCss) {
-  const place = { selector: tileSelector(tile.id), declarations: plain(widest.tiles[tile.id] ?? {}) };
+  const said = widest.tiles[tile.id] ?? {};
+  // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
+  const size = Object.fromEntries(
+    Object.entries(said).filter(
+      ([property]) => tile.kind === 'picture' && /^(inline|block)-size$/.test(property),
+    ),
+  );
+  const place = { selector: tileSelector(tile.id), declarations: { ...plain(said), ...size } };
   return mergedRules([place, ...tileRules(tile)]);
 }
 
@@ -78,7 +88,15 @@ function fontFaces(name: FamilyName): string[] {
 const INITIAL: Declarations = {
   'grid-template-rows': 'none',
   'grid-auto-flow': 'row',
+  'grid-template-areas': 'none',
   'max-inline-size': 'none',
+  'max-block-size': 'none',
+  'min-block-size': '0',
+  'justify-self': 'auto',
+  'align-self': 'auto',
+  'inline-size': 'auto',
+  'block-size': 'auto',
+  'z-index': '0',
   'grid-column': 'span 1',
   'grid-row': 'span 1',
 };

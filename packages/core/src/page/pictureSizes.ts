@@ -1,8 +1,9 @@
 import { bandsOf } from '../document/bands.js';
-import { arrangementKinds } from '../layout.js';
+import { flatTiles, layoutCollection } from '../layout.js';
 import { LIMITS } from '../document/limits.js';
 import type { Band } from '../document/bands.js';
 import type { CollectionDocument, PictureAsset, Tile } from '../document/types.js';
+import type { TextMeasurer } from '../text/types.js';
 
 const LADDER = [320, 480, 640, 960, 1280, 1600, 1920, 2560];
 
@@ -11,40 +12,89 @@ export function pictureVariants({ inlineSize }: Pick<PictureAsset, 'inlineSize'>
   return [...LADDER.filter((step) => step < inlineSize * 0.9), inlineSize];
 }
 
+/** A stretch of page widths over which the drawn width is a straight line. */
+interface Stretch {
+  readonly below: number;
+  readonly from: number;
+  readonly to: number;
+  readonly drawn: readonly [from: number, to: number];
+}
+
+const STRAIGHT_WITHIN = 1;
+const NARROWEST_STRETCH = 24;
+
 /**
- * The `sizes` of a picture tile: how wide the picture is drawn, per band. Within a band a slot's
- * width is linear in the page's width until the maximum, so two layouts give the line exactly. A
+ * The `sizes` of a picture tile: how wide the picture is drawn. Within a band a slot's width is a
+ * straight line of the page's width, or several where a track meets its least or greatest size. A
  * picture that covers a slot taller than itself is drawn wider: slot height × aspect.
  */
-export function pictureSizes(document: CollectionDocument, tile: Tile, picture: PictureAsset): string {
+export function pictureSizes(
+  document: CollectionDocument,
+  tile: Tile,
+  picture: PictureAsset,
+  measurer: TextMeasurer,
+): string {
   const aspect = picture.inlineSize / picture.blockSize;
+  const drawnAt = (width: number) => {
+    const slot = flatTiles(layoutCollection(document, width, { measurer })).find(({ id }) => id === tile.id);
+    return Math.max(slot?.inlineSize ?? 0, (slot?.blockSize ?? 0) * aspect);
+  };
   return bandsOf(document)
     .toReversed()
-    .map((band) => {
-      const drawn = drawnSize(document, band, tile, aspect);
-      return Number.isFinite(band.below) ? `(width < ${band.below}px) ${drawn}` : drawn;
+    .flatMap((band) => stretchesOf(band, drawnAt))
+    .map((stretch) => {
+      const drawn = lineCss(stretch);
+      return Number.isFinite(stretch.below) ? `(width < ${stretch.below}px) ${drawn}` : drawn;
     })
     .join(', ');
 }
 
-function drawnSize(document: CollectionDocument, band: Band, tile: Tile, aspect: number): string {
-  const slot = (width: number) => {
-    const layout = arrangementKinds[band.arrangement.kind].layout(document, band, width);
-    const found = layout.tiles.find(({ id }) => id === tile.id);
-    return { inlineSize: found?.inlineSize ?? 0, blockSize: found?.blockSize ?? 0 };
+/** A band cut where the drawn width bends, from narrow to wide. */
+function stretchesOf(band: Band, drawnAt: (width: number) => number): Stretch[] {
+  const last = Number.isFinite(band.below) ? band.below - 1 : LIMITS.widest;
+  const first = Math.min(Math.max(band.from, LIMITS.narrowest), last);
+  const parts: Stretch[] = [];
+  const isStraight = (from: number, to: number, a: number, b: number, at: number) =>
+    Math.abs(drawnAt(at) - (a + ((b - a) * (at - from)) / Math.max(1, to - from))) <= STRAIGHT_WITHIN;
+  const cut = (from: number, to: number, a: number, b: number): void => {
+    const middle = Math.round((from + to) / 2);
+    const quarter = Math.round((from + middle) / 2);
+    if (
+      to - from <= NARROWEST_STRETCH ||
+      [quarter, middle, to - (quarter - from)].every((at) => isStraight(from, to, a, b, at))
+    ) {
+      parts.push({ below: to, from, to, drawn: [a, b] });
+      return;
+    }
+    // Where the lines from both ends meet is the bend, when there is one alone.
+    const step = Math.round((to - from) / 8);
+    const rise = (drawnAt(from + step) - a) / step;
+    const fall = (b - drawnAt(to - step)) / step;
+    const meet = Math.round((b - a + rise * from - fall * to) / (rise - fall));
+    const at = meet > from + step && meet < to - step ? meet : middle;
+    const between = drawnAt(at);
+    cut(from, at, a, between);
+    cut(at, to, between, b);
   };
-  const most = band.arrangement.maxInlineSize ?? Infinity;
-  const to = Math.min(Number.isFinite(band.below) ? band.below : LIMITS.widest, most);
-  const from = Math.min(Math.max(band.from, LIMITS.narrowest), to - 1);
-  const [narrow, wide] = [slot(from), slot(to)];
-  const slope = (wide.inlineSize - narrow.inlineSize) / (to - from);
-  const rest = narrow.inlineSize - slope * from;
-  const byHeight = Math.ceil(narrow.blockSize * aspect);
-  const candidates = [`${rounded(slope * 100)}vw ${rest < 0 ? '-' : '+'} ${rounded(Math.abs(rest))}px`];
-  if (byHeight > 0) candidates.push(`${byHeight}px`);
-  const drawn = candidates.length > 1 ? `max(${candidates.join(', ')})` : `calc(${candidates.join()})`;
-  if (!Number.isFinite(most) || most >= band.below) return drawn;
-  return `min(${drawn}, ${Math.max(Math.ceil(slot(most).inlineSize), byHeight)}px)`;
+  cut(first, last, drawnAt(first), drawnAt(last));
+  const joined: Stretch[] = [];
+  for (const part of parts) {
+    const before = joined.at(-1);
+    if (before && Math.abs(slope(before) - slope(part)) < 0.002)
+      joined[joined.length - 1] = { ...part, from: before.from, drawn: [before.drawn[0], part.drawn[1]] };
+    else joined.push(part);
+  }
+  return joined.map((part, k) => (k === joined.length - 1 ? { ...part, below: band.below } : part));
+}
+
+const slope = ({ from, to, drawn: [a, b] }: Stretch) => (to > from ? (b - a) / (to - from) : 0);
+
+function lineCss(stretch: Stretch): string {
+  const rise = slope(stretch);
+  const rest = stretch.drawn[0] - rise * stretch.from;
+  if (Math.abs(rise) < 0.0005) return `${Math.ceil(rest)}px`;
+  if (Math.abs(rest) < 0.005) return `${rounded(rise * 100)}vw`;
+  return `calc(${rounded(rise * 100)}vw ${rest < 0 ? '-' : '+'} ${rounded(Math.abs(rest))}px)`;
 }
 
 const rounded = (value: number) => Number(value.toFixed(2));

@@ -1,5 +1,5 @@
 import { escapeHtml } from './escape.js';
-import type { CollectionDocument, PictureAsset, Tile } from '../document/types.js';
+import type { Badge, CollectionDocument, PictureAsset, PictureTile, Tile } from '../document/types.js';
 
 /** How a picture is named in the page: the stage and the exported page reach its bytes differently. */
 export interface PictureSources {
@@ -13,6 +13,7 @@ export type PictureSource = (picture: PictureAsset, tile: Tile) => PictureSource
 /** A tile's element as HTML: the same on the stage and in the exported page. */
 export function tileHtml(document: CollectionDocument, tile: Tile, source: PictureSource): string {
   const is = `class="${tile.kind}" data-tile="${tile.id}"`;
+  const badges = (tile.badges ?? []).map(badgeHtml);
   switch (tile.kind) {
     case 'text': {
       const parts = [
@@ -20,31 +21,45 @@ export function tileHtml(document: CollectionDocument, tile: Tile, source: Pictu
         tile.heading && `<h2>${escapeHtml(tile.heading)}</h2>`,
         ...paragraphs(tile.body),
       ];
-      return element('article', is, parts);
+      return element('article', is, [...parts, ...badges]);
     }
     case 'stat':
       return element('p', is, [
         `<strong>${escapeHtml(tile.figure)}</strong>`,
         tile.label && `<span>${escapeHtml(tile.label)}</span>`,
+        ...badges,
       ]);
     case 'quote': {
       const words = `<blockquote>${paragraphs(tile.words).join('')}</blockquote>`;
-      return element('figure', is, [
-        words,
-        tile.source && `<figcaption>${escapeHtml(tile.source)}</figcaption>`,
-      ]);
+      const source = tile.source && `<figcaption>${escapeHtml(tile.source)}</figcaption>`;
+      return element('figure', is, [words, source, ...badges]);
     }
     case 'action':
-      return `<a ${is} href="${escapeHtml(tile.address || '#')}">${escapeHtml(tile.label)}</a>`;
+      return element('a', `${is} href="${escapeHtml(tile.address || '#')}"`, [
+        escapeHtml(tile.label),
+        ...badges,
+      ]);
     case 'picture': {
       const picture = tile.picture === null ? undefined : document.pictures[tile.picture];
-      if (!picture) return element('figure', is, []);
+      if (!picture) return element('figure', is, badges);
       const image = imageHtml(picture, source(picture, tile));
-      if (!tile.caption) return image(is);
-      return element('figure', is, [image(''), `<figcaption>${escapeHtml(tile.caption)}</figcaption>`]);
+      if (!hasFigure(tile)) return image(is);
+      const caption = tile.caption && `<figcaption>${escapeHtml(tile.caption)}</figcaption>`;
+      return element('figure', is, [image(''), caption, ...badges]);
     }
+    case 'group':
+      return element('section', is, [
+        ...tile.order.map((id) => tileHtml(document, document.tiles[id] as Tile, source)),
+        ...badges,
+      ]);
   }
 }
+
+/** Whether a picture has words with it, so that its tile is a figure around it. */
+export const hasFigure = (tile: PictureTile) => tile.caption !== '' || (tile.badges ?? []).length > 0;
+
+const badgeHtml = ({ words, inline, block }: Badge) =>
+  `<span class="badge" data-at="${block} ${inline}">${escapeHtml(words)}</span>`;
 
 function element(name: string, attributes: string, parts: readonly (string | false)[]): string {
   return `<${name} ${attributes}>${parts.filter(Boolean).join('')}</${name}>`;

@@ -1,11 +1,7 @@
 import { inlineContribution } from '../box/intrinsic.js';
 import { layoutBox } from '../box/layoutBox.js';
-import { readPage } from '../html/readPage.js';
-import { toBoxes } from '../html/toBoxes.js';
-import { contentCss, tileCss } from './contentCss.js';
-import { tileHtml } from './tileHtml.js';
+import { tileBox } from './tileBox.js';
 import '../engine.js';
-import type { Box } from '../box/box.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../text/types.js';
 
@@ -34,30 +30,4 @@ export function tileSize(document: CollectionDocument, tile: Tile, measurer: Tex
     blockSizeAt: (inlineSize) =>
       layoutBox(box, { ...space, inline: inlineSize, inlineSize }).fragment.blockSize,
   };
-}
-
-function tileBox(document: CollectionDocument, tile: Tile, measurer: TextMeasurer): Box {
-  const html = tileHtml(document, tile, (picture) => ({ src: picture.id }));
-  const page = readPage(
-    `<!doctype html><style>${contentCss(document)}${tileCss(tile)}</style><div style="display: grid">${html}</div>`,
-  );
-  const width = { inlineSize: 1280, blockSize: 800, units: { em: 16, rem: 16, vw: 12.8, vh: 8, cqw: 12.8 } };
-  const { root } = toBoxes(page, {
-    units: width.units,
-    environment: { media: width, containerOf: () => null },
-    measurer,
-    pictureSize: (address) => document.pictures[address] ?? null,
-  });
-  const found = search(root, tile.id);
-  if (!found) throw new Error(`The tile ${tile.id} wrote a page without itself.`);
-  return found;
-}
-
-function search(box: Box, id: string): Box | null {
-  if (box.id === id) return box;
-  for (const child of box.children) {
-    const found = search(child, id);
-    if (found) return found;
-  }
-  return null;
 }

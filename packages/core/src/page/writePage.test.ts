@@ -3,6 +3,7 @@ import { HtmlValidate } from 'html-validate';
 import { contrast } from '../look/contrast.js';
 import { newTile } from '../commands/newTile.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
+import { LETTERS } from '../testing/layoutHtml.js';
 import { sample } from '../testing/sample.js';
 import { writePage } from './writePage.js';
 import type { CollectionDocument, PictureAsset, PictureTile, Tile } from '../document/types.js';
@@ -48,7 +49,7 @@ describe('the page', () => {
   );
 
   test('is valid HTML without a script, whatever the words are', async () => {
-    const html = writePage({ ...all, name: hostile }).files['index.html'] ?? '';
+    const html = writePage({ ...all, name: hostile }, LETTERS).files['index.html'] ?? '';
     expect(html).not.toContain('<script');
     expect(html).toContain('&lt;script&gt;');
     const validator = new HtmlValidate({
@@ -67,12 +68,12 @@ describe('the page', () => {
   });
 
   test('comes in reading order, one element a tile', () => {
-    const html = writePage(all).files['index.html'] ?? '';
+    const html = writePage(all, LETTERS).files['index.html'] ?? '';
     expect([...html.matchAll(/data-tile="([^"]+)"/g)].map(([, id]) => id)).toEqual(all.order);
   });
 
   test('writes in a band only what differs from the wider one', () => {
-    const css = writePage(all).files['style.css'] ?? '';
+    const css = writePage(all, LETTERS).files['style.css'] ?? '';
     const [, middle = '', narrow = ''] = css.split('@container');
     expect(middle).toContain('(width < 1080px)');
     expect(middle).toContain('grid-template-columns: repeat(4, minmax(0, 1fr));');
@@ -83,8 +84,9 @@ describe('the page', () => {
 
   test('pulls spans and pins into the columns of each band', () => {
     const css =
-      writePage(withTiles(pictureTile({ columnSpan: 5, pin: { column: 6, row: 2 } }))).files['style.css'] ??
-      '';
+      writePage(withTiles(pictureTile({ columnSpan: 5, pin: { column: 6, row: 2 } })), LETTERS).files[
+        'style.css'
+      ] ?? '';
     expect(css).toContain('grid-column: 2 / span 5;');
     expect(css.split('@container')[1]).toContain('grid-column: span 4;');
     expect(css.split('@container')[1]).toContain('grid-row: span 2;');
@@ -92,7 +94,7 @@ describe('the page', () => {
   });
 
   test('lists the files that belong beside it', () => {
-    const { assets } = writePage(all);
+    const { assets } = writePage(all, LETTERS);
     expect(assets.filter(({ kind }) => kind === 'picture').map(({ path }) => path)).toEqual(
       [320, 480, 640, 960, 1280, 1600, 1800].map((size) => `pictures/hut-${size}.webp`),
     );
@@ -105,8 +107,8 @@ describe('sizes of a picture', () => {
 
   test('follow the slot through every band, and its height where that asks for more', () => {
     // Six columns: 2·(W − 128)/6 + 16; four: 2·(W − 96)/4 + 16; two: all of it. Two rows: 336 px, × 1.5.
-    expect(pictureSizes(withTiles(pictureTile()), pictureTile(), hut)).toBe(
-      '(width < 640px) max(100vw - 32px, 498px), (width < 1080px) max(50vw - 32px, 504px), max(33.33vw - 26.67px, 504px)',
+    expect(pictureSizes(withTiles(pictureTile()), pictureTile(), hut, LETTERS)).toBe(
+      '(width < 530px) 498px, (width < 640px) calc(100vw - 32px), (width < 1072px) 504px, (width < 1080px) calc(50vw - 32px), (width < 1592px) 504px, calc(33.33vw - 26.65px)',
     );
   });
 });

@@ -3,6 +3,7 @@ import { FAMILIES } from './families.js';
 import { familiesOf, pageCss } from './pageCss.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { tileHtml } from './tileHtml.js';
+import type { TextMeasurer } from '../text/types.js';
 import type { CollectionDocument, FamilyName, PictureAsset, PictureId } from '../document/types.js';
 
 /** A file of a page whose bytes the caller has to bring. */
@@ -29,8 +30,9 @@ export function variantPath(picture: PictureAsset, inlineSize: number): string {
 /**
  * Writes a collection as a page: semantic HTML in reading order and a style sheet, no script, and
  * the list of pictures and fonts that belong beside them.
+ * @throws whatever the measurer throws
  */
-export function writePage(document: CollectionDocument): Page {
+export function writePage(document: CollectionDocument, measurer: TextMeasurer): Page {
   const used = new Set<PictureId>();
   const tiles = document.order.map((id) => {
     const tile = document.tiles[id];
@@ -41,7 +43,7 @@ export function writePage(document: CollectionDocument): Page {
       return {
         src: variantPath(picture, variants.findLast((size) => size <= 1280) ?? (variants[0] as number)),
         srcset: variants.map((size) => `${variantPath(picture, size)} ${size}w`).join(', '),
-        sizes: pictureSizes(document, tile, picture),
+        sizes: pictureSizes(document, tile, picture, measurer),
       };
     });
   });

@@ -1,13 +1,16 @@
 import { layoutPage, type PageLayoutOptions } from '../html/layoutPage.js';
 import { readPage } from '../html/readPage.js';
+import type { TextMeasurer } from '../text/types.js';
 
 /** Every letter is 8 px wide, so that the words of a test can be counted. */
+export const LETTERS: TextMeasurer = {
+  width: (text) => text.length * 8,
+  metrics: ({ size }) => ({ ascent: size * 0.8, descent: size * 0.2, lineGap: 0 }),
+};
+
 export const EIGHT_PX_A_LETTER: PageLayoutOptions = {
   height: 800,
-  measurer: {
-    width: (text) => text.length * 8,
-    metrics: ({ size }) => ({ ascent: size * 0.8, descent: size * 0.2, lineGap: 0 }),
-  },
+  measurer: LETTERS,
   pictureSize: () => null,
 };
 

@@ -1,0 +1,37 @@
+import { parseAreas } from '../css/parseTracks.js';
+import type { AreaMap } from '../box/style.js';
+import type { GridArea } from '../grid/place.js';
+import type { BentoArrangement } from '../document/types.js';
+
+/** A cell of the map that belongs to no area. */
+export const NO_AREA = '.';
+
+/** The rows of the map as lists of names, each as long as there are columns. */
+export function mapRows({ areas = [], columns }: Pick<BentoArrangement, 'areas' | 'columns'>): string[][] {
+  return areas.map((row) => {
+    const names = row.trim().split(/\s+/);
+    return Array.from({ length: columns.length }, (_, k) => names[k] ?? NO_AREA);
+  });
+}
+
+/** The map as the grid has it: cut off at its last column. Null: no areas. */
+export function areaMap(arrangement: Pick<BentoArrangement, 'areas' | 'columns'>): AreaMap | null {
+  const rows = mapRows(arrangement);
+  return rows.length === 0 ? null : parseAreas(rows.map((row) => row.join(' ')));
+}
+
+/** The cells of a named area; null when the map has none of that name. */
+export function areaIn(
+  arrangement: Pick<BentoArrangement, 'areas' | 'columns'>,
+  name: string,
+): GridArea | null {
+  const area = areaMap(arrangement)?.areas.get(name);
+  return area
+    ? {
+        column: area.columnStart,
+        row: area.rowStart,
+        columnSpan: area.columnEnd - area.columnStart,
+        rowSpan: area.rowEnd - area.rowStart,
+      }
+    : null;
+}

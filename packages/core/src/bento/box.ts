@@ -1,0 +1,136 @@
+import { INITIAL_STYLE, type BoxStyle, type TrackSizing } from '../box/style.js';
+import { percent } from '../css/length.js';
+import { isIntrinsic, parseTrackSize } from '../css/trackSize.js';
+import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { levelOf } from '../document/levels.js';
+import { tileBox } from '../page/tileBox.js';
+import { areaMap } from './areaMap.js';
+import { bentoAreas } from './areas.js';
+import type { Box } from '../box/box.js';
+import type { GridArea } from '../grid/place.js';
+import type { BentoArrangement, CollectionDocument, Fit, Lie, Tile, TrackSize } from '../document/types.js';
+import type { LayoutOptions } from '../arrangement.js';
+
+/** A level of a collection as boxes, each tile at the cells that it takes. */
+export interface BentoBox {
+  readonly box: Box;
+  /** In reading order. */
+  readonly areas: readonly GridArea[];
+  readonly rowCount: number;
+  readonly groups: Readonly<Record<string, BentoBox>>;
+}
+
+/** Makes the boxes of a level in a band. What only fills cells of known size needs no content. */
+export function bentoBox(document: CollectionDocument, band: Band, options: LayoutOptions): BentoBox {
+  const { arrangement } = band;
+  const areas = bentoAreas(document, band);
+  const rowCount = areas.reduce(
+    (most, area) => Math.max(most, area.row + area.rowSpan - 1),
+    Math.max(arrangement.rows.length, areaMap(arrangement)?.rows ?? 0),
+  );
+  const rows = Array.from({ length: rowCount }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
+  const isHigh = arrangement.height?.kind === 'fixed';
+  const asks =
+    arrangement.columns.some((size) => isIntrinsic(sizing(size), true)) ||
+    rows.some((size) => isIntrinsic(sizing(size), isHigh));
+  const groups: Record<string, BentoBox> = {};
+  const children = areas.map((area, k) => {
+    const tile = document.tiles[document.order[k] as string] as Tile;
+    const { fit } = placeIn(document, tile, band.index);
+    return cell(contentBox(tile, fit), area, fit);
+  });
+  return { box: gridBox(arrangement, rows, children, options), areas, rowCount, groups };
+
+  function contentBox(tile: Tile, fit: Fit): Box {
+    if (tile.kind === 'group') {
+      const level = levelOf(document, tile.id);
+      const inner = bentoBox(level, bandsOf(level)[band.index] as Band, options);
+      groups[tile.id] = inner;
+      return { ...inner.box, id: tile.id };
+    }
+    const hugs =
+      (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);
+    return asks || hugs ? tileBox(document, tile, options.measurer) : plainBox(tile.id);
+  }
+}
+
+const plainBox = (id: string): Box => ({
+  id,
+  isGridRoot: false,
+  style: INITIAL_STYLE,
+  children: [],
+  text: null,
+  natural: null,
+});
+
+/** The checker has read every track of a document before it comes here. */
+const sizing = (size: TrackSize): TrackSizing =>
+  parseTrackSize(size) ?? { min: { kind: 'auto' }, max: { kind: 'auto' }, limit: null };
+
+const tracks = (sizes: readonly TrackSize[]): BoxStyle['columns'] => ({
+  kind: 'tracks',
+  parts: sizes.map((size) => ({ kind: 'track', sizing: sizing(size) })),
+});
+
+function gridBox(
+  { columns, columnGap, rowGap, padding, height, maxInlineSize }: BentoArrangement,
+  rows: readonly TrackSize[],
+  children: readonly Box[],
+  { screenBlockSize }: LayoutOptions,
+): Box {
+  return {
+    ...plainBox(''),
+    id: null,
+    isGridRoot: true,
+    children,
+    style: {
+      ...INITIAL_STYLE,
+      display: 'grid',
+      boxSizing: 'border-box',
+      columns: tracks(columns),
+      rows: tracks(rows),
+      columnGap,
+      rowGap,
+      padding: [padding.blockStart, padding.inlineEnd, padding.blockEnd, padding.inlineStart],
+      maxInlineSize: maxInlineSize ?? 'none',
+      minInlineSize: 0,
+      minBlockSize: height?.kind === 'screen' ? height.share * screenBlockSize : 0,
+      ...(height?.kind === 'fixed' && { blockSize: height.px }),
+    },
+  };
+}
+
+const LIES: Readonly<Record<Lie, 'stretch' | 'start' | 'center' | 'end'>> = {
+  fill: 'stretch',
+  start: 'start',
+  centre: 'center',
+  end: 'end',
+};
+
+/** A tile's box held at its cells. */
+function cell(box: Box, area: GridArea, fit: Fit): Box {
+  const line = (number: number) => ({ kind: 'line', number, name: null }) as const;
+  const size = (lie: Lie, own: number | null, present: BoxStyle['inlineSize']) =>
+    lie === 'fill' ? present : (own ?? 'auto');
+  const { style } = box;
+  return {
+    ...box,
+    style: {
+      ...style,
+      columnStart: line(area.column),
+      columnEnd: line(area.column + area.columnSpan),
+      rowStart: line(area.row),
+      rowEnd: line(area.row + area.rowSpan),
+      ...(fit.inline !== 'fill' && {
+        justifySelf: { at: LIES[fit.inline], safe: false },
+        inlineSize: size(fit.inline, fit.inlineSize, style.inlineSize),
+        maxInlineSize: percent(100),
+      }),
+      ...(fit.block !== 'fill' && {
+        alignSelf: { at: LIES[fit.block], safe: false },
+        blockSize: size(fit.block, fit.blockSize, style.blockSize),
+        maxBlockSize: percent(100),
+      }),
+    },
+  };
+}

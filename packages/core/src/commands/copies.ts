@@ -1,0 +1,169 @@
+import { bandsOf } from '../document/bands.js';
+import { bentoAreas } from '../bento/areas.js';
+import { change, type Command } from '../patch/change.js';
+import { checkDocument } from '../document/checkDocument.js';
+import { emptyDocument } from '../document/emptyDocument.js';
+import { withContents } from '../document/levels.js';
+import { insertTile } from './tiles.js';
+import type { CollectionDocument, PictureAsset, Tile, TileId } from '../document/types.js';
+import type { Draft } from './draft.js';
+
+/** Gives a new id for a copy of a tile. */
+export type FreshId = (tile: Tile) => TileId;
+
+/**
+ * Copies a tile with all that is in it, free, with the same spans in every band. It takes the next
+ * cells that are free and large enough, so that no other tile of the band moves; a new row when
+ * there are none.
+ */
+export function duplicateTile(
+  document: CollectionDocument,
+  original: TileId,
+  band: number,
+  freshId: FreshId,
+): Command {
+  const tile = document.tiles[original];
+  if (!tile || !document.order.includes(original)) return () => undefined;
+  const ids = new Map(
+    withContents(document, original).map((id) => [id, freshId(document.tiles[id] as Tile)]),
+  );
+  const copyAt =
+    (position: number): Command =>
+    (draft) => {
+      for (const [from, to] of ids)
+        if (from !== original) draft.tiles[to] = copied(document, from, ids) as Draft['tiles'][string];
+      insertTile(draft, copied(document, original, ids), position);
+      for (const each of draft.bands) copyBand(each, ids);
+    };
+  const before = bentoAreas(document, resolved(document, band));
+  const first = document.order.indexOf(original) + 1;
+  for (let position = first; position < document.order.length; position++) {
+    const made = change(document, copyAt(position)).document;
+    const after = bentoAreas(made, resolved(made, band));
+    after.splice(position, 1);
+    if (after.every((area, k) => area.column === before[k]?.column && area.row === before[k]?.row))
+      return copyAt(position);
+  }
+  return copyAt(document.order.length);
+}
+
+const resolved = (document: CollectionDocument, band: number) => {
+  const found = bandsOf(document)[band];
+  if (!found) throw new RangeError(`There is no band ${band}.`);
+  return found;
+};
+
+function copied(
+  { tiles }: Pick<CollectionDocument, 'tiles'>,
+  from: TileId,
+  ids: ReadonlyMap<TileId, TileId>,
+): Tile {
+  const tile = JSON.parse(JSON.stringify(tiles[from])) as Tile;
+  const id = ids.get(from) as TileId;
+  const outermost = ids.keys().next().value === from;
+  const own = { ...tile, id, place: outermost ? { ...tile.place, pin: null } : tile.place };
+  return own.kind === 'group' ? { ...own, order: own.order.map((each) => ids.get(each) ?? each) } : own;
+}
+
+function copyBand(band: Draft['bands'][number], ids: ReadonlyMap<TileId, TileId>): void {
+  const outermost = ids.keys().next().value;
+  for (const [from, to] of ids) {
+    const own = band.tiles[from];
+    if (own) {
+      const { pin, ...rest } = JSON.parse(JSON.stringify(own)) as typeof own;
+      const kept = from === outermost || !pin ? rest : { ...rest, pin };
+      if (Object.keys(kept).length > 0) band.tiles[to] = kept;
+    }
+    const group = band.groups?.[from];
+    if (group && band.groups) band.groups[to] = JSON.parse(JSON.stringify(group)) as typeof group;
+  }
+}
+
+/** Tiles taken along: what is put on the clipboard, and read from it in this or another collection. */
+export interface TakenTiles {
+  readonly order: readonly TileId[];
+  readonly tiles: Readonly<Record<TileId, Tile>>;
+  readonly pictures: Readonly<Record<string, PictureAsset>>;
+}
+
+const MARK = 'noria-tiles';
+
+/** Tiles as text, with what is in them and the pictures that they show. */
+export function tilesToText(document: CollectionDocument, ids: readonly TileId[]): string {
+  const all = ids.flatMap((id) => withContents(document, id));
+  const tiles = Object.fromEntries(all.map((id) => [id, document.tiles[id] as Tile]));
+  const pictures = Object.fromEntries(
+    Object.values(tiles).flatMap((tile) => {
+      const picture =
+        tile.kind === 'picture' && tile.picture !== null ? document.pictures[tile.picture] : undefined;
+      return picture ? [[picture.id, picture]] : [];
+    }),
+  );
+  return JSON.stringify({ [MARK]: 1, order: ids, tiles, pictures });
+}
+
+/** Tiles from text that `tilesToText` wrote; null when it is something else, or not sound. */
+export function tilesFromText(text: string): TakenTiles | null {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return null;
+  }
+  if (typeof value !== 'object' || value === null || !(MARK in value)) return null;
+  const { order, tiles, pictures } = value as Partial<TakenTiles>;
+  const { document } = checkDocument({ ...emptyDocument('Taken along'), order, tiles, pictures });
+  return document && { order: document.order, tiles: document.tiles, pictures: document.pictures };
+}
+
+/** Puts tiles that were taken along at a position of the reading order, free. */
+export function pasteTiles(taken: TakenTiles, position: number, freshId: FreshId): Command {
+  const copies = taken.order.map(
+    (id) => new Map(withContents(taken, id).map((each) => [each, freshId(taken.tiles[each] as Tile)])),
+  );
+  return (draft) => {
+    const pictures = new Map(
+      Object.values(taken.pictures).map((picture) => [picture.id, addPicture(draft, picture)]),
+    );
+    copies.forEach((ids, k) => {
+      for (const [from, to] of ids) {
+        const tile = copied(taken, from, ids);
+        const own =
+          tile.kind === 'picture' && tile.picture !== null
+            ? { ...tile, picture: pictures.get(tile.picture) ?? null }
+            : tile;
+        if (from === taken.order[k]) insertTile(draft, own, position + k);
+        else draft.tiles[to] = own as Draft['tiles'][string];
+      }
+    });
+  };
+}
+
+/** The picture's id in this collection, where another one may have its name. */
+function addPicture(draft: Draft, picture: PictureAsset): string {
+  let { id } = picture;
+  for (let n = 2; draft.pictures[id] && draft.pictures[id]?.hash !== picture.hash; n++)
+    id = `${picture.id.slice(0, 60)}-${n}`;
+  draft.pictures[id] ??= { ...picture, id };
+  return id;
+}
+
+/** Two tiles change places in every band: position in reading order, spans, pin, area and all. */
+export function swapTiles(a: TileId, b: TileId): Command {
+  return (draft) => {
+    const [one, other] = [draft.tiles[a], draft.tiles[b]];
+    const [from, to] = [draft.order.indexOf(a), draft.order.indexOf(b)];
+    if (!one || !other || from === -1 || to === -1 || a === b) return;
+    [one.place, other.place] = [other.place, one.place];
+    for (const { tiles } of draft.bands) {
+      const [first, second] = [tiles[a], tiles[b]];
+      if (second) tiles[a] = second;
+      else delete tiles[a];
+      if (first) tiles[b] = first;
+      else delete tiles[b];
+    }
+    const order = [...draft.order];
+    [order[from], order[to]] = [b, a];
+    draft.order = order;
+  };
+}

@@ -1,0 +1,53 @@
+import type { CollectionDocument, GroupTile, TileId } from './types.js';
+
+/** The group whose tiles are meant; null: the collection itself. */
+export type Level = TileId | null;
+
+const known = new WeakMap<CollectionDocument, Map<TileId, CollectionDocument>>();
+
+/**
+ * A group seen as a collection of its own: its arrangement, its order and what the bands set of them
+ * stand where the collection's do. The same document gives the same view.
+ * @throws RangeError when there is no such group
+ */
+export function levelOf(document: CollectionDocument, level: Level): CollectionDocument {
+  if (level === null) return document;
+  let views = known.get(document);
+  if (!views) known.set(document, (views = new Map<TileId, CollectionDocument>()));
+  let view = views.get(level);
+  if (!view) views.set(level, (view = makeView(document, groupOf(document, level))));
+  return view;
+}
+
+function makeView(document: CollectionDocument, { id, arrangement, order }: GroupTile): CollectionDocument {
+  return {
+    ...document,
+    arrangement,
+    order,
+    bands: document.bands.map((band) => ({ ...band, arrangement: band.groups?.[id] ?? {} })),
+  };
+}
+
+/** @throws RangeError when there is no such group */
+export function groupOf(document: CollectionDocument, id: TileId): GroupTile {
+  const tile = document.tiles[id];
+  if (tile?.kind !== 'group') throw new RangeError(`There is no group “${id}”.`);
+  return tile;
+}
+
+/** The level that a tile is on: the group that holds it, or null for the collection itself. */
+export function levelWith(document: CollectionDocument, id: TileId): Level {
+  for (const tile of Object.values(document.tiles))
+    if (tile.kind === 'group' && tile.order.includes(id)) return tile.id;
+  return null;
+}
+
+/** A tile's id with those of everything in it, itself first. */
+export function withContents({ tiles }: Pick<CollectionDocument, 'tiles'>, id: TileId): TileId[] {
+  const tile = tiles[id];
+  return tile?.kind === 'group' ? [id, ...tile.order.flatMap((each) => withContents({ tiles }, each))] : [id];
+}
+
+/** Every tile in reading order, a group before what is in it. */
+export const allTiles = (document: CollectionDocument): TileId[] =>
+  document.order.flatMap((id) => withContents(document, id));
