@@ -32,7 +32,7 @@ const ENDING = 10;
 /** Before that, a tile may have so many of its nearest spans. */
 const NEAREST = 9;
 /** What one thing costs beside a tile that is taken out of order. */
-const COST = { cell: 4, hole: 60, notch: 0.35 };
+const COST = { cell: 4, hole: 60, notch: 0.35, lost: 1000 };
 
 /** A tile that could come next, before the state that it leads to is made. */
 interface Way {
@@ -43,6 +43,7 @@ interface Way {
   readonly span: Span;
   /** Spans that are changed by then. */
   readonly spans: number;
+  readonly cells: number;
   readonly column: number;
   readonly row: number;
   readonly cost: number;
@@ -52,6 +53,8 @@ interface Way {
 interface State {
   /** Filled cells of each column, from the top. */
   readonly heights: Uint16Array;
+  /** Cells that all tiles take with the spans changed so far, those still to come too. */
+  readonly cells: number;
   /** The first tile that waits, and a bit for each after it that is placed already. */
   readonly first: number;
   readonly later: number;
@@ -76,6 +79,10 @@ export function packBeam(options: PackOptions): Packing[] {
   const heldAt = heldCells(options);
   const start: State = {
     heights: settle(new Uint16Array(columns), heldAt),
+    cells: [...options.held, ...tiles.map(({ spans }) => spans[0] as Span)].reduce(
+      (sum, span) => sum + span.columns * span.rows,
+      0,
+    ),
     first: 0,
     later: 0,
     spans: 0,
@@ -146,21 +153,39 @@ function expand(
     for (let tile = state.first; tile < tiles.length && tile - placed <= distance; tile++) {
       if (tile > state.first && (state.later >>> (tile - state.first - 1)) & 1) continue;
       const { spans } = tiles[tile] as PackTile;
-      const changes = state.spans < mostSpans && waiting < mayChange ? Math.min(spans.length, isEnding ? Infinity : NEAREST) : 1;
+      const changes =
+        state.spans < mostSpans && waiting < mayChange
+          ? Math.min(spans.length, isEnding ? Infinity : NEAREST)
+          : 1;
       for (let k = 0; k < changes; k++) {
         const span = spans[k] as Span;
         if (!fits(span, column, row, room, heldAt)) continue;
         found = true;
         const own = spans[0] as Span;
-        const cells = Math.abs(span.columns * span.rows - own.columns * own.rows);
+        const more = span.columns * span.rows - own.columns * own.rows;
         const cost =
           state.cost +
           (tile === state.first ? 0 : 1) +
-          (k === 0 ? 0 : COST.cell * (1 + cells)) +
+          (k === 0 ? 0 : COST.cell * (1 + Math.abs(more))) +
           COST.hole * (holes - state.holes);
-        const rank = cost + COST.notch * edgesAfter(heights, column, row, span);
         const changed = state.spans + (k === 0 ? 0 : 1);
-        next[changed]?.push({ state, heights, holes, tile, span, spans: changed, column, row, cost, rank });
+        const cells = state.cells + more;
+        // Without a change left, cells that are no whole rows can't come out whole any more.
+        const lost = changed === mostSpans && cells % options.columns !== 0 ? COST.lost : 0;
+        const rank = cost + lost + COST.notch * edgesAfter(heights, column, row, span);
+        next[changed]?.push({
+          state,
+          heights,
+          holes,
+          tile,
+          span,
+          spans: changed,
+          cells,
+          column,
+          row,
+          cost,
+          rank,
+        });
       }
       waiting++;
       // The first that waits may not fall back any further.
@@ -231,7 +256,7 @@ function bestStates(ways: Way[], heldAt: readonly ReadonlySet<number>[]): State[
 }
 
 function stateOf(
-  { state, heights: before, holes, tile, span, spans, column, row, cost }: Way,
+  { state, heights: before, holes, tile, span, spans, cells, column, row, cost }: Way,
   heldAt: readonly ReadonlySet<number>[],
 ): State {
   const heights = before.slice().fill(row + span.rows, column, column + span.columns);
@@ -246,5 +271,5 @@ function stateOf(
     }
     later >>>= 1;
   }
-  return { heights, first, later, spans, holes, cost, step: { tile, span }, before: state };
+  return { heights, cells, first, later, spans, holes, cost, step: { tile, span }, before: state };
 }
