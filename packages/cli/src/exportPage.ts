@@ -4,6 +4,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import sharp from 'sharp';
 import { CliError } from './CliError.js';
+import { shippedFonts } from './fonts.js';
 
 const { resolve: resolvePackage } = createRequire(import.meta.url);
 
@@ -18,7 +19,7 @@ export async function exportPage(
   pictures: string,
   out: string,
 ): Promise<number> {
-  const page = writePage(document);
+  const page = writePage(document, await shippedFonts());
   for (const folder of ['', 'pictures', 'fonts']) await mkdir(join(out, folder), { recursive: true });
   for (const asset of page.assets) await writeAsset(document, asset, pictures, out);
   for (const [path, text] of Object.entries(page.files)) await writeFile(join(out, path), text);

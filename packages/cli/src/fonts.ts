@@ -27,6 +27,11 @@ async function familyFiles(family: FamilyName): Promise<FontFile[]> {
   return files;
 }
 
+let shipped: Promise<TextMeasurer> | null = null;
+
+/** The one measurer of this process. */
+export const shippedFonts = (): Promise<TextMeasurer> => (shipped ??= fontMeasurer());
+
 /** A measurer that reads the fonts which ship with Noria; other families are measured in the first of these. */
 export async function fontMeasurer(): Promise<TextMeasurer> {
   const names = Object.keys(FAMILIES) as FamilyName[];

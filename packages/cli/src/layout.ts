@@ -1,4 +1,5 @@
-import { layoutCollection, type CollectionDocument } from '@noria/core';
+import { flatTiles, layoutCollection, type CollectionDocument } from '@noria/core';
+import { shippedFonts } from './fonts.js';
 import { CliError } from './CliError.js';
 
 export interface LayoutReport {
@@ -11,15 +12,19 @@ export interface LayoutReport {
 }
 
 /** Where every tile lies at each width, in px from the grid's border box. */
-export function layoutReport(document: CollectionDocument, widths: readonly number[]): LayoutReport {
+export async function layoutReport(
+  document: CollectionDocument,
+  widths: readonly number[],
+): Promise<LayoutReport> {
+  const measurer = await shippedFonts();
   return {
     widths: widths.map((width) => {
-      const { inlineSize, blockSize, tiles } = layoutCollection(document, width);
+      const layout = layoutCollection(document, width, { measurer });
       return {
         width,
-        inlineSize,
-        blockSize,
-        tiles: tiles.map((tile) => ({
+        inlineSize: layout.inlineSize,
+        blockSize: layout.blockSize,
+        tiles: flatTiles(layout).map((tile) => ({
           id: tile.id,
           x: tile.x,
           y: tile.y,

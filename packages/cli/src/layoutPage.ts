@@ -4,20 +4,17 @@ import {
   readPage,
   type SourcePage,
   type PageLayoutOptions,
-  type TextMeasurer,
 } from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import sharp from 'sharp';
 import { CliError } from './CliError.js';
-import { fontMeasurer } from './fonts.js';
+import { shippedFonts } from './fonts.js';
 import type { LayoutReport } from './layout.js';
 
 /** Height of the window that `vh` refers to, px. */
 const WINDOW_HEIGHT = 800;
-
-let measurer: Promise<TextMeasurer> | null = null;
 
 /**
  * Lays an HTML page out without a browser.
@@ -34,7 +31,7 @@ export async function pageReport(file: string, widths: readonly number[]): Promi
   const page = readPage(html, (href) => readLocal(folder, href));
   const options: PageLayoutOptions = {
     height: WINDOW_HEIGHT,
-    measurer: await (measurer ??= fontMeasurer()),
+    measurer: await shippedFonts(),
     pictureSize: await pictureSizes(page, folder),
   };
   for (const { line, sheet, message } of page.reports) console.error(`${sheet ?? file}:${line}: ${message}`);

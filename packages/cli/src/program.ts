@@ -25,7 +25,7 @@ export function program(print: (text: string) => void): Command {
       if (!width) throw new CliError('Say the widths: --width 360,768,1280');
       const report = /\.html?$/i.test(file)
         ? await pageReport(file, width)
-        : layoutReport(await readDocument(file), width);
+        : await layoutReport(await readDocument(file), width);
       print(JSON.stringify(report));
     });
   noria

@@ -1,4 +1,3 @@
-import { FAMILIES, type FamilyName } from '@noria/core';
 import bricolageLatin from '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url';
 import bricolageLatinExt from '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-ext-wght-normal.woff2?url';
 import hankenLatin from '@fontsource-variable/hanken-grotesk/files/hanken-grotesk-latin-wght-normal.woff2?url';
@@ -20,21 +19,4 @@ export function fontAddress(file: string): string {
   const address = ADDRESSES[file];
   if (!address) throw new Error(`The font file ${file} does not ship with Noria.`);
   return address;
-}
-
-/** Makes the shipped families known to the page: the interface and the stage use the same ones. */
-export function registerFonts(): void {
-  for (const [name, { files, weights }] of Object.entries(FAMILIES) as [
-    FamilyName,
-    (typeof FAMILIES)[FamilyName],
-  ][]) {
-    for (const { file, unicodeRange } of files) {
-      const face = new FontFace(name, `url(${fontAddress(file)}) format("woff2")`, {
-        weight: weights,
-        unicodeRange,
-        display: 'swap',
-      });
-      document.fonts.add(face);
-    }
-  }
 }

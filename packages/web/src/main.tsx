@@ -2,13 +2,14 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { registerFonts } from './fonts';
+import { loadFonts } from './measure/measurer';
 import { router } from './router';
 import { makeStore } from './store/store';
 import { Notices } from './features/notices';
 import './styles/base.css';
 
-registerFonts();
+// Words are measured from the first layout on, so their fonts come before it.
+await loadFonts(document.fonts);
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

@@ -1,8 +1,9 @@
-import { bandsOf, placeIn } from '../document/bands.js';
-import { bentoAreas } from '../bento/areas.js';
+import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { bentoAreas, bentoWishes } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
-import { setPin } from './place.js';
+import { setPin, setSpan, type SetFor } from './place.js';
+import { placeItems, type GridArea } from '../grid/place.js';
 import type { CollectionDocument, Pin, Tile, TileId } from '../document/types.js';
 
 /** How a tile gets to a cell: further forward or back in reading order, or held there. */
@@ -14,33 +15,99 @@ export interface MoveToCell {
 /**
  * The least that brings a tile to a cell of a band: a free tile stays free when some position in
  * reading order, the nearest first, lets it flow right there; else it is pinned. A pinned tile's pin
- * moves.
+ * moves, and a tile in an area leaves it.
+ * @throws RangeError when there is no such band
  */
-export function moveToCell(document: CollectionDocument, id: TileId, band: number, cell: Pin): MoveToCell {
-  const tile = document.tiles[id] as Tile;
-  const resolved = bandsOf(document)[band];
-  if (!resolved) throw new RangeError(`There is no band ${band}.`);
-  const place = placeIn(document, tile, band);
-  const columns = resolved.arrangement.columns.length;
-  const span = Math.min(place.columnSpan, columns);
+export function moveToCell(
+  document: CollectionDocument,
+  id: TileId,
+  bandIndex: number,
+  cell: Pin,
+): MoveToCell {
+  const band = bandOf(document, bandIndex);
+  const place = placeIn(document, document.tiles[id] as Tile, bandIndex);
+  const { columns, flow } = band.arrangement;
+  const span = Math.min(place.columnSpan, columns.length);
   const target = {
-    column: Math.max(1, Math.min(cell.column, columns - span + 1)),
+    column: Math.max(1, Math.min(cell.column, columns.length - span + 1)),
     row: Math.max(1, cell.row),
   };
-  const here = bentoAreas(document, resolved)[document.order.indexOf(id)];
+  const from = document.order.indexOf(id);
+  const here = bentoAreas(document, band)[from];
   if (here?.column === target.column && here.row === target.row) {
     return { by: 'nothing', command: () => undefined };
   }
-  if (place.pin) return { by: 'pin', command: setPin([id], band, target) };
+  const held = { by: 'pin', command: setPin([id], bandIndex, target) } as const;
+  if (place.pin || place.area !== null) return held;
 
-  const from = document.order.indexOf(id);
+  const wishes = bentoWishes(document, band);
+  const rest = wishes.filter((_, k) => k !== from);
   const positions = document.order.map((_, k) => k).sort((a, b) => Math.abs(a - from) - Math.abs(b - from));
   for (const position of positions) {
     if (position === from) continue;
-    const command = moveInOrder([id], position);
-    const moved = change(document, command).document;
-    const area = bentoAreas(moved, resolved)[position];
-    if (area?.column === target.column && area.row === target.row) return { by: 'order', command };
+    const moved = [
+      ...rest.slice(0, position),
+      wishes[from] as (typeof wishes)[number],
+      ...rest.slice(position),
+    ];
+    const area = placeItems(moved, columns.length, flow)[position];
+    if (area?.column === target.column && area.row === target.row) {
+      return { by: 'order', command: moveInOrder([id], position) };
+    }
   }
-  return { by: 'pin', command: setPin([id], band, target) };
+  return held;
+}
+
+/**
+ * Brings a tile to cells: its spans are set, then it is moved as {@link moveToCell} does.
+ * @throws RangeError when there is no such band
+ */
+export function placeAt(
+  document: CollectionDocument,
+  id: TileId,
+  band: number,
+  { column, row, columnSpan, rowSpan }: GridArea,
+  setFor: SetFor,
+): Command {
+  const span = setSpan({ tiles: [id], band, setFor, columnSpan, rowSpan });
+  const spanned = change(document, span).document;
+  const move = moveToCell(spanned, id, band, { column, row }).command;
+  return (draft) => {
+    span(draft);
+    move(draft);
+  };
+}
+
+/** Moves tiles by so many cells, all held where they then are; as far as the grid's edges let them all go. */
+export function moveByCells(
+  document: CollectionDocument,
+  ids: readonly TileId[],
+  bandIndex: number,
+  columns: number,
+  rows: number,
+): Command {
+  const band = bandOf(document, bandIndex);
+  const areas = bentoAreas(document, band);
+  const moving = ids.flatMap((id) => {
+    const area = areas[document.order.indexOf(id)];
+    return area ? [{ id, area }] : [];
+  });
+  if (moving.length === 0) return () => undefined;
+  const right = Math.min(
+    ...moving.map(({ area }) => band.arrangement.columns.length - area.column - area.columnSpan + 1),
+  );
+  const left = 1 - Math.min(...moving.map(({ area }) => area.column));
+  const up = 1 - Math.min(...moving.map(({ area }) => area.row));
+  const [dx, dy] = [Math.min(right, Math.max(left, columns)), Math.max(up, rows)];
+  if (dx === 0 && dy === 0) return () => undefined;
+  return (draft) => {
+    for (const { id, area } of moving)
+      setPin([id], bandIndex, { column: area.column + dx, row: area.row + dy })(draft);
+  };
+}
+
+function bandOf(document: CollectionDocument, index: number): Band {
+  const band = bandsOf(document)[index];
+  if (!band) throw new RangeError(`There is no band ${index}.`);
+  return band;
 }

@@ -1,3 +1,4 @@
+import { evaluate } from './arithmetic.js';
 import { describe, expect, test } from '@jest/globals';
 import { parse, type CssNode } from 'css-tree';
 import { hasPercent, resolveLength } from './length.js';
@@ -89,4 +90,24 @@ describe('track lists', () => {
     ['span 0', null],
     ['1.5', null],
   ])('the line “%s”', (text, line) => expect(parseLine(nodes(text))).toEqual(line));
+});
+
+describe('a sum typed into a field', () => {
+  test.each([
+    ['1200/3', 400],
+    ['100% - 40', 1160],
+    ['100%-40px', 1160],
+    ['2*(24+8)', 64],
+    ['2 × 8', 16],
+    ['-4', -4],
+    ['3 - -1', 4],
+    ['1,5', 1.5],
+    ['.5', 0.5],
+  ])('%s comes to %d', (text, value) => expect(evaluate(text, 1200)).toBeCloseTo(value));
+
+  test.each(['', '12/0', '1 +', 'alert(1)', '2em', '1 2', '()'])('%j is none', (text) =>
+    expect(evaluate(text, 1200)).toBeNull(),
+  );
+
+  test('a percentage needs something to be a share of', () => expect(evaluate('50%')).toBeNull());
 });

@@ -38,7 +38,6 @@ export interface ClosedGaps {
   readonly before: Coverage;
   readonly after: Coverage;
   readonly changes: readonly GapChange[];
-  readonly command: Command;
 }
 
 /** The waiting tiles of a search are bits of a number. */
@@ -58,8 +57,7 @@ export function closeGaps(
   const band = bandsOf(document)[bandIndex];
   if (!band) throw new RangeError(`There is no band ${bandIndex}.`);
   const before = coverageOf(document, band);
-  if (before.holes.length === 0)
-    return { outcome: 'none', before, after: before, changes: [], command: () => undefined };
+  if (before.holes.length === 0) return { outcome: 'none', before, after: before, changes: [] };
 
   const dense: GapChange[] = band.arrangement.flow === 'dense' ? [] : [{ what: 'flow' }];
   const flowed = answer(document, band, dense);
@@ -89,14 +87,14 @@ export function coverageOf(document: CollectionDocument, band: Band): Coverage {
   return coverage(areas, band.arrangement.columns.length, rows);
 }
 
-/** Changes as a command, with the coverage that it truly leads to. */
+/** Changes, with the coverage that they truly lead to. */
 function answer(document: CollectionDocument, band: Band, changes: readonly GapChange[]) {
-  const command = gapCommand(changes, band.index);
-  const made = change(document, command).document;
-  return { changes, command, after: coverageOf(made, bandsOf(made)[band.index] as Band) };
+  const made = change(document, gapCommand(changes, band.index)).document;
+  return { changes, after: coverageOf(made, bandsOf(made)[band.index] as Band) };
 }
 
-function gapCommand(changes: readonly GapChange[], band: number): Command {
+/** What closing the gaps came to, as a command. */
+export function gapCommand(changes: readonly GapChange[], band: number): Command {
   return (draft) => {
     for (const each of changes) {
       if (each.what === 'flow') setArrangement({ flow: 'dense' }, band, 'band')(draft);

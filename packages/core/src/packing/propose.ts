@@ -40,7 +40,6 @@ export interface Proposal {
   readonly areas: readonly GridArea[];
   readonly rows: number;
   readonly score: ProposalScore;
-  readonly command: Command;
 }
 
 const SEARCHES = 400;
@@ -156,6 +155,19 @@ function difference({ spans: a }: Proposal, { spans: b }: Proposal): number {
   return ids.length === 0 ? 0 : other.length / ids.length;
 }
 
+/** The spans of a proposal as a command. */
+export function proposalCommand(spans: Proposal['spans'], band: number): Command {
+  return (draft) => {
+    for (const [id, { columns: columnSpan, rows: rowSpan }] of Object.entries(spans)) {
+      const tile = draft.tiles[id];
+      if (!tile) continue;
+      const place = placeIn(draft, tile, band);
+      if (place.columnSpan === columnSpan && place.rowSpan === rowSpan) continue;
+      setSpan({ tiles: [id], band, setFor: 'band', columnSpan, rowSpan })(draft);
+    }
+  };
+}
+
 /** A proposal with its score; null when placing the tiles leaves a hole after all. */
 function judge(
   document: CollectionDocument,
@@ -163,19 +175,12 @@ function judge(
   spans: Readonly<Record<TileId, Span>>,
   options: ProposeOptions,
 ): Proposal | null {
-  const command: Command = (draft) => {
-    for (const [id, { columns: columnSpan, rows: rowSpan }] of Object.entries(spans)) {
-      const place = placeIn(document, document.tiles[id] as Tile, band.index);
-      if (place.columnSpan === columnSpan && place.rowSpan === rowSpan) continue;
-      setSpan({ tiles: [id], band: band.index, setFor: 'band', columnSpan, rowSpan })(draft);
-    }
-  };
-  const made = change(document, command).document;
+  const made = change(document, proposalCommand(spans, band.index)).document;
   const after = bandsOf(made)[band.index] as Band;
   if (coverageOf(made, after).holes.length > 0) return null;
   const areas = bentoAreas(made, after);
   const rows = areas.reduce((most, { row, rowSpan }) => Math.max(most, row + rowSpan - 1), 0);
-  return { spans, areas, rows, command, score: scoreOf(document, areas, options) };
+  return { spans, areas, rows, score: scoreOf(document, areas, options) };
 }
 
 function scoreOf(

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { deleteCollection, type StoredCollection } from '../../api/collections';
 import { Button, SignButton } from '../../ui/Button';
+import { measurer } from '../../measure/measurer';
 import { useSize } from '../../ui/useSize';
 import { StagePage } from '../compose';
 
@@ -23,7 +24,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
   const { document, id, name, updatedAt } = collection;
   const [ref, size] = useSize();
   const [asking, setAsking] = useState(false);
-  const layout = useMemo(() => layoutCollection(document, SHOWN_AT), [document]);
+  const layout = useMemo(() => layoutCollection(document, SHOWN_AT, { measurer }), [document]);
   const columns = bandsOf(document).map((band) => band.arrangement.columns.length);
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),

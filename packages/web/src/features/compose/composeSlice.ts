@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { LIMITS, type SetFor, type TileId } from '@noria/core';
+import { LIMITS, type SetFor, type TileId, type TileKind } from '@noria/core';
 
 export interface ComposeState {
   /** The width now shown, in px. */
@@ -10,7 +10,18 @@ export interface ComposeState {
   /** While a pointer drags the width, tiles follow at once instead of gliding. */
   readonly sweeping: boolean;
   readonly keySheet: boolean;
+  /** The groups that were entered, outermost first. */
+  readonly trail: readonly TileId[];
+  /** The kind of tile that is drawn on free cells. */
+  readonly drawn: TileKind;
+  /** What a drag over the stage does: tiles, or cells painted into an area. */
+  readonly tool: 'tiles' | 'areas';
+  readonly showing: Showing | null;
+  readonly commandList: boolean;
 }
+
+/** What floats over the stage until it is closed: gaps to be closed, proposals. */
+export type Showing = 'gaps' | 'proposals';
 
 const initialState: ComposeState = {
   needle: 1280,
@@ -19,6 +30,11 @@ const initialState: ComposeState = {
   showLines: false,
   sweeping: false,
   keySheet: false,
+  trail: [],
+  drawn: 'text',
+  tool: 'tiles',
+  showing: null,
+  commandList: false,
 };
 
 export const composeSlice = createSlice({
@@ -38,11 +54,34 @@ export const composeSlice = createSlice({
         ? state.inHand.filter((id) => id !== payload)
         : [...state.inHand, payload],
     }),
+    /** Goes into a group, or back out to one of the trail; null is the collection itself. */
+    entered: (state, { payload }: PayloadAction<TileId | null>) => {
+      const at = payload === null ? -1 : state.trail.indexOf(payload);
+      const trail =
+        payload === null ? [] : at === -1 ? [...state.trail, payload] : state.trail.slice(0, at + 1);
+      return { ...state, trail, inHand: [], showing: null };
+    },
+    drawnChosen: (state, { payload }: PayloadAction<TileKind>) => ({ ...state, drawn: payload }),
+    toolChosen: (state, { payload }: PayloadAction<ComposeState['tool']>) => ({ ...state, tool: payload, inHand: [] }),
+    shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
+    commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
     linesToggled: (state) => ({ ...state, showLines: !state.showLines }),
     keySheetToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keySheet: payload }),
   },
 });
 
-export const { needleMoved, swept, taken, toggled, setForChosen, linesToggled, keySheetToggled } =
-  composeSlice.actions;
+export const {
+  needleMoved,
+  swept,
+  taken,
+  toggled,
+  entered,
+  drawnChosen,
+  toolChosen,
+  shown,
+  commandListToggled,
+  setForChosen,
+  linesToggled,
+  keySheetToggled,
+} = composeSlice.actions;

@@ -1,5 +1,17 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { bandAt, bandsOf, layoutCollection, type Layout, type Tile } from '@noria/core';
+import {
+  bandAt,
+  bandsOf,
+  layoutCollection,
+  levelLayout,
+  levelOf,
+  type CollectionDocument,
+  type Layout,
+  type Level,
+  type Tile,
+  type TileId,
+} from '@noria/core';
+import { measurer } from '../../measure/measurer';
 import { selectShown } from '../document';
 import type { RootState } from '../../store/store';
 
@@ -7,18 +19,55 @@ export const selectNeedle = ({ compose }: RootState) => compose.needle;
 export const selectSetFor = ({ compose }: RootState) => compose.setFor;
 const selectHand = ({ compose }: RootState) => compose.inHand;
 
-export const selectBands = createSelector([selectShown], bandsOf);
-export const selectBand = createSelector([selectShown, selectNeedle], bandAt);
-export const selectLayout = createSelector([selectShown, selectNeedle], layoutCollection);
+/** The groups that one is in, outermost first, as far as they are still there. */
+export const selectTrail = createSelector(
+  [selectShown, ({ compose }: RootState) => compose.trail],
+  (document, trail): readonly TileId[] => {
+    const valid: TileId[] = [];
+    for (const id of trail) {
+      const inside = valid.length === 0 ? document.order : orderOf(document, valid.at(-1));
+      if (document.tiles[id]?.kind !== 'group' || !inside.includes(id)) break;
+      valid.push(id);
+    }
+    return valid;
+  },
+);
 
-/** The tiles in hand that are still there, in the order they were taken. */
-export const selectInHand = createSelector([selectShown, selectHand], (document, ids): readonly Tile[] =>
-  ids.flatMap((id) => document.tiles[id] ?? []),
+function orderOf({ tiles }: CollectionDocument, id: TileId | undefined): readonly TileId[] {
+  const tile = id === undefined ? undefined : tiles[id];
+  return tile?.kind === 'group' ? tile.order : [];
+}
+
+export const selectLevel = createSelector([selectTrail], (trail): Level => trail.at(-1) ?? null);
+
+/** The collection, or the group that one is in as a collection of its own. */
+export const selectView = createSelector([selectShown, selectLevel], levelOf);
+
+export const selectBands = createSelector([selectShown], bandsOf);
+/** The band of the needle, with the arrangement of the level that one is on. */
+export const selectBand = createSelector([selectView, selectNeedle], bandAt);
+
+const layOut = (document: CollectionDocument, width: number): Layout =>
+  layoutCollection(document, width, { measurer });
+
+/** The whole page at the needle. */
+export const selectWhole = createSelector([selectShown, selectNeedle], layOut);
+
+const selectLevelLayout = createSelector([selectWhole, selectLevel], (whole, level) => levelLayout(whole, level));
+
+/** The layout of the level that one is on. */
+export const selectLayout = createSelector([selectLevelLayout, selectWhole], (found, whole) => found?.layout ?? whole);
+
+/** Where that level’s border box lies in the whole grid’s, px. */
+export const selectOrigin = createSelector([selectLevelLayout], (found) => ({ x: found?.x ?? 0, y: found?.y ?? 0 }));
+
+/** The tiles in hand that are on this level, in the order they were taken. */
+export const selectInHand = createSelector([selectView, selectHand], (view, ids): readonly Tile[] =>
+  ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
 );
 
 /** A layout of each band, at its narrowest width, for what does not depend on the width. */
 export const selectBandLayouts = createSelector(
   [selectShown, selectBands],
-  (document, bands): readonly Layout[] =>
-    bands.map((band) => layoutCollection(document, Math.max(240, band.from))),
+  (document, bands): readonly Layout[] => bands.map((band) => layOut(document, Math.max(240, band.from))),
 );

@@ -1,3 +1,4 @@
+import { measurer } from '../../measure/measurer';
 import { writePage } from '@noria/core';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
@@ -19,7 +20,7 @@ const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024)
 export function ExportScreen({ id }: { id: string }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
-  const page = useMemo(() => writePage(document), [document]);
+  const page = useMemo(() => writePage(document, measurer), [document]);
   const base = slug(document.name);
   const files: Readonly<Record<string, string>> = {
     ...page.files,

@@ -15,15 +15,15 @@ import {
 import { moveInOrder } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count } from '../../../ui/words';
-import { run, selectShown } from '../../document';
-import { selectInHand } from '../selectors';
+import { runHere } from '../here';
+import { selectInHand, selectView } from '../selectors';
 import { AddTile } from './AddTile';
 import { BeltTile } from './BeltTile';
 
 /** The tiles in reading order: the only list of them. */
 export function Belt() {
   const dispatch = useAppDispatch();
-  const { order, tiles } = useAppSelector(selectShown);
+  const { order, tiles } = useAppSelector(selectView);
   const inHand = useAppSelector(selectInHand);
   const held = new Set(inHand.map(({ id }) => id));
   const sensors = useSensors(
@@ -40,7 +40,7 @@ export function Belt() {
     const before = order
       .slice(0, later ? target + 1 : target)
       .filter((each) => !moving.includes(each)).length;
-    dispatch(run('Order', moveInOrder(moving, before)));
+    dispatch(runHere('Order', moveInOrder(moving, before)));
   };
   return (
     <footer className="col-span-2 grid min-w-0 grid-cols-[292px_1fr] border-t border-hair bg-panel">

@@ -4,7 +4,7 @@ import type { PictureAsset, Tile } from '@noria/core';
 import { useEffect, useRef } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { selectShown } from '../../document';
+import { selectView } from '../selectors';
 import { taken, toggled } from '../composeSlice';
 
 interface BeltTileProps {
@@ -16,7 +16,7 @@ interface BeltTileProps {
 /** A tile on the belt: its thumbnail, its number in reading order and its name. */
 export function BeltTile({ tile, number, held }: BeltTileProps) {
   const dispatch = useAppDispatch();
-  const { pictures } = useAppSelector(selectShown);
+  const { pictures } = useAppSelector(selectView);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: tile.id,
   });

@@ -1,6 +1,6 @@
 import { resetTrack, setTrack, type Track } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { run } from '../../document';
+import { runHere } from '../here';
 import { warn } from '../../notices';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
 import { TrackCell } from './TrackCell';
@@ -76,14 +76,14 @@ function Ledge({ name, axis, tracks, sizes, className, style, children }: LedgeP
       {tracks.map((track, index) => {
         const set = (size: string) => {
           try {
-            dispatch(run(isRow ? 'Row size' : 'Column size', setTrack({ axis, index, size, band, setFor })));
+            dispatch(runHere(isRow ? 'Row size' : 'Column size', setTrack({ axis, index, size, band, setFor })));
             return true;
           } catch (error) {
             dispatch(warn(error instanceof Error ? error.message : String(error)));
             return false;
           }
         };
-        const reset = () => dispatch(run('Reset track', resetTrack({ axis, index, band, setFor })));
+        const reset = () => dispatch(runHere('Reset track', resetTrack({ axis, index, band, setFor })));
         const cell = (
           <TrackCell
             name={`${isRow ? 'Row' : 'Column'} ${index + 1}`}

@@ -13,21 +13,21 @@ import { ColourField } from '../../../ui/ColourField';
 import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
-import { run, selectShown } from '../../document';
-import { selectBand, selectSetFor } from '../selectors';
+import { runHere } from '../here';
+import { selectBand, selectSetFor, selectView } from '../selectors';
 import { SetForRow } from './SetForRow';
 
 /** What holds for the grid as a whole. */
 export function ArrangementSettings() {
   const dispatch = useAppDispatch();
-  const document = useAppSelector(selectShown);
+  const document = useAppSelector(selectView);
   const { arrangement, index } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
   const set = (name: string, values: Partial<ArrangementValues>) =>
-    dispatch(run(name, setArrangement(values, index, setFor)));
+    dispatch(runHere(name, setArrangement(values, index, setFor)));
   const carried = (...of: (keyof ArrangementValues)[]) => ({
     setHere: of.some((value) => isSetHere(document, index, { of: value })),
-    onCarry: () => dispatch(run('Carry', carryArrangement(index, of))),
+    onCarry: () => dispatch(runHere('Carry', carryArrangement(index, of))),
   });
   const { padding } = arrangement;
   const across = padding.inlineStart === padding.inlineEnd ? padding.inlineStart : null;
@@ -46,7 +46,7 @@ export function ArrangementSettings() {
             least={1}
             most={LIMITS.columns}
             unit="even shares are added"
-            onSet={(count) => dispatch(run('Columns', setColumnCount(count, index, setFor)))}
+            onSet={(count) => dispatch(runHere('Columns', setColumnCount(count, index, setFor)))}
           />
         </Row>
         <Row label="Auto rows" {...carried('autoRows', 'rows')}>
@@ -141,7 +141,7 @@ export function ArrangementSettings() {
           <ColourField
             name="Ground"
             value={document.look.ground}
-            onSet={(ground) => dispatch(run('Ground', setCollectionLook({ ground }), 'ground'))}
+            onSet={(ground) => dispatch(runHere('Ground', setCollectionLook({ ground }), 'ground'))}
           />
         </Row>
         <Row label="Radius">
@@ -151,7 +151,7 @@ export function ArrangementSettings() {
             least={0}
             most={LIMITS.radius}
             unit="px"
-            onSet={(radius) => dispatch(run('Radius', setCollectionLook({ radius })))}
+            onSet={(radius) => dispatch(runHere('Radius', setCollectionLook({ radius })))}
           />
         </Row>
         <Row label="Type">
@@ -161,14 +161,14 @@ export function ArrangementSettings() {
               value={document.look.headingSize}
               {...typeSize}
               unit="heading"
-              onSet={(headingSize) => dispatch(run('Type', setCollectionLook({ headingSize })))}
+              onSet={(headingSize) => dispatch(runHere('Type', setCollectionLook({ headingSize })))}
             />
             <NumberField
               name="Body size"
               value={document.look.bodySize}
               {...typeSize}
               unit="body"
-              onSet={(bodySize) => dispatch(run('Type', setCollectionLook({ bodySize })))}
+              onSet={(bodySize) => dispatch(runHere('Type', setCollectionLook({ bodySize })))}
             />
           </div>
         </Row>

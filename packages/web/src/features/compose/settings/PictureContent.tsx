@@ -5,7 +5,8 @@ import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';
-import { run, selectShown } from '../../document';
+import { runHere } from '../here';
+import { selectView } from '../selectors';
 import { announce, warn } from '../../notices';
 
 /** The picture of a tile: another one, its focal point, its words. */
@@ -17,7 +18,7 @@ export function PictureContent({
   onCaption: (caption: string) => void;
 }) {
   const dispatch = useAppDispatch();
-  const { pictures } = useAppSelector(selectShown);
+  const { pictures } = useAppSelector(selectView);
   const picture = tile.picture === null ? undefined : pictures[tile.picture];
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
@@ -27,7 +28,7 @@ export function PictureContent({
     setBusy(true);
     try {
       const uploaded = await uploadPicture(file, Object.keys(pictures));
-      dispatch(run('Picture', setPicture([tile.id], uploaded)));
+      dispatch(runHere('Picture', setPicture([tile.id], uploaded)));
       dispatch(announce(`${uploaded.name} is in the tile.`));
     } catch (error) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));
@@ -75,7 +76,7 @@ export function PictureContent({
             value={picture.alternativeText}
             onType={(words) =>
               dispatch(
-                run(
+                runHere(
                   'Alternative text',
                   setAlternativeText(picture.id, words.slice(0, 2000)),
                   `${picture.id} alt`,
@@ -99,7 +100,7 @@ function FocalPoint({ tile, address, aspect }: { tile: PictureTile; address: str
   const set = (next: { x: number; y: number }) => {
     const within = (share: number) => Number(Math.min(1, Math.max(0, share)).toFixed(3));
     dispatch(
-      run(
+      runHere(
         'Focal point',
         setContent([tile.id], { focalPoint: { x: within(next.x), y: within(next.y) } }),
         `${tile.id} focal`,

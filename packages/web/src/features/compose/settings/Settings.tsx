@@ -1,7 +1,6 @@
 import { useAppSelector } from '../../../store/hooks';
 import { nth } from '../../../ui/words';
-import { selectShown } from '../../document';
-import { selectInHand } from '../selectors';
+import { selectInHand, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
 import { TileContent } from './TileContent';
 import { TileLook } from './TileLook';
@@ -9,7 +8,7 @@ import { TilePlace } from './TilePlace';
 
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
-  const document = useAppSelector(selectShown);
+  const document = useAppSelector(selectView);
   const inHand = useAppSelector(selectInHand);
   const [tile] = inHand;
   const heading =

@@ -2,7 +2,7 @@ import { setContent, type ContentValues, type Tile } from '@noria/core';
 import { useAppDispatch } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';
-import { run } from '../../document';
+import { runHere } from '../here';
 import { PictureContent } from './PictureContent';
 
 interface Field {
@@ -36,7 +36,7 @@ const FIELDS: Readonly<Record<Exclude<Tile['kind'], 'picture'>, readonly Field[]
 export function TileContent({ tile }: { tile: Tile }) {
   const dispatch = useAppDispatch();
   const type = (field: keyof ContentValues, label: string) => (value: string) =>
-    dispatch(run(label, setContent([tile.id], { [field]: value }), `${tile.id} ${field}`));
+    dispatch(runHere(label, setContent([tile.id], { [field]: value }), `${tile.id} ${field}`));
   return (
     <Question title="What is in it?">
       <Row label="Name">

@@ -3,7 +3,7 @@ import { useAppDispatch } from '../../../store/hooks';
 import { ColourField } from '../../../ui/ColourField';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
-import { run } from '../../document';
+import { runHere } from '../here';
 
 /** How the tiles in hand look. */
 export function TileLook({ tiles }: { tiles: readonly Tile[] }) {
@@ -20,7 +20,7 @@ export function TileLook({ tiles }: { tiles: readonly Tile[] }) {
         <ColourField
           name="Fill"
           value={fill}
-          onSet={(value) => dispatch(run('Fill', setLook(ids, { fill: value }), `fill ${ids.join()}`))}
+          onSet={(value) => dispatch(runHere('Fill', setLook(ids, { fill: value }), `fill ${ids.join()}`))}
         />
       </Row>
       {hasWords && (
@@ -30,7 +30,7 @@ export function TileLook({ tiles }: { tiles: readonly Tile[] }) {
               <ColourField
                 name="Ink"
                 value={ink}
-                onSet={(value) => dispatch(run('Ink', setLook(ids, { ink: value }), `ink ${ids.join()}`))}
+                onSet={(value) => dispatch(runHere('Ink', setLook(ids, { ink: value }), `ink ${ids.join()}`))}
               />
               <span
                 className={`figures ${ratio < 4.5 ? 'text-amiss' : 'text-faint'}`}
@@ -50,7 +50,7 @@ export function TileLook({ tiles }: { tiles: readonly Tile[] }) {
                 { value: 'end', label: 'End' },
                 { value: 'between', label: 'Between' },
               ]}
-              onChoose={(value) => dispatch(run('Spread', setLook(ids, { spread: value })))}
+              onChoose={(value) => dispatch(runHere('Spread', setLook(ids, { spread: value })))}
             />
           </Row>
         </>

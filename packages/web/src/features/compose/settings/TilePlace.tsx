@@ -3,9 +3,9 @@ import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
-import { run, selectShown } from '../../document';
+import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions';
-import { selectBand, selectLayout } from '../selectors';
+import { selectBand, selectLayout, selectView } from '../selectors';
 import { SetForRow } from './SetForRow';
 
 const shared = <V,>(values: readonly V[]): V | null =>
@@ -14,7 +14,7 @@ const shared = <V,>(values: readonly V[]): V | null =>
 /** Where the tiles in hand sit. */
 export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   const dispatch = useAppDispatch();
-  const document = useAppSelector(selectShown);
+  const document = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const layout = useAppSelector(selectLayout);
   const places = tiles.map((tile) => placeIn(document, tile, band.index));
@@ -29,13 +29,13 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   );
   const carry = () =>
     dispatch(
-      run('Carry', (draft) =>
+      runHere('Carry', (draft) =>
         tiles.forEach(({ id }) => carryPlace(id, band.index, ['columnSpan', 'rowSpan'])(draft)),
       ),
     );
   const hold = (cell: { column: number; row: number }) => {
     if (!only) return;
-    dispatch(run('Pin', setPin([only.id], band.index, cell)));
+    dispatch(runHere('Pin', setPin([only.id], band.index, cell)));
     dispatch(sayPlace());
   };
 

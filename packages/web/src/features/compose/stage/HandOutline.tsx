@@ -1,8 +1,7 @@
 import { nearestSpan, placeIn, setSpan, type LaidOutTile, type Tile } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { selectShown } from '../../document';
 import { sayPlace } from '../actions';
-import { selectBand, selectLayout, selectSetFor } from '../selectors';
+import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
@@ -14,7 +13,7 @@ interface HandOutlineProps {
 
 /** A thick rounded outline with the span on a tab, and half-round grips on the far ends. */
 export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
-  const shown = useAppSelector(selectShown);
+  const shown = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const { look } = shown;
   const pinned = placeIn(shown, shown.tiles[laidOut.id] as Tile, band.index).pin !== null;

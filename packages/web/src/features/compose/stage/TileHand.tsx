@@ -1,10 +1,9 @@
 import { moveToCell, nearestLine, placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { selectShown } from '../../document';
 import { sayPlace } from '../actions';
 import { taken, toggled } from '../composeSlice';
-import { selectBand, selectLayout } from '../selectors';
+import { selectBand, selectLayout, selectView } from '../selectors';
 import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
@@ -23,7 +22,7 @@ interface TileHandProps {
 export function TileHand({ tile, laidOut, number, of, held, takesTab, space }: TileHandProps) {
   const dispatch = useAppDispatch();
   const document = useAppSelector((state) => state.document.document) ?? undefined;
-  const shown = useAppSelector(selectShown);
+  const shown = useAppSelector(selectView);
   const layout = useAppSelector(selectLayout);
   const band = useAppSelector(selectBand);
   const [way, setWay] = useState<{ dx: number; dy: number; from: LaidOutTile } | null>(null);

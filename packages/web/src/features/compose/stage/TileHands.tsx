@@ -1,6 +1,5 @@
 import { useAppSelector } from '../../../store/hooks';
-import { selectShown } from '../../document';
-import { selectInHand, selectLayout } from '../selectors';
+import { selectInHand, selectLayout, selectView } from '../selectors';
 import { HandOutline } from './HandOutline';
 import { SpanPad } from './SpanPad';
 import { TileHand } from './TileHand';
@@ -8,7 +7,7 @@ import type { StageSpace } from './space';
 
 /** What a pointer and the keyboard take hold of: one button a tile, in reading order. */
 export function TileHands({ space }: { space: StageSpace }) {
-  const document = useAppSelector(selectShown);
+  const document = useAppSelector(selectView);
   const layout = useAppSelector(selectLayout);
   const inHand = useAppSelector(selectInHand);
   const held = new Set(inHand.map(({ id }) => id));
