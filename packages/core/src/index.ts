@@ -60,3 +60,4 @@ export * from './packing/closeGaps.js';
 export * from './packing/propose.js';
 export * from './packing/designRows.js';
 export * from './packing/bearing.js';
+export * from './document/spellings.js';

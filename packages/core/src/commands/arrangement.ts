@@ -99,3 +99,13 @@ function forget(own: Draft['bands'][number]['arrangement'], values: readonly str
 function structuredCopy(values: Partial<ArrangementValues>) {
   return JSON.parse(JSON.stringify(values)) as Draft['bands'][number]['arrangement'];
 }
+
+/** Sets the number of columns and of explicit rows: tracks are kept, added at the end, or taken away there. */
+export function setGrid(columns: number, rows: number, band: number, setFor: SetFor): Command {
+  return (draft) => {
+    setColumnCount(columns, band, setFor)(draft);
+    const wanted = Math.min(LIMITS.rows, Math.max(0, Math.round(rows) || 0));
+    const sizes = explicitTracks(draft, 'row', band, wanted).slice(0, wanted);
+    setArrangement({ rows: sizes }, band, setFor)(draft);
+  };
+}

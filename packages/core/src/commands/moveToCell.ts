@@ -2,7 +2,7 @@ import { bandsOf, placeIn, type Band } from '../document/bands.js';
 import { bentoAreas, bentoWishes } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
-import { setPin, setSpan, type SetFor } from './place.js';
+import { setLayer, setPin, setSpan, type SetFor } from './place.js';
 import { placeItems, type GridArea } from '../grid/place.js';
 import type { CollectionDocument, Pin, Tile, TileId } from '../document/types.js';
 
@@ -103,6 +103,38 @@ export function moveByCells(
   return (draft) => {
     for (const { id, area } of moving)
       setPin([id], bandIndex, { column: area.column + dx, row: area.row + dy })(draft);
+  };
+}
+
+/**
+ * Lays a tile at a cell over those that are there: they are held where they are, and it comes a layer
+ * above them.
+ * @throws RangeError when there is no such band
+ */
+export function placeOver(document: CollectionDocument, id: TileId, bandIndex: number, cell: Pin): Command {
+  const band = bandOf(document, bandIndex);
+  const areas = bentoAreas(document, band);
+  const own = areas[document.order.indexOf(id)];
+  if (!own) return () => undefined;
+  const column = Math.max(1, Math.min(cell.column, band.arrangement.columns.length - own.columnSpan + 1));
+  const under = document.order.flatMap((each, k) => {
+    const area = areas[k] as GridArea;
+    const meets =
+      each !== id &&
+      area.column < column + own.columnSpan &&
+      column < area.column + area.columnSpan &&
+      area.row < cell.row + own.rowSpan &&
+      cell.row < area.row + area.rowSpan;
+    return meets
+      ? [{ id: each, area, layer: placeIn(document, document.tiles[each] as Tile, bandIndex).layer }]
+      : [];
+  });
+  const layer = Math.max(0, ...under.map((each) => each.layer + 1));
+  return (draft) => {
+    for (const { id: each, area } of under)
+      setPin([each], bandIndex, { column: area.column, row: area.row })(draft);
+    setPin([id], bandIndex, { column, row: cell.row })(draft);
+    if (layer > 0) setLayer([id], layer, bandIndex, 'band')(draft);
   };
 }
 

@@ -6,7 +6,7 @@ export function newTile(kind: TileKind, id: TileId): Tile {
   const base = {
     id,
     place: { columnSpan: 1, rowSpan: 1, pin: null },
-    look: { fill: '#e3e9e4', ink: '#1d2b2a', spread: 'end' },
+    look: { fill: '#ffffff', ink: '#1d2b2a', spread: 'end' },
   } as const;
   switch (kind) {
     case 'text':

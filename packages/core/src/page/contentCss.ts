@@ -66,7 +66,7 @@ a.action:focus-visible {
   outline: 3px solid currentColor;
   outline-offset: -7px;
 }
-img[data-tile],
+[data-tile]:where(img),
 .picture img {
   display: block;
   inline-size: 100%;

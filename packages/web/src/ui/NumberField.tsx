@@ -1,4 +1,6 @@
-import { useState, type KeyboardEvent } from 'react';
+import { evaluate } from '@noria/core';
+import { useDrag } from '@use-gesture/react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 
 interface NumberFieldProps {
   readonly name: string;
@@ -8,22 +10,40 @@ interface NumberFieldProps {
   readonly most: number;
   readonly unit?: string;
   readonly whole?: boolean;
+  /** What 100 % stands for in a sum that is typed. */
+  readonly basis?: number;
   readonly onSet: (value: number) => void;
+  /** Shows what a value would do while the field is dragged; null takes it back. */
+  readonly onTry?: (value: number | null) => void;
 }
 
-/** A number that is typed, or stepped with the arrow keys (with Shift by ten). */
-export function NumberField({ name, value, least, most, unit, whole = true, onSet }: NumberFieldProps) {
+/** Screen px that a drag goes for one step. */
+const PX_A_STEP = 2;
+
+/** A number that is typed, also as a sum, dragged, or stepped with the arrow keys (with Shift by ten). */
+export function NumberField({
+  name,
+  value,
+  least,
+  most,
+  unit,
+  whole = true,
+  basis,
+  onSet,
+  onTry,
+}: NumberFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const stop = useRef<(() => void) | null>(null);
   const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(2))));
-  const parsed = typed === null ? value : Number(typed.trim().replace(',', '.'));
+  const parsed = typed === null ? value : evaluate(typed, basis);
   const amiss =
     typed !== null && typed.trim() !== '' && !(parsed !== null && parsed >= least && parsed <= most);
 
+  const held = (next: number) => Math.min(most, Math.max(least, whole ? Math.round(next) : next));
   const settle = (next: number | null) => {
     setTyped(null);
-    if (next === null || !Number.isFinite(next)) return;
-    const within = Math.min(most, Math.max(least, whole ? Math.round(next) : next));
-    if (within !== value) onSet(within);
+    if (next !== null && held(next) !== value) onSet(held(next));
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') settle(typed === '' ? null : parsed);
@@ -35,23 +55,55 @@ export function NumberField({ name, value, least, most, unit, whole = true, onSe
     }
   };
 
+  const bind = useDrag(
+    ({ movement: [dx], last, canceled, tap, memo, shiftKey, cancel, event }) => {
+      if (!onTry || typed !== null || document.activeElement === input.current) return undefined;
+      if (tap) {
+        input.current?.focus();
+        return undefined;
+      }
+      event.preventDefault();
+      stop.current = last ? null : cancel;
+      const start = (memo as number | undefined) ?? value ?? least;
+      const next = held(start + Math.round(dx / PX_A_STEP) * (shiftKey ? 10 : 1));
+      if (canceled) onTry(null);
+      else if (last) {
+        onTry(null);
+        if (next !== start) onSet(next);
+      } else onTry(next);
+      return start;
+    },
+    { filterTaps: true, axis: 'x', pointer: { capture: true, keys: false } },
+  );
+
   return (
     <label
-      className={`flex h-[26px] min-w-0 items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${amiss ? 'outline-2 outline-amiss' : ''}`}
+      {...bind()}
+      className={`flex h-[26px] min-w-0 touch-none items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${onTry ? 'cursor-ew-resize' : ''} ${amiss ? 'outline-2 outline-amiss' : ''}`}
+      onKeyDownCapture={(event) => {
+        if (event.key === 'Escape') stop.current?.();
+      }}
     >
       <input
-        inputMode="decimal"
+        ref={input}
+        inputMode="text"
         aria-label={unit ? `${name}, ${unit}` : name}
         aria-invalid={amiss}
-        title={amiss ? `From ${least} to ${most}` : undefined}
-        className="figures w-full min-w-0 bg-transparent outline-none"
+        title={
+          amiss ? `From ${least} to ${most}` : onTry ? 'Drag, type, or type a sum like 1200/3' : undefined
+        }
+        className={`figures w-full min-w-0 bg-transparent outline-none ${onTry ? 'cursor-ew-resize focus:cursor-text' : ''}`}
         value={shown}
+        onPointerDown={(event) => {
+          // Until it has the focus, a press may be the beginning of a drag.
+          if (onTry && document.activeElement !== event.currentTarget) event.preventDefault();
+        }}
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={onKeyDown}
         onFocus={(event) => event.target.select()}
         onBlur={() => settle(typed === null || typed.trim() === '' ? null : parsed)}
       />
-      {unit && <span className="text-xs whitespace-nowrap text-faint">{unit}</span>}
+      {unit && <span className="pointer-events-none text-xs whitespace-nowrap text-faint">{unit}</span>}
     </label>
   );
 }

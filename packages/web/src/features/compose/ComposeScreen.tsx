@@ -1,5 +1,6 @@
 import { TopBar } from '../frame';
 import { Belt } from './belt/Belt';
+import { CommandList } from './CommandList';
 import { KeySheet } from './KeySheet';
 import { PackedFigure } from './PackedFigure';
 import { WidthRuler } from './ruler/WidthRuler';
@@ -21,6 +22,7 @@ export function ComposeScreen({ id }: { id: string }) {
       <Stage />
       <Belt />
       <KeySheet />
+      <CommandList />
     </div>
   );
 }

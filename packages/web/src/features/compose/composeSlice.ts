@@ -5,6 +5,8 @@ export interface ComposeState {
   /** The width now shown, in px. */
   readonly needle: number;
   readonly inHand: readonly TileId[];
+  /** Whether the span pad is beside the tile in hand: not when its span has just been drawn. */
+  readonly pad: boolean;
   readonly setFor: SetFor;
   readonly showLines: boolean;
   /** While a pointer drags the width, tiles follow at once instead of gliding. */
@@ -26,6 +28,7 @@ export type Showing = 'gaps' | 'proposals';
 const initialState: ComposeState = {
   needle: 1280,
   inHand: [],
+  pad: true,
   setFor: 'band',
   showLines: false,
   sweeping: false,
@@ -46,7 +49,17 @@ export const composeSlice = createSlice({
       needle: Math.min(LIMITS.widest, Math.max(LIMITS.narrowest, Math.round(payload))),
     }),
     swept: (state, { payload }: PayloadAction<boolean>) => ({ ...state, sweeping: payload }),
-    taken: (state, { payload }: PayloadAction<readonly TileId[]>) => ({ ...state, inHand: payload }),
+    taken: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
+      ...state,
+      inHand: payload,
+      pad: true,
+    }),
+    /** Takes tiles without the span pad, which would lie over what comes next. */
+    takenBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
+      ...state,
+      inHand: payload,
+      pad: false,
+    }),
     /** Adds a tile to those in hand, or lets it go. */
     toggled: (state, { payload }: PayloadAction<TileId>) => ({
       ...state,
@@ -62,7 +75,11 @@ export const composeSlice = createSlice({
       return { ...state, trail, inHand: [], showing: null };
     },
     drawnChosen: (state, { payload }: PayloadAction<TileKind>) => ({ ...state, drawn: payload }),
-    toolChosen: (state, { payload }: PayloadAction<ComposeState['tool']>) => ({ ...state, tool: payload, inHand: [] }),
+    toolChosen: (state, { payload }: PayloadAction<ComposeState['tool']>) => ({
+      ...state,
+      tool: payload,
+      inHand: [],
+    }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
     commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
@@ -75,6 +92,7 @@ export const {
   needleMoved,
   swept,
   taken,
+  takenBare,
   toggled,
   entered,
   drawnChosen,

@@ -1,13 +1,27 @@
-import { linesToggled, needleMoved, keySheetToggled, taken } from './composeSlice';
+import {
+  commandListToggled,
+  keySheetToggled,
+  linesToggled,
+  needleMoved,
+  shown,
+  toolChosen,
+} from './composeSlice';
 import { redo, undo } from '../document';
 import {
+  addNewTile,
   deleteTiles,
   duplicateTiles,
+  enterGroup,
+  groupInHand,
   growTiles,
+  layerTiles,
+  letGo,
   pinTiles,
   reorderTiles,
   spanTiles,
-  stepTile,
+  stepTiles,
+  takeAll,
+  takeApart,
   takeTowards,
 } from './actions';
 import { selectBand, selectBands, selectInHand, selectNeedle } from './selectors';
@@ -60,6 +74,16 @@ const toBand =
     if (to) dispatch(needleMoved(by === 1 ? to.below - 1 : to.from));
   };
 
+const show =
+  (what: 'gaps' | 'proposals'): AppThunk =>
+  (dispatch, getState) =>
+    void dispatch(shown(getState().compose.showing === what ? null : what));
+
+/** Enter belongs to buttons, but for a tile in hand. */
+const isHand = (target: EventTarget | null) =>
+  target === document.body ||
+  (target instanceof HTMLElement && target.matches('[data-tile-hand][aria-pressed=true]'));
+
 const minus = (event: KeyboardEvent) => plain(event) && event.code === 'Minus';
 const equal = (event: KeyboardEvent) => plain(event) && event.code === 'Equal';
 
@@ -73,9 +97,9 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
   },
   {
     keys: 'Alt + arrow',
-    does: 'Move the tile by a cell',
+    does: 'Move by a cell',
     matches: (e) => isArrow(e, 'alt'),
-    run: (e) => stepTile(...(arrow(e) as [number, number])),
+    run: (e) => stepTiles(...(arrow(e) as [number, number])),
   },
   {
     keys: 'Shift + arrow',
@@ -95,9 +119,45 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
     matches: (e) => plain(e) && e.shiftKey && digit(e) !== undefined,
     run: (e) => spanTiles({ rowSpan: Number(digit(e)) }),
   },
+  {
+    keys: 'n',
+    does: 'New tile of the kind last used',
+    matches: key('n'),
+    run: () => (dispatch, getState) => void dispatch(addNewTile(getState().compose.drawn)),
+  },
   { keys: '[', does: 'Earlier in reading order', matches: key('['), run: () => reorderTiles(-1) },
   { keys: ']', does: 'Later in reading order', matches: key(']'), run: () => reorderTiles(1) },
   { keys: 'p', does: 'Pin the tile here, or free it', matches: key('p'), run: () => pinTiles() },
+  { keys: 'g', does: 'Put what is in hand into a group', matches: key('g'), run: () => groupInHand() },
+  { keys: 'u', does: 'Take a group apart', matches: key('u'), run: () => takeApart() },
+  {
+    keys: 'Enter',
+    does: 'Go into the group in hand',
+    matches: (e) => plain(e) && e.key === 'Enter' && isHand(e.target),
+    run: () => enterGroup(),
+  },
+  {
+    keys: 'PageUp  PageDown',
+    does: 'Lift or lower by a layer',
+    matches: (e) => plain(e) && (e.key === 'PageUp' || e.key === 'PageDown'),
+    run: (e) => layerTiles(e.key === 'PageUp' ? 1 : -1),
+  },
+  { keys: 'h', does: 'Close the gaps', matches: key('h'), run: () => show('gaps') },
+  { keys: 'o', does: 'Proposals: other arrangements', matches: key('o'), run: () => show('proposals') },
+  {
+    keys: 'a',
+    does: 'Paint areas, or tiles again',
+    matches: key('a'),
+    run: () => (dispatch, getState) =>
+      void dispatch(toolChosen(getState().compose.tool === 'areas' ? 'tiles' : 'areas')),
+  },
+  { keys: 'Ctrl + A', does: 'Take all tiles', matches: control('a'), run: () => takeAll() },
+  {
+    keys: 'Ctrl + C  X  V',
+    does: 'Copy, cut and paste, also between collections',
+    matches: () => false,
+    run: () => () => undefined,
+  },
   { keys: 'Ctrl + D', does: 'Duplicate', matches: control('d'), run: () => duplicateTiles() },
   {
     keys: 'Delete',
@@ -105,7 +165,7 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
     matches: (e) => plain(e) && (e.key === 'Delete' || e.key === 'Backspace'),
     run: () => deleteTiles(),
   },
-  { keys: 'Escape', does: 'Let go', matches: key('Escape'), run: () => letGo() },
+  { keys: 'Escape', does: 'Let go; out of a group', matches: key('Escape'), run: () => letGo() },
   { keys: ',', does: 'Next narrower band', matches: key(','), run: () => toBand(1) },
   { keys: '.', does: 'Next wider band', matches: key('.'), run: () => toBand(-1) },
   {
@@ -123,16 +183,18 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
   { keys: 'Ctrl + Z', does: 'Undo', matches: control('z'), run: () => undo() },
   { keys: 'Ctrl + Shift + Z', does: 'Redo', matches: control('z', true), run: () => redo() },
   {
+    keys: 'Ctrl + K',
+    does: 'Find a command',
+    matches: control('k'),
+    run: () => (dispatch) => void dispatch(commandListToggled(true)),
+  },
+  {
     keys: '?',
     does: 'This sheet',
     matches: (e) => plain(e) && e.key === '?',
     run: () => (dispatch) => void dispatch(keySheetToggled(true)),
   },
 ];
-
-const letGo = (): AppThunk => (dispatch, getState) => {
-  if (selectInHand(getState()).length > 0) dispatch(taken([]));
-};
 
 /** Whether keys belong to what has the focus: a field, a slider, a menu. */
 export function keepsKeys(target: EventTarget | null): boolean {

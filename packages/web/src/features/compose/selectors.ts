@@ -12,7 +12,7 @@ import {
   type TileId,
 } from '@noria/core';
 import { measurer } from '../../measure/measurer';
-import { selectShown } from '../document';
+import { selectSaved, selectShown } from '../document';
 import type { RootState } from '../../store/store';
 
 export const selectNeedle = ({ compose }: RootState) => compose.needle;
@@ -43,6 +43,11 @@ export const selectLevel = createSelector([selectTrail], (trail): Level => trail
 /** The collection, or the group that one is in as a collection of its own. */
 export const selectView = createSelector([selectShown, selectLevel], levelOf);
 
+/** The same without what a gesture under way would make of it. */
+export const selectSavedView = createSelector([selectSaved, selectLevel], (document, level) =>
+  level === null || document.tiles[level]?.kind === 'group' ? levelOf(document, level) : document,
+);
+
 export const selectBands = createSelector([selectShown], bandsOf);
 /** The band of the needle, with the arrangement of the level that one is on. */
 export const selectBand = createSelector([selectView, selectNeedle], bandAt);
@@ -53,13 +58,21 @@ const layOut = (document: CollectionDocument, width: number): Layout =>
 /** The whole page at the needle. */
 export const selectWhole = createSelector([selectShown, selectNeedle], layOut);
 
-const selectLevelLayout = createSelector([selectWhole, selectLevel], (whole, level) => levelLayout(whole, level));
+const selectLevelLayout = createSelector([selectWhole, selectLevel], (whole, level) =>
+  levelLayout(whole, level),
+);
 
 /** The layout of the level that one is on. */
-export const selectLayout = createSelector([selectLevelLayout, selectWhole], (found, whole) => found?.layout ?? whole);
+export const selectLayout = createSelector(
+  [selectLevelLayout, selectWhole],
+  (found, whole) => found?.layout ?? whole,
+);
 
 /** Where that level’s border box lies in the whole grid’s, px. */
-export const selectOrigin = createSelector([selectLevelLayout], (found) => ({ x: found?.x ?? 0, y: found?.y ?? 0 }));
+export const selectOrigin = createSelector([selectLevelLayout], (found) => ({
+  x: found?.x ?? 0,
+  y: found?.y ?? 0,
+}));
 
 /** The tiles in hand that are on this level, in the order they were taken. */
 export const selectInHand = createSelector([selectView, selectHand], (view, ids): readonly Tile[] =>

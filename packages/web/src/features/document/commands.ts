@@ -48,3 +48,11 @@ export const redo = (): AppThunk => (dispatch, getState) => {
   dispatch(redone(applyPatch(document, step.patch)));
   dispatch(announce(`Done again: ${step.name}`));
 };
+
+/** Undoes or redoes until so many steps are done. */
+export const goToStep =
+  (count: number): AppThunk =>
+  (dispatch, getState) => {
+    for (let past = getState().document.past.length; past > count; past--) dispatch(undo());
+    for (let past = getState().document.past.length; past < count; past++) dispatch(redo());
+  };

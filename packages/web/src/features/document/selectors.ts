@@ -8,6 +8,12 @@ export const selectShown = ({ document }: RootState): CollectionDocument => {
   return shown;
 };
 
+/** The document without what a gesture under way would make of it. */
+export const selectSaved = ({ document }: RootState): CollectionDocument => {
+  if (!document.document) throw new Error('No collection is open.');
+  return document.document;
+};
+
 export const selectIsOpen = ({ document }: RootState) => document.document !== null;
 export const selectSaving = ({ document }: RootState) => document.saving;
 export const selectPast = ({ document }: RootState) => document.past;

@@ -7,6 +7,7 @@ import { SignButton } from '../../ui/Button';
 import { redo, run, selectFuture, selectPast, selectShown, undo } from '../document';
 import { renameCollection } from '@noria/core';
 import { CollectionName } from './CollectionName';
+import { History } from './History';
 import { SavedState } from './SavedState';
 import { ThemeButton } from './ThemeButton';
 
@@ -70,6 +71,7 @@ export function TopBar({ id, children }: TopBarProps) {
           >
             <Redo2 size={17} strokeWidth={1.6} aria-hidden />
           </SignButton>
+          <History />
           <ThemeButton />
         </div>
       </div>

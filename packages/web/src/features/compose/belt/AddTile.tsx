@@ -1,8 +1,9 @@
 import { DropdownMenu } from 'radix-ui';
+import { useRef } from 'react';
 import type { TileKind } from '@noria/core';
 import { useAppDispatch } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
-import { addNewTile } from '../actions';
+import { addNewTile, addPictures } from '../actions';
 
 const KINDS: readonly { readonly kind: TileKind; readonly label: string; readonly is: string }[] = [
   { kind: 'text', label: 'Text', is: 'heading and words' },
@@ -10,13 +11,41 @@ const KINDS: readonly { readonly kind: TileKind; readonly label: string; readonl
   { kind: 'stat', label: 'Stat', is: 'big figure and label' },
   { kind: 'quote', label: 'Quote', is: 'words and who said them' },
   { kind: 'action', label: 'Action', is: 'leads somewhere' },
+  { kind: 'group', label: 'Group', is: 'tiles in a grid of their own' },
 ];
+
+/** The kinds of tiles, in a menu. */
+export function KindItems({ onChoose }: { onChoose: (kind: TileKind) => void }) {
+  return KINDS.map(({ kind, label, is }) => (
+    <DropdownMenu.Item
+      key={kind}
+      className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
+      onSelect={() => onChoose(kind)}
+    >
+      <span className="font-semibold">{label}</span>
+      <span className="text-sm text-faint">{is}</span>
+    </DropdownMenu.Item>
+  ));
+}
 
 /** Adds a tile after the one in hand, or at the end. */
 export function AddTile({ label }: { label: string }) {
   const dispatch = useAppDispatch();
+  const files = useRef<HTMLInputElement>(null);
   return (
     <DropdownMenu.Root>
+      <input
+        ref={files}
+        type="file"
+        hidden
+        multiple
+        data-testid="picture-files"
+        accept="image/jpeg,image/png,image/webp"
+        onChange={(event) => {
+          void dispatch(addPictures([...(event.target.files ?? [])]));
+          event.target.value = '';
+        }}
+      />
       <DropdownMenu.Trigger asChild>
         <Button look="copper" className="h-6! px-2!">
           {label}
@@ -28,16 +57,15 @@ export function AddTile({ label }: { label: string }) {
           align="start"
           className="z-40 min-w-[220px] rounded-m bg-raised p-1 shadow-float"
         >
-          {KINDS.map(({ kind, label: name, is }) => (
-            <DropdownMenu.Item
-              key={kind}
-              className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
-              onSelect={() => dispatch(addNewTile(kind))}
-            >
-              <span className="font-semibold">{name}</span>
-              <span className="text-sm text-faint">{is}</span>
-            </DropdownMenu.Item>
-          ))}
+          <KindItems onChoose={(kind) => dispatch(addNewTile(kind))} />
+          <DropdownMenu.Separator className="my-1 h-px bg-hair" />
+          <DropdownMenu.Item
+            className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
+            onSelect={() => files.current?.click()}
+          >
+            <span className="font-semibold">Pictures…</span>
+            <span className="text-sm text-faint">many at once</span>
+          </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -16,14 +16,14 @@ import { moveInOrder } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count } from '../../../ui/words';
 import { runHere } from '../here';
-import { selectInHand, selectView } from '../selectors';
+import { selectInHand, selectSavedView } from '../selectors';
 import { AddTile } from './AddTile';
 import { BeltTile } from './BeltTile';
 
 /** The tiles in reading order: the only list of them. */
 export function Belt() {
   const dispatch = useAppDispatch();
-  const { order, tiles } = useAppSelector(selectView);
+  const { order, tiles } = useAppSelector(selectSavedView);
   const inHand = useAppSelector(selectInHand);
   const held = new Set(inHand.map(({ id }) => id));
   const sensors = useSensors(

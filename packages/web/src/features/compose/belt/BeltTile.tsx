@@ -4,7 +4,7 @@ import type { PictureAsset, Tile } from '@noria/core';
 import { useEffect, useRef } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { selectView } from '../selectors';
+import { selectSavedView } from '../selectors';
 import { taken, toggled } from '../composeSlice';
 
 interface BeltTileProps {
@@ -16,7 +16,7 @@ interface BeltTileProps {
 /** A tile on the belt: its thumbnail, its number in reading order and its name. */
 export function BeltTile({ tile, number, held }: BeltTileProps) {
   const dispatch = useAppDispatch();
-  const { pictures } = useAppSelector(selectView);
+  const { pictures } = useAppSelector(selectSavedView);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: tile.id,
   });
@@ -76,6 +76,15 @@ function Thumbnail({ tile, picture }: { tile: Tile; picture: PictureAsset | unde
         className="size-full object-cover"
         style={{ objectPosition: `${x * 100}% ${y * 100}%` }}
       />
+    );
+  }
+  if (tile.kind === 'group') {
+    return (
+      <span className="grid size-full grid-cols-2 gap-0.5 p-1.5">
+        {tile.order.slice(0, 4).map((id) => (
+          <i key={id} className="rounded-[2px] bg-current opacity-20" />
+        ))}
+      </span>
     );
   }
   const words = { text: 'heading', stat: 'figure', quote: 'words', action: 'label' }[tile.kind];

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { selectBand, selectLayout, selectNeedle, selectView } from '../selectors';
+import { selectBand, selectLayout, selectNeedle, selectSavedView } from '../selectors';
 import type { RootState } from '../../../store/store';
 import type { Asked, Packing } from './packing.worker';
 
@@ -16,7 +16,7 @@ export const MOST_CROP = 0.5;
 
 /** What a question to the worker is about: the level one is on, as it is saved and not as it is tried. */
 export const askedOf = (state: RootState): Asked => ({
-  view: selectView({ ...state, document: { ...state.document, trial: null } }),
+  view: selectSavedView(state),
   band: selectBand(state).index,
   width: selectNeedle(state),
   inlineSize: selectLayout(state).inlineSize,

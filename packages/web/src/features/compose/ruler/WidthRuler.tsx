@@ -87,7 +87,8 @@ export function WidthRuler() {
                 ))}
                 {bands.map((band, k) => {
                   const from = x(Math.max(band.from, LIMITS.narrowest));
-                  const holes = layouts[k]?.coverage.holes.length ?? 0;
+                  const layout = layouts[k];
+                  const holes = layout && layout.tiles.length > 0 ? layout.coverage.holes.length : 0;
                   return (
                     <g key={band.id} fill={holes > 0 ? 'var(--doubt)' : 'var(--sound)'}>
                       <rect

@@ -5,22 +5,32 @@ import {
   setArrangement,
   setCollectionLook,
   setColumnCount,
+  setGrid,
+  setLook,
   type ArrangementValues,
-  type BentoArrangement,
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { ColourField } from '../../../ui/ColourField';
-import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
+import { rounded } from '../../../ui/words';
 import { runHere } from '../here';
-import { selectBand, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectLayout, selectLevel, selectSetFor, selectView } from '../selectors';
+import { Air } from './Air';
+import { Areas } from './Areas';
+import { DesignField } from './DesignField';
+import { GridMatrix } from './GridMatrix';
+import { HeightRow } from './HeightRow';
 import { SetForRow } from './SetForRow';
+import { SetNumber } from './SetNumber';
+import { TrackField } from './TrackField';
 
-/** What holds for the grid as a whole. */
+/** What holds for the grid as a whole, or for the grid of the group that one is in. */
 export function ArrangementSettings() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectView);
+  const level = useAppSelector(selectLevel);
+  const layout = useAppSelector(selectLayout);
   const { arrangement, index } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
   const set = (name: string, values: Partial<ArrangementValues>) =>
@@ -29,35 +39,51 @@ export function ArrangementSettings() {
     setHere: of.some((value) => isSetHere(document, index, { of: value })),
     onCarry: () => dispatch(runHere('Carry', carryArrangement(index, of))),
   });
-  const { padding } = arrangement;
-  const across = padding.inlineStart === padding.inlineEnd ? padding.inlineStart : null;
-  const down = padding.blockStart === padding.blockEnd ? padding.blockStart : null;
-  const setPadding = (sides: Partial<BentoArrangement['padding']>) =>
-    set('Padding', { padding: { ...padding, ...sides } });
+  const sizes = new Set(layout.columns.map(({ size }) => rounded(size)));
+  const group = level === null ? undefined : document.tiles[level];
 
   return (
     <>
       <Question title="How is the grid cut?">
         <SetForRow />
+        <GridMatrix />
         <Row label="Columns" {...carried('columns')}>
-          <NumberField
-            name="Columns"
-            value={arrangement.columns.length}
-            least={1}
-            most={LIMITS.columns}
-            unit="even shares are added"
-            onSet={(count) => dispatch(runHere('Columns', setColumnCount(count, index, setFor)))}
-          />
+          <div className="grid grid-cols-2 items-center gap-1.5">
+            <SetNumber
+              name="Columns"
+              value={arrangement.columns.length}
+              least={1}
+              most={LIMITS.columns}
+              step="Columns"
+              command={(count) => setColumnCount(count, index, setFor)}
+            />
+            <span className="truncate text-sm text-soft" data-testid="even-column">
+              {sizes.size === 1 ? (
+                <>
+                  of <span className="figures">{(layout.columns[0]?.size ?? 0).toFixed(1)}</span> px
+                </>
+              ) : (
+                'of their own'
+              )}
+            </span>
+          </div>
         </Row>
-        <Row label="Auto rows" {...carried('autoRows', 'rows')}>
-          <NumberField
-            name="Auto rows"
-            value={Number.parseFloat(arrangement.autoRows)}
-            least={1}
-            most={LIMITS.track}
-            unit="px"
-            onSet={(px) => set('Auto rows', { autoRows: `${px}px` })}
-          />
+        <Row label="Rows" {...carried('rows', 'autoRows')}>
+          <div className="grid grid-cols-2 gap-1.5">
+            <SetNumber
+              name="Rows"
+              value={arrangement.rows.length}
+              least={0}
+              most={LIMITS.rows}
+              step="Rows"
+              command={(count) => setGrid(arrangement.columns.length, count, index, setFor)}
+            />
+            <TrackField
+              name="Every other row"
+              value={arrangement.autoRows}
+              onSet={(autoRows) => set('Auto rows', { autoRows })}
+            />
+          </div>
         </Row>
         <Row label="Flow" {...carried('flow')}>
           <Segments
@@ -70,48 +96,11 @@ export function ArrangementSettings() {
             onChoose={(flow) => set('Flow', { flow })}
           />
         </Row>
+        <DesignField />
       </Question>
-      <Question title="How much air is there?">
-        <Row label="Gap" {...carried('columnGap', 'rowGap')}>
-          <div className="grid grid-cols-2 gap-1.5">
-            <NumberField
-              name="Column gap"
-              value={arrangement.columnGap}
-              least={0}
-              most={LIMITS.gap}
-              unit="columns"
-              onSet={(columnGap) => set('Gap', { columnGap })}
-            />
-            <NumberField
-              name="Row gap"
-              value={arrangement.rowGap}
-              least={0}
-              most={LIMITS.gap}
-              unit="rows"
-              onSet={(rowGap) => set('Gap', { rowGap })}
-            />
-          </div>
-        </Row>
-        <Row label="Padding" {...carried('padding')}>
-          <div className="grid grid-cols-2 gap-1.5">
-            <NumberField
-              name="Padding across"
-              value={across}
-              least={0}
-              most={LIMITS.padding}
-              unit="across"
-              onSet={(px) => setPadding({ inlineStart: px, inlineEnd: px })}
-            />
-            <NumberField
-              name="Padding down"
-              value={down}
-              least={0}
-              most={LIMITS.padding}
-              unit="down"
-              onSet={(px) => setPadding({ blockStart: px, blockEnd: px })}
-            />
-          </div>
-        </Row>
+      <Air carried={carried} />
+      <Question title="How large is it?">
+        <HeightRow carried={carried('height')} />
         <Row label="Width" {...carried('maxInlineSize')}>
           <div className="grid grid-cols-2 gap-1.5">
             <Segments
@@ -121,58 +110,82 @@ export function ArrangementSettings() {
                 { value: 'full', label: 'Full' },
                 { value: 'most', label: 'Centred' },
               ]}
-              onChoose={(value) => set('Width', { maxInlineSize: value === 'full' ? null : 1440 })}
+              onChoose={(value) => set('Width', { maxInlineSize: value === 'full' ? null : 1200 })}
             />
             {arrangement.maxInlineSize !== null && (
-              <NumberField
+              <SetNumber
                 name="Maximum width"
                 value={arrangement.maxInlineSize}
                 least={LIMITS.narrowest}
                 most={10_000}
                 unit="px"
-                onSet={(maxInlineSize) => set('Width', { maxInlineSize })}
+                basis={layout.inlineSize}
+                step="Width"
+                command={(maxInlineSize) => setArrangement({ maxInlineSize }, index, setFor)}
               />
             )}
           </div>
         </Row>
       </Question>
+      <Areas />
       <Question title="How does it look?">
         <Row label="Ground">
-          <ColourField
-            name="Ground"
-            value={document.look.ground}
-            onSet={(ground) => dispatch(runHere('Ground', setCollectionLook({ ground }), 'ground'))}
-          />
-        </Row>
-        <Row label="Radius">
-          <NumberField
-            name="Radius"
-            value={document.look.radius}
-            least={0}
-            most={LIMITS.radius}
-            unit="px"
-            onSet={(radius) => dispatch(runHere('Radius', setCollectionLook({ radius })))}
-          />
-        </Row>
-        <Row label="Type">
-          <div className="grid grid-cols-2 gap-1.5">
-            <NumberField
-              name="Heading size"
-              value={document.look.headingSize}
-              {...typeSize}
-              unit="heading"
-              onSet={(headingSize) => dispatch(runHere('Type', setCollectionLook({ headingSize })))}
+          {group ? (
+            <ColourField
+              name="Ground"
+              value={group.look.fill}
+              onSet={(fill) => dispatch(runHere('Ground', setLook([group.id], { fill }), 'ground'))}
             />
-            <NumberField
-              name="Body size"
-              value={document.look.bodySize}
-              {...typeSize}
-              unit="body"
-              onSet={(bodySize) => dispatch(runHere('Type', setCollectionLook({ bodySize })))}
+          ) : (
+            <ColourField
+              name="Ground"
+              value={document.look.ground}
+              onSet={(ground) => dispatch(runHere('Ground', setCollectionLook({ ground }), 'ground'))}
             />
-          </div>
+          )}
         </Row>
+        {!group && <Looks />}
       </Question>
+    </>
+  );
+}
+
+/** Values of the whole collection’s look. */
+function Looks() {
+  const { look } = useAppSelector(selectView);
+  return (
+    <>
+      <Row label="Radius">
+        <SetNumber
+          name="Radius"
+          value={look.radius}
+          least={0}
+          most={LIMITS.radius}
+          unit="px"
+          step="Radius"
+          command={(radius) => setCollectionLook({ radius })}
+        />
+      </Row>
+      <Row label="Type">
+        <div className="grid grid-cols-2 gap-1.5">
+          <SetNumber
+            name="Heading size"
+            value={look.headingSize}
+            {...typeSize}
+            unit="heading"
+            step="Type"
+            command={(headingSize) => setCollectionLook({ headingSize })}
+          />
+          <SetNumber
+            name="Body size"
+            value={look.bodySize}
+            {...typeSize}
+            unit="body"
+            step="Type"
+            command={(bodySize) => setCollectionLook({ bodySize })}
+          />
+        </div>
+      </Row>
     </>
   );
 }

@@ -1,7 +1,10 @@
 import { useAppSelector } from '../../../store/hooks';
 import { nth } from '../../../ui/words';
-import { selectInHand, selectView } from '../selectors';
+import { selectInHand, selectLevel, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
+import { GapsPanel } from '../packing/GapsPanel';
+import { ProposalsPanel } from '../packing/ProposalsPanel';
+import { TileFit } from './TileFit';
 import { TileContent } from './TileContent';
 import { TileLook } from './TileLook';
 import { TilePlace } from './TilePlace';
@@ -10,6 +13,8 @@ import { TilePlace } from './TilePlace';
 export function Settings() {
   const document = useAppSelector(selectView);
   const inHand = useAppSelector(selectInHand);
+  const level = useAppSelector(selectLevel);
+  const showing = useAppSelector((state) => state.compose.showing);
   const [tile] = inHand;
   const heading =
     inHand.length > 1
@@ -19,7 +24,12 @@ export function Settings() {
             title: tile.name,
             what: `${tile.kind}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
           }
-        : { title: 'Arrangement', what: `bento, ${document.order.length} tiles` };
+        : {
+            title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
+            what: `bento, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
+          };
+  if (showing === 'gaps') return <GapsPanel />;
+  if (showing === 'proposals') return <ProposalsPanel />;
   return (
     <aside
       aria-label="Settings"
@@ -32,11 +42,12 @@ export function Settings() {
       {tile ? (
         <>
           <TilePlace tiles={inHand} />
+          <TileFit tiles={inHand} />
           {inHand.length === 1 && <TileContent tile={tile} />}
           <TileLook tiles={inHand} />
         </>
       ) : (
-        <ArrangementSettings />
+        <ArrangementSettings key={level} />
       )}
     </aside>
   );

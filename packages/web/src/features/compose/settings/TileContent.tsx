@@ -3,6 +3,9 @@ import { useAppDispatch } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';
 import { runHere } from '../here';
+import { Button } from '../../../ui/Button';
+import { enterGroup, takeApart } from '../actions';
+import { Badges } from './Badges';
 import { PictureContent } from './PictureContent';
 
 interface Field {
@@ -12,7 +15,7 @@ interface Field {
   readonly hint?: string;
 }
 
-const FIELDS: Readonly<Record<Exclude<Tile['kind'], 'picture'>, readonly Field[]>> = {
+const FIELDS: Readonly<Record<Exclude<Tile['kind'], 'picture' | 'group'>, readonly Field[]>> = {
   text: [
     { field: 'eyebrow', label: 'Eyebrow', hint: 'none' },
     { field: 'heading', label: 'Heading' },
@@ -48,6 +51,15 @@ export function TileContent({ tile }: { tile: Tile }) {
       </Row>
       {tile.kind === 'picture' ? (
         <PictureContent tile={tile} onCaption={type('caption', 'Caption')} />
+      ) : tile.kind === 'group' ? (
+        <Row label="Tiles">
+          <div className="flex gap-1.5">
+            <Button look="copper" onClick={() => dispatch(enterGroup())}>
+              Go in ({tile.order.length})
+            </Button>
+            <Button onClick={() => dispatch(takeApart())}>Take apart</Button>
+          </div>
+        </Row>
       ) : (
         FIELDS[tile.kind].map(({ field, label, lines, hint }) => (
           <Row key={field} label={label}>
@@ -61,6 +73,7 @@ export function TileContent({ tile }: { tile: Tile }) {
           </Row>
         ))
       )}
+      <Badges tile={tile} />
     </Question>
   );
 }

@@ -6,10 +6,9 @@ import { Segments } from '../../../ui/Segments';
 import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions';
 import { selectBand, selectLayout, selectView } from '../selectors';
+import { AreaRow } from './AreaRow';
 import { SetForRow } from './SetForRow';
-
-const shared = <V,>(values: readonly V[]): V | null =>
-  new Set(values).size === 1 ? (values[0] ?? null) : null;
+import { shared } from './shared';
 
 /** Where the tiles in hand sit. */
 export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
@@ -94,6 +93,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
           </div>
         </Row>
       )}
+      <AreaRow tiles={tiles} />
       <SetForRow />
     </Question>
   );

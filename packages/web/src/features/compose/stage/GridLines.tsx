@@ -1,8 +1,38 @@
-import type { Layout } from '@noria/core';
-import type { StageSpace } from './space';
+import { areaMap, type BentoArrangement, type Layout } from '@noria/core';
+import { areaBox, boxStyle, type StageSpace } from './space';
+
+interface GridLinesProps {
+  readonly layout: Layout;
+  readonly arrangement: BentoArrangement;
+  readonly space: StageSpace;
+}
+
+/** The names of the areas over the page. */
+export function AreaNames({ layout, arrangement, space }: GridLinesProps) {
+  return [...(areaMap(arrangement)?.areas ?? [])].map(([name, area]) => (
+    <div
+      key={name}
+      data-testid="area"
+      className="pointer-events-none absolute rounded-[10px] outline-[1.5px] outline-offset-2 outline-[var(--water-5)] outline-dashed"
+      style={boxStyle(
+        space,
+        areaBox(layout, {
+          column: area.columnStart,
+          row: area.rowStart,
+          columnSpan: area.columnEnd - area.columnStart,
+          rowSpan: area.rowEnd - area.rowStart,
+        }),
+      )}
+    >
+      <span className="absolute top-1 right-1 rounded-s bg-water-1 px-1.5 text-xs font-semibold text-water-ink">
+        {name}
+      </span>
+    </div>
+  ));
+}
 
 /** The lines of the grid with their numbers. */
-export function GridLines({ layout, space: { scale, offset } }: { layout: Layout; space: StageSpace }) {
+export function GridLines({ layout, space: { scale, x, y } }: Pick<GridLinesProps, 'layout' | 'space'>) {
   const { columns, rows } = layout;
   const lines = (tracks: typeof columns, shift: number) =>
     tracks.flatMap((track, k) => {
@@ -17,10 +47,10 @@ export function GridLines({ layout, space: { scale, offset } }: { layout: Layout
       aria-hidden
       data-testid="grid-lines"
     >
-      {lines(columns, offset).map(({ number, at }) => (
+      {lines(columns, x).map(({ number, at }) => (
         <g key={`c${number}`} transform={`translate(${at})`}>
           <path
-            d={`M0 0V${layout.blockSize * scale}`}
+            d={`M0 ${y * scale}v${layout.blockSize * scale}`}
             stroke="var(--water-5)"
             strokeOpacity=".7"
             strokeDasharray="2 3"
@@ -31,10 +61,10 @@ export function GridLines({ layout, space: { scale, offset } }: { layout: Layout
           </text>
         </g>
       ))}
-      {lines(rows, 0).map(({ number, at }) => (
+      {lines(rows, y).map(({ number, at }) => (
         <g key={`r${number}`} transform={`translate(0 ${at})`}>
           <path
-            d={`M0 0H${(layout.inlineSize + 2 * offset) * scale}`}
+            d={`M${x * scale} 0h${layout.inlineSize * scale}`}
             stroke="var(--water-5)"
             strokeOpacity=".7"
             strokeDasharray="2 3"

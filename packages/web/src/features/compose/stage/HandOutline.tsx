@@ -1,8 +1,20 @@
-import { nearestSpan, placeIn, setSpan, type LaidOutTile, type Tile } from '@noria/core';
+import {
+  nearestLine,
+  nearestSpan,
+  placeAt,
+  placeIn,
+  setSpan,
+  type CollectionDocument,
+  type GridArea,
+  type LaidOutTile,
+  type Layout,
+  type Tile,
+  type TileId,
+} from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { sayPlace } from '../actions';
-import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
-import { boxStyle, type StageSpace } from './space';
+import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { boxStyle, withMoreRows, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
 interface HandOutlineProps {
@@ -11,7 +23,7 @@ interface HandOutlineProps {
   readonly withGrips: boolean;
 }
 
-/** A thick rounded outline with the span on a tab, and half-round grips on the far ends. */
+/** A thick rounded outline with the span on a tab, and half-round grips on its ends. */
 export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
   const shown = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
@@ -22,7 +34,7 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
   return (
     <div
       data-testid="in-hand"
-      className="pointer-events-none absolute z-10 border-2 border-copper"
+      className="pointer-events-none absolute z-[110] border-2 border-copper"
       style={{
         left: box.left - 3,
         top: box.top - 3,
@@ -39,15 +51,16 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
       </span>
       {withGrips && (
         <>
-          <Grip laidOut={laidOut} space={space} axis="inline" />
-          <Grip laidOut={laidOut} space={space} axis="block" />
-          <Grip laidOut={laidOut} space={space} axis="both" />
+          {(Object.keys(GRIPS) as GripName[]).map((grip) => (
+            <Grip key={grip} laidOut={laidOut} space={space} grip={grip} />
+          ))}
         </>
       )}
     </div>
   );
 }
 
+/** Each end of a tile, and the corner at its far ends. */
 const GRIPS = {
   inline: {
     place: '-right-[15px] top-1/2 -mt-[17px] h-[34px] w-[22px] cursor-ew-resize',
@@ -62,50 +75,104 @@ const GRIPS = {
     shape:
       'left-[4px] top-[4px] size-[14px] rounded-[2px_7px_7px_7px] [clip-path:polygon(100%_0,100%_100%,0_100%)]',
   },
+  inlineStart: {
+    place: '-left-[15px] top-1/2 -mt-[13px] h-[26px] w-[18px] cursor-ew-resize',
+    shape: 'right-[3px] top-[6px] h-[14px] w-[5px] rounded-l-[5px]',
+  },
+  blockStart: {
+    place: '-top-[15px] left-1/2 -ml-[13px] h-[18px] w-[26px] cursor-ns-resize',
+    shape: 'left-[6px] bottom-[3px] h-[5px] w-[14px] rounded-t-[5px]',
+  },
 } as const;
 
-function Grip({
-  laidOut,
-  space,
-  axis,
-}: {
-  laidOut: LaidOutTile;
-  space: StageSpace;
-  axis: keyof typeof GRIPS;
-}) {
+type GripName = keyof typeof GRIPS;
+
+const TITLES: Readonly<Record<GripName, string>> = {
+  inline: 'Drag to span more or fewer columns',
+  block: 'Drag to span more or fewer rows',
+  both: 'Drag to span more or fewer cells',
+  inlineStart: 'Drag to begin at another column',
+  blockStart: 'Drag to begin at another row',
+};
+
+interface GripStart {
+  readonly view: CollectionDocument;
+  readonly tracks: Pick<Layout, 'columns' | 'rows'>;
+  readonly from: LaidOutTile;
+  readonly ids: readonly TileId[];
+}
+
+const MORE_ROWS = 6;
+
+function Grip({ laidOut, space, grip }: { laidOut: LaidOutTile; space: StageSpace; grip: GripName }) {
   const dispatch = useAppDispatch();
   const layout = useAppSelector(selectLayout);
+  const view = useAppSelector(selectView);
+  const inHand = useAppSelector(selectInHand);
   const band = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
-  const bind = useGrab({
-    name: 'Span',
-    begin: () => ({ layout, laidOut }),
-    command: (dx, dy, start) => {
-      const { columns, rows } = start.layout;
-      const { x, y, inlineSize, blockSize, column, row } = start.laidOut;
-      const more = { size: rows.at(-1)?.size ?? 0, gap: band.arrangement.rowGap, most: 6 };
-      const wanted = {
-        ...(axis !== 'block' && {
-          columnSpan: nearestSpan(columns, column, x + inlineSize + dx / space.scale),
-        }),
-        ...(axis !== 'inline' && { rowSpan: nearestSpan(rows, row, y + blockSize + dy / space.scale, more) }),
+  const bind = useGrab<GripStart>({
+    begin: () => ({
+      view,
+      tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
+      from: laidOut,
+      ids: inHand.map(({ id }) => id),
+    }),
+    ask: ({ dx, dy }, { view: before, tracks, from, ids }) => {
+      const area = gripped(grip, tracks, from, dx / space.scale, dy / space.scale);
+      const { column, row, columnSpan, rowSpan } = area;
+      const key = [column, row, columnSpan, rowSpan].join();
+      if (key === [from.column, from.row, from.columnSpan, from.rowSpan].join()) return null;
+      const fromStart = column !== from.column || row !== from.row;
+      const spans = {
+        ...(columnSpan !== from.columnSpan && { columnSpan }),
+        ...(rowSpan !== from.rowSpan && { rowSpan }),
       };
-      const same =
-        (wanted.columnSpan ?? start.laidOut.columnSpan) === start.laidOut.columnSpan &&
-        (wanted.rowSpan ?? start.laidOut.rowSpan) === start.laidOut.rowSpan;
-      return same ? null : setSpan({ tiles: [start.laidOut.id], band: band.index, setFor, ...wanted });
+      return {
+        key,
+        name: 'Span',
+        command: () =>
+          fromStart
+            ? placeAt(before, from.id, band.index, area, setFor)
+            : setSpan({ tiles: ids, band: band.index, setFor, ...spans }),
+      };
     },
     onDone: () => dispatch(sayPlace()),
   });
-  const { place, shape } = GRIPS[axis];
+  const { place, shape } = GRIPS[grip];
   return (
     <div
       {...bind()}
-      data-testid={`grip-${axis}`}
-      title="Drag to span more or fewer cells"
+      data-testid={`grip-${grip}`}
+      title={TITLES[grip]}
       className={`pointer-events-auto absolute touch-none ${place}`}
     >
       <i className={`absolute bg-copper ${shape}`} />
     </div>
   );
+}
+
+/** The cells that a tile takes when a grip has been dragged by so many px. */
+function gripped(
+  grip: GripName,
+  { columns, rows }: GripStart['tracks'],
+  from: LaidOutTile,
+  dx: number,
+  dy: number,
+): GridArea {
+  const { column, row, columnSpan, rowSpan, x, y, inlineSize, blockSize } = from;
+  const area = { column, row, columnSpan, rowSpan };
+  if (grip === 'inlineStart') {
+    const start = Math.min(nearestLine(columns, x + dx), column + columnSpan - 1);
+    return { ...area, column: start, columnSpan: column + columnSpan - start };
+  }
+  if (grip === 'blockStart') {
+    const start = Math.min(nearestLine(rows, y + dy), row + rowSpan - 1);
+    return { ...area, row: start, rowSpan: row + rowSpan - start };
+  }
+  return {
+    ...area,
+    ...(grip !== 'block' && { columnSpan: nearestSpan(columns, column, x + inlineSize + dx) }),
+    ...(grip !== 'inline' && { rowSpan: nearestSpan(rows, row, y + blockSize + dy) }),
+  };
 }

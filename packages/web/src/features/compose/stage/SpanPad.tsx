@@ -1,10 +1,17 @@
-import { change, layoutCollection, setSpan, type LaidOutTile } from '@noria/core';
+import { bandAt, change, coverageOf, levelOf, setSpan, type LaidOutTile } from '@noria/core';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useShiftHeld } from '../../../ui/useShiftHeld';
-import { tryOut } from '../../document';
+import { tryHere } from '../here';
 import { spanTiles } from '../actions';
-import { selectBand, selectLayout, selectNeedle, selectSetFor } from '../selectors';
+import {
+  selectBand,
+  selectInHand,
+  selectLayout,
+  selectLevel,
+  selectNeedle,
+  selectSetFor,
+} from '../selectors';
 import { boxStyle, type StageSpace } from './space';
 
 const MOST_COLUMNS = 12;
@@ -27,6 +34,8 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const needle = useAppSelector(selectNeedle);
   const trying = useAppSelector((state) => state.document.trial !== null);
   const document = useAppSelector((state) => state.document.document);
+  const level = useAppSelector(selectLevel);
+  const inHand = useAppSelector(selectInHand);
   const shiftHeld = useShiftHeld();
   const [pointed, setPointed] = useState<readonly [number, number] | null>(null);
   // With Shift one reaches for more tiles, perhaps for one under the pad.
@@ -35,8 +44,10 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const columns = Math.min(layout.columns.length, MOST_COLUMNS);
   const rows = Math.max(4, Math.min(6, laidOut.rowSpan + 1));
   const span = { columnSpan: pointed?.[0] ?? laidOut.columnSpan, rowSpan: pointed?.[1] ?? laidOut.rowSpan };
-  const command = setSpan({ tiles: [laidOut.id], band: band.index, setFor, ...span });
-  const after = layoutCollection(change(document, command).document, needle).coverage.holes.length;
+  const tiles = inHand.map(({ id }) => id);
+  const command = setSpan({ tiles, band: band.index, setFor, ...span });
+  const made = change(levelOf(document, level), command).document;
+  const after = coverageOf(made, bandAt(made, needle)).holes.length;
 
   const width = Math.max(LEAST_WIDTH, columns * CELL + 17);
   const place = besideTile(boxStyle(space, laidOut), width, needle * space.scale);
@@ -46,7 +57,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
     <div
       role="group"
       aria-label="Span pad"
-      className="absolute z-20 rounded-m bg-raised px-2.5 pt-2.5 pb-2 shadow-float"
+      className="absolute z-[130] rounded-m bg-raised px-2.5 pt-2.5 pb-2 shadow-float"
       style={{ ...place, width }}
       onPointerLeave={() => point(null)}
       onPointerDown={(event) => event.stopPropagation()}
@@ -67,7 +78,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
               className={`h-[15px] rounded-[2px] ${isNow ? 'bg-copper' : isWished ? 'bg-copper-wash' : 'bg-field'} ${isCorner ? 'outline-[1.5px] outline-copper' : ''}`}
               onPointerEnter={() => point(cell)}
               onClick={() => {
-                dispatch(tryOut(null));
+                dispatch(tryHere(null));
                 dispatch(spanTiles({ columnSpan: cell[0], rowSpan: cell[1] }));
               }}
             />
@@ -78,6 +89,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
         <b className="figures text-copper-ink">
           {span.columnSpan} × {span.rowSpan}
         </b>{' '}
+        {tiles.length > 1 && `for all ${tiles.length} `}
         {after === 0 ? 'leaves no hole' : after === 1 ? 'leaves a hole' : `leaves ${after} holes`}
       </p>
     </div>

@@ -1,48 +1,77 @@
+import { useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useSize } from '../../../ui/useSize';
 import { selectShown } from '../../document';
+import { addPictures } from '../actions';
 import { AddTile } from '../belt/AddTile';
-import { taken } from '../composeSlice';
 import { ColumnLedge, RowLedge } from '../ledges/Ledges';
-import { selectInHand, selectLayout, selectNeedle } from '../selectors';
+import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
+import { AreaNames, GridLines } from './GridLines';
+import { Ground } from './Ground';
 import { Holes } from './Holes';
-import { GridLines } from './GridLines';
+import { LevelVeil } from './LevelVeil';
 import { StagePage } from './StagePage';
 import { TileHands } from './TileHands';
+import { Trail } from './Trail';
 import type { StageSpace } from './space';
 
-/** Room for the ledges at the page’s left and top, and air at its right. */
+/** Room for the ledges at the page’s left and top, and air at its right and below. */
 const LEFT = 58;
 const TOP = 36;
 const RIGHT = 26;
+const BELOW = 150;
 /** How high an empty page stands, so that there is something to begin on. */
 const EMPTY = 360;
 
 export function Stage() {
   const dispatch = useAppDispatch();
   const [ref, size] = useSize();
+  const [dropping, setDropping] = useState(false);
   const document = useAppSelector(selectShown);
+  const whole = useAppSelector(selectWhole);
   const layout = useAppSelector(selectLayout);
+  const level = useAppSelector(selectLevel);
+  const origin = useAppSelector(selectOrigin);
+  const { arrangement } = useAppSelector(selectBand);
   const needle = useAppSelector(selectNeedle);
-  const inHand = useAppSelector(selectInHand);
-  const { sweeping, showLines } = useAppSelector((state) => state.compose);
+  const { sweeping, showLines, tool } = useAppSelector((state) => state.compose);
   const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
   // A page narrower than the stage stands in its middle.
   const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
-  const height = layout.tiles.length === 0 ? EMPTY : layout.blockSize * scale;
-  const space: StageSpace = { scale, offset: Math.max(0, (needle - layout.inlineSize) / 2) };
-  const letGo = () => inHand.length > 0 && dispatch(taken([]));
+  const isEmpty = whole.tiles.length === 0;
+  const height = (isEmpty ? Math.max(EMPTY, whole.blockSize) : whole.blockSize) * scale;
+  const space: StageSpace = {
+    scale,
+    x: Math.max(0, (needle - whole.inlineSize) / 2) + origin.x,
+    y: origin.y,
+  };
+  const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
   return (
     <main
       ref={ref}
       aria-label="Stage"
       className="relative min-h-0 overflow-auto [scrollbar-gutter:stable] [scrollbar-width:thin]"
-      onPointerDown={(event) => event.target === event.currentTarget && letGo()}
+      onDragOver={(event) => {
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        setDropping(true);
+      }}
+      onDragLeave={(event) => event.target === event.currentTarget && setDropping(false)}
+      onDrop={(event) => {
+        setDropping(false);
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        void dispatch(addPictures([...event.dataTransfer.files]));
+      }}
     >
       <h1 className="sr-only">Compose {document.name}</h1>
+      <Trail />
       {scale > 0 && (
-        <div style={{ width: left + needle * scale, height: TOP + height + 28 }} className="relative">
+        <div
+          style={{ width: left + needle * scale, height: TOP + height + BELOW }}
+          className="relative isolate"
+        >
           <ColumnLedge space={space} left={left} />
           <RowLedge space={space} top={TOP} left={left} />
           <div
@@ -52,24 +81,36 @@ export function Stage() {
             <div className="absolute inset-0 overflow-hidden">
               <StagePage
                 document={document}
-                layout={layout}
+                layout={whole}
                 width={needle}
                 scale={scale}
                 gliding={!sweeping}
               />
             </div>
-            <div className="absolute inset-0" data-testid="stage-ground" onPointerDown={letGo} />
+            {level !== null && <LevelVeil layout={layout} space={space} />}
+            <Ground space={space} left={left} />
             {showLines && <GridLines layout={layout} space={space} />}
+            {(showLines || tool === 'areas') && (
+              <AreaNames layout={layout} arrangement={arrangement} space={space} />
+            )}
             <Holes space={space} />
             <TileHands space={space} />
-            {layout.tiles.length === 0 && (
-              <div className="absolute inset-0 m-auto grid h-fit w-fit justify-items-center gap-3 rounded-m bg-panel px-6 py-5 text-center shadow-float">
+            {isEmpty && (
+              <div className="pointer-events-none absolute inset-x-0 top-full mx-auto mt-5 grid h-fit w-fit justify-items-center gap-2 rounded-m bg-panel px-6 py-4 text-center shadow-float">
                 <p className="font-title text-lg font-semibold">No tiles yet</p>
-                <AddTile label="Add the first tile" />
+                <p className="text-soft">Drag over the cells to draw one, or drop pictures here.</p>
+                <div className="pointer-events-auto">
+                  <AddTile label="Add the first tile" />
+                </div>
               </div>
             )}
           </div>
         </div>
+      )}
+      {dropping && (
+        <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
+          Let go: each picture becomes a tile
+        </p>
       )}
     </main>
   );

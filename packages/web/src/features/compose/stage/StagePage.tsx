@@ -1,5 +1,8 @@
 import {
+  bandAt,
   contentCss,
+  flatTiles,
+  placeIn,
   tileCss,
   tileHtml,
   type CollectionDocument,
@@ -51,6 +54,7 @@ export const StagePage = memo(function StagePage({
     [pictureSize],
   );
   const offset = Math.max(0, (width - layout.inlineSize) / 2);
+  const { index } = bandAt(document, width);
   return (
     <div
       ref={host}
@@ -69,10 +73,11 @@ export const StagePage = memo(function StagePage({
         createPortal(
           <>
             <style>{css}</style>
-            {layout.tiles.map((laidOut) => (
+            {flatTiles(layout).map((laidOut) => (
               <Slot
                 key={laidOut.id}
                 tile={tiles[laidOut.id] as Tile}
+                layer={placeIn(document, tiles[laidOut.id] as Tile, index).layer}
                 pictures={document.pictures}
                 document={document}
                 laidOut={laidOut}
@@ -93,7 +98,7 @@ const STAGE_CSS = `
 .slot { position: absolute; inset: 0 auto auto 0; }
 .slot > * { inline-size: 100%; block-size: 100%; }
 .slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }
-.slot > .picture:empty { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
+.slot > figure.picture:empty { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
 @media (prefers-reduced-motion: reduce) { .slot.gliding { transition: none; } }
 `;
 
@@ -102,6 +107,7 @@ interface SlotProps {
   readonly pictures: CollectionDocument['pictures'];
   readonly document: CollectionDocument;
   readonly laidOut: LaidOutTile;
+  readonly layer: number;
   readonly offset: number;
   readonly gliding: boolean;
   readonly source: PictureSource;
@@ -109,8 +115,10 @@ interface SlotProps {
 
 /** One tile of the page. Its HTML comes from core, which has escaped every word in it. */
 const Slot = memo(
-  function Slot({ tile, document, laidOut, offset, gliding, source }: SlotProps) {
-    const html = tileHtml(document, tile, source);
+  function Slot({ tile, document, laidOut, layer, offset, gliding, source }: SlotProps) {
+    // What is in a group has slots of its own.
+    const own = tile.kind === 'group' ? { ...tile, order: [] } : tile;
+    const html = tileHtml(document, own, source);
     return (
       <div
         className={gliding ? 'slot gliding' : 'slot'}
@@ -119,6 +127,7 @@ const Slot = memo(
           translate: `${laidOut.x + offset}px ${laidOut.y}px`,
           width: laidOut.inlineSize,
           height: laidOut.blockSize,
+          ...(layer !== 0 && { zIndex: layer }),
         }}
         dangerouslySetInnerHTML={{ __html: html }}
       />
@@ -127,6 +136,7 @@ const Slot = memo(
   (before, after) =>
     before.tile === after.tile &&
     before.pictures === after.pictures &&
+    before.layer === after.layer &&
     before.offset === after.offset &&
     before.gliding === after.gliding &&
     before.source === after.source &&

@@ -1,23 +1,43 @@
 import { useDrag } from '@use-gesture/react';
 import { useEffect, useRef } from 'react';
 import { useAppDispatch } from '../../../store/hooks';
-import { run, tryOut } from '../../document';
+import { runHere, tryHere } from '../here';
 import type { Command } from '@noria/core';
 
-interface Grab<Start> {
+/** What a drag asks for: the same key asks for the same, so that nothing is done anew. */
+export interface Ask {
+  readonly key: string;
   /** The step's name in the history. */
   readonly name: string;
-  /** What is remembered from the moment the drag begins. */
-  readonly begin: () => Start;
-  /** What the pointer's way so far, in px of the screen, asks for; null: nothing. */
-  readonly command: (dx: number, dy: number, start: Start) => Command | null;
-  readonly onMove?: (way: readonly [number, number] | null) => void;
+  readonly command: () => Command;
+}
+
+/** Where the pointer is, px of the screen. */
+export interface Way {
+  readonly dx: number;
+  readonly dy: number;
+  readonly x: number;
+  readonly y: number;
+  readonly event: PointerEvent;
+}
+
+interface Grab<Start> {
+  /** What is remembered from the moment the drag begins; null: nothing is dragged. */
+  readonly begin: (way: Way) => Start | null;
+  /** What the pointer's way so far asks for; null: nothing. */
+  readonly ask: (way: Way, start: Start) => Ask | null;
+  readonly onMove?: (way: Way | null, start: Start) => void;
   readonly onTap?: (event: PointerEvent) => void;
-  readonly onDone?: () => void;
+  readonly onDone?: (ask: Ask) => void;
+}
+
+interface Held<Start> {
+  readonly start: Start;
+  ask: Ask | null;
 }
 
 /** A drag whose result is shown live, taken when let go, and taken back by Escape. */
-export function useGrab<Start>({ name, begin, command, onMove, onTap, onDone }: Grab<Start>) {
+export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start>) {
   const dispatch = useAppDispatch();
   const cancel = useRef<(() => void) | null>(null);
 
@@ -25,6 +45,7 @@ export function useGrab<Start>({ name, begin, command, onMove, onTap, onDone }: 
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.key !== 'Escape' || !cancel.current) return;
       event.preventDefault();
+      event.stopPropagation();
       cancel.current();
     };
     window.addEventListener('keydown', onKeyDown, { capture: true });
@@ -32,22 +53,34 @@ export function useGrab<Start>({ name, begin, command, onMove, onTap, onDone }: 
   }, []);
 
   return useDrag(
-    ({ movement: [dx, dy], first, last, canceled, tap, memo, event, cancel: stop }) => {
+    ({ movement: [dx, dy], xy: [x, y], first, last, canceled, tap, memo, event, cancel: stop }) => {
       event.stopPropagation();
       if (tap) {
         onTap?.(event as PointerEvent);
         return undefined;
       }
-      const start = first || memo === undefined ? begin() : (memo as Start);
+      const way: Way = { dx, dy, x, y, event: event as PointerEvent };
+      let held = memo as Held<Start> | undefined;
+      if (first || !held) {
+        const start = begin({ ...way, x: x - dx, y: y - dy });
+        if (start === null) {
+          stop();
+          return undefined;
+        }
+        held = { start, ask: null };
+      }
       cancel.current = last ? null : stop;
-      onMove?.(last ? null : [dx, dy]);
-      const asked = canceled ? null : command(dx, dy, start);
-      if (!last) dispatch(tryOut(asked));
-      else if (asked) {
-        dispatch(run(name, asked));
-        onDone?.();
-      } else dispatch(tryOut(null));
-      return start;
+      onMove?.(last ? null : way, held.start);
+      const asked = canceled ? null : ask(way, held.start);
+      if (last) {
+        dispatch(tryHere(null));
+        if (asked) {
+          dispatch(runHere(asked.name, asked.command()));
+          onDone?.(asked);
+        }
+      } else if (asked?.key !== held.ask?.key) dispatch(tryHere(asked?.command() ?? null));
+      held.ask = asked;
+      return held;
     },
     { filterTaps: true, pointer: { capture: true, keys: false }, preventDefault: true },
   );

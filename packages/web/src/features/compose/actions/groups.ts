@@ -1,0 +1,47 @@
+import { groupTiles, ungroup } from '@noria/core';
+import { announce } from '../../notices';
+import { entered, taken } from '../composeSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand } from '../selectors';
+import { freshId } from './freshId';
+import type { AppThunk } from '../../../store/store';
+
+/** Puts the tiles in hand into a new group. */
+export const groupInHand = (): AppThunk => (dispatch, getState) => {
+  const tiles = selectInHand(getState());
+  if (tiles.length === 0) return;
+  const id = freshId('group');
+  dispatch(
+    runHere(
+      'Group',
+      groupTiles(
+        tiles.map((tile) => tile.id),
+        id,
+        selectBand(getState()).index,
+      ),
+    ),
+  );
+  dispatch(taken([id]));
+  dispatch(
+    announce(`${tiles.length} ${tiles.length === 1 ? 'tile' : 'tiles'} in a group. Enter goes into it.`),
+  );
+};
+
+/** Takes the groups in hand apart. */
+export const takeApart = (): AppThunk => (dispatch, getState) => {
+  const groups = selectInHand(getState()).filter(({ kind }) => kind === 'group');
+  if (groups.length === 0) return;
+  const inside = groups.flatMap((group) => (group.kind === 'group' ? group.order : []));
+  dispatch(runHere('Take apart', (draft) => groups.forEach(({ id }) => ungroup(id)(draft))));
+  dispatch(taken(inside));
+  dispatch(announce(`Taken apart; ${inside.length} tiles in hand.`));
+};
+
+/** Goes into the group in hand. */
+export const enterGroup = (): AppThunk => (dispatch, getState) => {
+  const [tile] = selectInHand(getState());
+  if (tile?.kind !== 'group') return;
+  dispatch(entered(tile.id));
+  if (tile.order[0] !== undefined) dispatch(taken([tile.order[0]]));
+  dispatch(announce(`In the group “${tile.name}”. Escape leads out.`));
+};

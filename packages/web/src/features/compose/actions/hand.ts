@@ -1,0 +1,36 @@
+import { neighbour, type TileId } from '@noria/core';
+import { entered, taken } from '../composeSlice';
+import { selectInHand, selectLayout, selectTrail, selectView } from '../selectors';
+import { announce } from '../../notices';
+import type { AppThunk } from '../../../store/store';
+
+/** Takes the nearest tile in a direction from the one in hand; the first one when none is. */
+export const takeTowards =
+  (dx: number, dy: number): AppThunk<TileId | null> =>
+  (dispatch, getState) => {
+    const state = getState();
+    const { tiles } = selectLayout(state);
+    const from = tiles.find(({ id }) => id === selectInHand(state).at(-1)?.id);
+    const best = from ? neighbour(tiles, from, dx, dy) : tiles[0];
+    if (!best) return null;
+    dispatch(taken([best.id]));
+    return best.id;
+  };
+
+export const takeAll = (): AppThunk => (dispatch, getState) => {
+  const { order } = selectView(getState());
+  dispatch(taken(order));
+  dispatch(announce(`${order.length} tiles in hand.`));
+};
+
+/** Lets go of what is in hand; with nothing in hand, leaves the group that one is in. */
+export const letGo = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  if (selectInHand(state).length > 0) dispatch(taken([]));
+  else if (selectTrail(state).length > 0) {
+    const trail = selectTrail(state);
+    dispatch(entered(trail.at(-2) ?? null));
+    dispatch(taken([trail.at(-1) as TileId]));
+    dispatch(announce('Out of the group.'));
+  }
+};

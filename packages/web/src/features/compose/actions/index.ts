@@ -1,0 +1,4 @@
+export * from './place';
+export * from './tiles';
+export * from './hand';
+export * from './groups';

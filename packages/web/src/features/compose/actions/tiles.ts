@@ -1,0 +1,196 @@
+import {
+  addTile,
+  assignArea,
+  change,
+  duplicateTile,
+  newTile,
+  pasteTiles,
+  placeAt,
+  removeTiles,
+  setContent,
+  swapTiles,
+  tilesFromText,
+  tilesToText,
+  type Command,
+  type GridArea,
+  type PictureTile,
+  type TileId,
+  type TileKind,
+} from '@noria/core';
+import { uploadPicture } from '../../../api/pictures';
+import { announce, warn } from '../../notices';
+import { drawnChosen, taken, takenBare } from '../composeSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
+import { freshId } from './freshId';
+import { named } from './named';
+import type { AppThunk } from '../../../store/store';
+
+/** Where a new tile comes in reading order: after those in hand, else at the end. */
+const nextPosition = (state: Parameters<typeof selectView>[0]) => {
+  const { order } = selectView(state);
+  const last = Math.max(-1, ...selectInHand(state).map(({ id }) => order.indexOf(id)));
+  return last === -1 ? order.length : last + 1;
+};
+
+export const addNewTile =
+  (kind: TileKind): AppThunk =>
+  (dispatch, getState) => {
+    const id = freshId(kind);
+    dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))));
+    dispatch(drawnChosen(kind));
+    dispatch(taken([id]));
+    dispatch(announce(`A ${kind} tile was added and is in hand.`));
+  };
+
+/** A command that adds a tile at cells: free where the flow leads it there, else pinned. */
+export const drawCommand =
+  (kind: TileKind, id: TileId, cells: GridArea): AppThunk<Command> =>
+  (_, getState) => {
+    const state = getState();
+    const view = selectSavedView(state);
+    const add = addTile(kind, id);
+    const added = change(view, add).document;
+    const place = placeAt(added, id, selectBand(state).index, cells, 'band');
+    return (draft) => {
+      add(draft);
+      place(draft);
+    };
+  };
+
+/** Adds a tile of a kind at cells that were pointed at or drawn. */
+export const drawTile =
+  (kind: TileKind, cells: GridArea): AppThunk =>
+  (dispatch) => {
+    const id = freshId(kind);
+    dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))));
+    dispatch(drawnChosen(kind));
+    dispatch(takenBare([id]));
+    dispatch(announce(`A ${kind} tile of ${cells.columnSpan} by ${cells.rowSpan} was drawn and is in hand.`));
+  };
+
+export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const tiles = selectInHand(state);
+  if (tiles.length === 0) return;
+  const band = selectBand(state).index;
+  let view = selectView(state);
+  const copies: TileId[] = [];
+  const commands = tiles.map((tile) => {
+    const command = duplicateTile(view, tile.id, band, (each) => {
+      const id = freshId(each.kind);
+      if (each.id === tile.id) copies.push(id);
+      return id;
+    });
+    view = change(view, command).document;
+    return command;
+  });
+  dispatch(runHere('Duplicate', (draft) => commands.forEach((command) => command(draft))));
+  dispatch(taken(copies));
+  dispatch(announce(`${named(tiles)} duplicated; the copy is in hand.`));
+};
+
+export const deleteTiles = (): AppThunk => (dispatch, getState) => {
+  const tiles = selectInHand(getState());
+  if (tiles.length === 0) return;
+  dispatch(runHere('Delete', removeTiles(tiles.map(({ id }) => id))));
+  dispatch(taken([]));
+  dispatch(announce(`${named(tiles)} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
+};
+
+/** The tiles in hand as text for the clipboard; null when none is. */
+export const copiedText = (): AppThunk<string | null> => (dispatch, getState) => {
+  const tiles = selectInHand(getState());
+  if (tiles.length === 0) return null;
+  dispatch(announce(`${named(tiles)} copied.`));
+  return tilesToText(
+    selectView(getState()),
+    tiles.map(({ id }) => id),
+  );
+};
+
+/** Puts tiles from the clipboard’s text in; answers whether there were any. */
+export const pasteText =
+  (text: string): AppThunk<boolean> =>
+  (dispatch, getState) => {
+    const clip = tilesFromText(text);
+    if (!clip) return false;
+    const outer = new Set(clip.order);
+    const ids: TileId[] = [];
+    const command = pasteTiles(clip, nextPosition(getState()), (tile) => {
+      const id = freshId(tile.kind);
+      if (outer.has(tile.id)) ids.push(id);
+      return id;
+    });
+    dispatch(runHere('Paste', command));
+    dispatch(takenBare(ids));
+    dispatch(announce(`${ids.length === 1 ? 'A tile was' : `${ids.length} tiles were`} pasted.`));
+    return true;
+  };
+
+export const swapWith =
+  (a: TileId, b: TileId): AppThunk =>
+  (dispatch) =>
+    void dispatch(runHere('Swap', swapTiles(a, b)));
+
+/** Puts the tiles in hand into an area of this band, or out of any. */
+export const putInArea =
+  (area: string | null): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const ids = selectInHand(state).map(({ id }) => id);
+    dispatch(runHere('Area', assignArea(ids, area, selectBand(state).index, selectSetFor(state))));
+  };
+
+/** Adds a tile for each picture, in the order in which they were picked, as one step. */
+export const addPictures =
+  (files: readonly File[]): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const pictures = files.filter(({ type }) => type.startsWith('image/'));
+    if (pictures.length === 0) {
+      dispatch(warn('Nothing here is a picture. Noria takes JPEG, PNG and WebP.'));
+      return;
+    }
+    const known = Object.keys(selectView(getState()).pictures);
+    const added: {
+      readonly id: TileId;
+      readonly tile: PictureTile;
+      readonly asset: Awaited<ReturnType<typeof uploadPicture>>;
+    }[] = [];
+    const troubles: string[] = [];
+    for (const [k, file] of pictures.entries()) {
+      dispatch(announce(`Picture ${k + 1} of ${pictures.length}.`));
+      try {
+        const asset = await uploadPicture(file, known);
+        known.push(asset.id);
+        const id = freshId('picture');
+        added.push({
+          id,
+          asset,
+          tile: {
+            ...(newTile('picture', id) as PictureTile),
+            name: asset.name.slice(0, 200),
+            picture: asset.id,
+          },
+        });
+      } catch (error) {
+        troubles.push(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
+      }
+    }
+    if (troubles.length > 0) dispatch(warn(troubles.join(' ')));
+    if (added.length === 0) return;
+    const position = nextPosition(getState());
+    dispatch(
+      runHere(added.length === 1 ? 'Add picture' : `Add ${added.length} pictures`, (draft) => {
+        added.forEach(({ id, tile, asset }, k) => {
+          draft.pictures[asset.id] = { ...asset };
+          addTile('picture', id, position + k)(draft);
+          setContent([id], { name: tile.name, picture: asset.id })(draft);
+        });
+      }),
+    );
+    dispatch(takenBare(added.map(({ id }) => id)));
+    dispatch(
+      announce(`${added.length} ${added.length === 1 ? 'picture is' : 'pictures are'} in and in hand.`),
+    );
+  };

@@ -1,0 +1,120 @@
+import { evenTracks, insertTrack, setArrangement, type TileKind } from '@noria/core';
+import { useAppSelector } from '../../store/hooks';
+import { redo, undo } from '../document';
+import {
+  addNewTile,
+  deleteTiles,
+  duplicateTiles,
+  enterGroup,
+  fitTiles,
+  groupInHand,
+  layerTiles,
+  letGo,
+  pinTiles,
+  reorderTiles,
+  spanTiles,
+  swapWith,
+  takeAll,
+  takeApart,
+} from './actions';
+import { keySheetToggled, linesToggled, shown, toolChosen } from './composeSlice';
+import { runHere } from './here';
+import { selectBand, selectInHand, selectLayout, selectSetFor, selectTrail } from './selectors';
+import type { AppThunk } from '../../store/store';
+
+export interface ListedCommand {
+  readonly does: string;
+  readonly keys?: string;
+  readonly run: () => AppThunk<unknown>;
+}
+
+const KINDS: readonly TileKind[] = ['text', 'picture', 'stat', 'quote', 'action', 'group'];
+
+/** Every command that makes sense with what is in hand. */
+export function useCommands(): readonly ListedCommand[] {
+  const inHand = useAppSelector(selectInHand);
+  const trail = useAppSelector(selectTrail);
+  const [first, second] = inHand;
+  const hasGroup = inHand.some(({ kind }) => kind === 'group');
+  return [
+    ...(first ? IN_HAND : []),
+    ...(first && second && inHand.length === 2
+      ? [{ does: 'Swap the two tiles in hand', run: () => swapWith(first.id, second.id) }]
+      : []),
+    ...(hasGroup
+      ? [
+          { does: 'Go into the group', keys: 'Enter', run: enterGroup },
+          { does: 'Take the group apart', keys: 'u', run: takeApart },
+        ]
+      : []),
+    ...(first || trail.length > 0 ? [{ does: 'Let go; out of the group', keys: 'Escape', run: letGo }] : []),
+    ...ALWAYS,
+  ];
+}
+
+const track =
+  (axis: 'column' | 'row'): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    const band = selectBand(state);
+    const layout = selectLayout(state);
+    const index = axis === 'column' ? layout.columns.length : layout.rows.length;
+    dispatch(
+      runHere(`Add ${axis}`, insertTrack({ axis, index, band: band.index, setFor: selectSetFor(state) })),
+    );
+  };
+
+const even =
+  (axis: 'column' | 'row'): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) =>
+    void dispatch(
+      runHere(
+        'Even out',
+        evenTracks({ axis, band: selectBand(getState()).index, setFor: selectSetFor(getState()) }),
+      ),
+    );
+
+const flow =
+  (value: 'dense' | 'sparse'): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) =>
+    void dispatch(
+      runHere(
+        'Flow',
+        setArrangement({ flow: value }, selectBand(getState()).index, selectSetFor(getState())),
+      ),
+    );
+
+const IN_HAND: readonly ListedCommand[] = [
+  { does: 'Duplicate', keys: 'Ctrl + D', run: duplicateTiles },
+  { does: 'Delete', keys: 'Delete', run: deleteTiles },
+  { does: 'Pin here, or free', keys: 'p', run: pinTiles },
+  { does: 'Group', keys: 'g', run: groupInHand },
+  { does: 'Earlier in reading order', keys: '[', run: () => reorderTiles(-1) },
+  { does: 'Later in reading order', keys: ']', run: () => reorderTiles(1) },
+  { does: 'Lift by a layer', keys: 'PageUp', run: () => layerTiles(1) },
+  { does: 'Lower by a layer', keys: 'PageDown', run: () => layerTiles(-1) },
+  { does: 'Span one cell', run: () => spanTiles({ columnSpan: 1, rowSpan: 1 }) },
+  { does: 'Fill the cells', run: () => fitTiles({ inline: 'fill', block: 'fill' }) },
+  { does: 'Centre in the cells', run: () => fitTiles({ inline: 'centre', block: 'centre' }) },
+];
+
+const ALWAYS: readonly ListedCommand[] = [
+  { does: 'Close the gaps', keys: 'h', run: () => (dispatch) => dispatch(shown('gaps')) },
+  { does: 'Proposals: other arrangements', keys: 'o', run: () => (dispatch) => dispatch(shown('proposals')) },
+  ...KINDS.map((kind) => ({ does: `Add a ${kind} tile`, run: () => addNewTile(kind) })),
+  { does: 'Paint areas', keys: 'a', run: () => (dispatch) => dispatch(toolChosen('areas')) },
+  { does: 'Add a column', run: track('column') },
+  { does: 'Add a row', run: track('row') },
+  { does: 'Even out the columns', run: even('column') },
+  { does: 'Even out the rows', run: even('row') },
+  { does: 'Dense flow', run: flow('dense') },
+  { does: 'Sparse flow', run: flow('sparse') },
+  { does: 'Take all tiles', keys: 'Ctrl + A', run: takeAll },
+  { does: 'Show or hide grid lines and areas', keys: 'l', run: () => (dispatch) => dispatch(linesToggled()) },
+  { does: 'Undo', keys: 'Ctrl + Z', run: undo },
+  { does: 'Redo', keys: 'Ctrl + Shift + Z', run: redo },
+  { does: 'Show all keys', keys: '?', run: () => (dispatch) => dispatch(keySheetToggled(true)) },
+];
