@@ -136,7 +136,7 @@ test('tracks are typed on the ledges, Tab goes on, a double click resets', async
   await page.keyboard.type('wide');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText(
-    '“wide” is no column size. Write a size like 72px or 1fr.',
+    'A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”',
   );
   await page.keyboard.press('Escape');
   await column(1).dblclick();
@@ -204,7 +204,7 @@ test('a tile of each kind is added to an empty collection', async ({ page, appli
   await expect(page.getByRole('main').getByText('No tiles yet')).toBeVisible();
   for (const kind of ['Text', 'Picture', 'Stat', 'Quote', 'Action']) {
     await page.getByRole('button', { name: /^Add/ }).first().click();
-    await page.getByRole('menuitem', { name: kind }).click();
+    await page.getByRole('menuitem', { name: kind }).first().click();
   }
   await expect(page.locator('[data-tile-hand]')).toHaveCount(5);
   await saved(page);

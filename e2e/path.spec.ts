@@ -65,10 +65,11 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
 
   // Change columns and gap.
   await page.keyboard.press('Escape');
-  await page.getByLabel('Columns, even shares are added').fill('5');
+  await page.getByRole('textbox', { name: 'Columns', exact: true }).fill('5');
   await page.keyboard.press('Enter');
   await expect(columns()).toHaveCount(5);
-  await page.getByLabel('Column gap, columns').fill('30');
+  await page.getByRole('button', { name: 'Set the gaps apart' }).click();
+  await page.getByLabel('Column gap, across').fill('30');
   await page.keyboard.press('Enter');
   await saved(page);
   const changed = await readStored(application, collection);

@@ -1,10 +1,4 @@
-import {
-  layoutPage,
-  pictureAddresses,
-  readPage,
-  type SourcePage,
-  type PageLayoutOptions,
-} from '@noria/core';
+import { layoutPage, pictureAddresses, readPage, type SourcePage, type PageLayoutOptions } from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';

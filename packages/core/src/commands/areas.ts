@@ -91,7 +91,8 @@ function onlyRectangles(rows: readonly (readonly string[])[]): string[][] {
   );
   const isWhole = (name: string) => {
     const at = edges.get(name);
-    return at !== undefined && at.cells === (at.end - at.top + 1) * (at.right - at.left + 1);
+    if (!at) return false;
+    return at.cells === (at.end - at.top + 1) * (at.right - at.left + 1);
   };
   return rows.map((row) => row.map((name) => (name === NO_AREA || isWhole(name) ? name : NO_AREA)));
 }

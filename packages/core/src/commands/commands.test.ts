@@ -3,16 +3,7 @@ import fc from 'fast-check';
 import { bandsOf, placeIn } from '../document/bands.js';
 import { carryArrangement, resetTrack, setArrangement, setColumnCount, setTrack } from './arrangement.js';
 import { addBreakpoint, moveBreakpoint, removeBreakpoint } from './bands.js';
-import { carryPlace, setPin, setSpan } from './place.js';
-import {
-  addTile,
-  duplicateTile,
-  moveInOrder,
-  removeTiles,
-  renameCollection,
-  setContent,
-  setLook,
-} from './tiles.js';
+import { carryPlace, setSpan } from './place.js';
 import { change, type Command } from '../patch/change.js';
 import { layoutCollection } from '../layout.js';
 import { moveToCell } from './moveToCell.js';

@@ -1,6 +1,7 @@
-import { bandsOf } from '../document/bands.js';
-import { bentoAreas } from '../bento/areas.js';
-import { change, type Command } from '../patch/change.js';
+import { bandsOf, placeIn } from '../document/bands.js';
+import { bentoWishes } from '../bento/areas.js';
+import { placeItems } from '../grid/place.js';
+import { type Command } from '../patch/change.js';
 import { checkDocument } from '../document/checkDocument.js';
 import { emptyDocument } from '../document/emptyDocument.js';
 import { withContents } from '../document/levels.js';
@@ -35,14 +36,21 @@ export function duplicateTile(
       insertTile(draft, copied(document, original, ids), position);
       for (const each of draft.bands) copyBand(each, ids);
     };
-  const before = bentoAreas(document, resolved(document, band));
+  const { arrangement } = resolved(document, band);
+  const wishes = bentoWishes(document, resolved(document, band));
+  const before = placeItems(wishes, arrangement.columns.length, arrangement.flow);
   const first = document.order.indexOf(original) + 1;
+  const { columnSpan, rowSpan } = placeIn(document, tile, band);
+  const wish = { columnSpan, rowSpan, column: null, row: null };
   for (let position = first; position < document.order.length; position++) {
-    const made = change(document, copyAt(position)).document;
-    const after = bentoAreas(made, resolved(made, band));
+    const after = placeItems(
+      wishes.toSpliced(position, 0, wish),
+      arrangement.columns.length,
+      arrangement.flow,
+    );
     after.splice(position, 1);
-    if (after.every((area, k) => area.column === before[k]?.column && area.row === before[k]?.row))
-      return copyAt(position);
+    const stays = (k: number) => after[k]?.column === before[k]?.column && after[k]?.row === before[k]?.row;
+    if (before.every((_, k) => stays(k))) return copyAt(position);
   }
   return copyAt(document.order.length);
 }

@@ -10,8 +10,7 @@ const SIGNS = /^[\d.\s+\-*/()]+$/;
  * @returns null when the text is no sum that comes out as a number
  */
 export function evaluate(text: string, basis = NaN): number | null {
-  const shares = /%/.test(text);
-  if (shares && Number.isNaN(basis)) return null;
+  if (text.includes('%') && Number.isNaN(basis)) return null;
   const plain = text
     .replace(/(\d),(\d)/g, '$1.$2')
     .replace(/[×·]/g, '*')

@@ -68,24 +68,26 @@ const track =
 const even =
   (axis: 'column' | 'row'): (() => AppThunk) =>
   () =>
-  (dispatch, getState) =>
-    void dispatch(
+  (dispatch, getState) => {
+    dispatch(
       runHere(
         'Even out',
         evenTracks({ axis, band: selectBand(getState()).index, setFor: selectSetFor(getState()) }),
       ),
     );
+  };
 
 const flow =
   (value: 'dense' | 'sparse'): (() => AppThunk) =>
   () =>
-  (dispatch, getState) =>
-    void dispatch(
+  (dispatch, getState) => {
+    dispatch(
       runHere(
         'Flow',
         setArrangement({ flow: value }, selectBand(getState()).index, selectSetFor(getState())),
       ),
     );
+  };
 
 const IN_HAND: readonly ListedCommand[] = [
   { does: 'Duplicate', keys: 'Ctrl + D', run: duplicateTiles },

@@ -6,11 +6,13 @@ import type { AppThunk } from '../../store/store';
 /** Runs a command on the level that one is on, as one undoable step. */
 export const runHere =
   (name: string, command: Command, key: string | null = null): AppThunk =>
-  (dispatch, getState) =>
-    void dispatch(run(name, onLevel(selectLevel(getState()), command), key));
+  (dispatch, getState) => {
+    dispatch(run(name, onLevel(selectLevel(getState()), command), key));
+  };
 
 /** Shows what a command would do on the level that one is on, until it is run or dropped. */
 export const tryHere =
   (command: Command | null): AppThunk =>
-  (dispatch, getState) =>
-    void dispatch(tryOut(command && onLevel(selectLevel(getState()), command)));
+  (dispatch, getState) => {
+    dispatch(tryOut(command && onLevel(selectLevel(getState()), command)));
+  };

@@ -24,7 +24,7 @@ import {
   takeApart,
   takeTowards,
 } from './actions';
-import { selectBand, selectBands, selectInHand, selectNeedle } from './selectors';
+import { selectBand, selectBands, selectNeedle } from './selectors';
 import type { AppThunk } from '../../store/store';
 
 export interface KeyCommand {
@@ -123,7 +123,7 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
     keys: 'n',
     does: 'New tile of the kind last used',
     matches: key('n'),
-    run: () => (dispatch, getState) => void dispatch(addNewTile(getState().compose.drawn)),
+    run: () => (dispatch, getState) => dispatch(addNewTile(getState().compose.drawn)),
   },
   { keys: '[', does: 'Earlier in reading order', matches: key('['), run: () => reorderTiles(-1) },
   { keys: ']', does: 'Later in reading order', matches: key(']'), run: () => reorderTiles(1) },

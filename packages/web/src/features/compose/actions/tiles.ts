@@ -130,8 +130,9 @@ export const pasteText =
 
 export const swapWith =
   (a: TileId, b: TileId): AppThunk =>
-  (dispatch) =>
-    void dispatch(runHere('Swap', swapTiles(a, b)));
+  (dispatch) => {
+    dispatch(runHere('Swap', swapTiles(a, b)));
+  };
 
 /** Puts the tiles in hand into an area of this band, or out of any. */
 export const putInArea =

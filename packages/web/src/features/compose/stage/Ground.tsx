@@ -1,52 +1,19 @@
-import { type GridArea, type Layout } from '@noria/core';
-import { useDrag } from '@use-gesture/react';
 import { DropdownMenu } from 'radix-ui';
-import { useEffect, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
-import { drawCommand, drawTile } from '../actions';
-import { freshId } from '../actions/freshId';
+import { drawTile } from '../actions';
 import { KindItems } from '../belt/AddTile';
-import { taken, takenBare } from '../composeSlice';
-import { runHere, tryHere } from '../here';
+import { taken } from '../composeSlice';
+import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout } from '../selectors';
-import { announce } from '../../notices';
 import { AreaPainter } from './AreaPainter';
-import {
-  areaBetween,
-  areaBox,
-  boxStyle,
-  cellAt,
-  isTaken,
-  nearestCell,
-  withMoreRows,
-  type StageSpace,
-} from './space';
-import type { TileId } from '@noria/core';
+import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
+import { useSweep } from './useSweep';
+import type { GridArea } from '@noria/core';
 
 /** Rows below the last one, and in an empty grid, that can be drawn on. */
 const MORE_ROWS = 1;
 const EMPTY_ROWS = 4;
-
-type Tracks = Pick<Layout, 'columns' | 'rows'>;
-
-interface Sweep {
-  readonly does: 'draw' | 'take' | 'paint';
-  readonly layout: Layout;
-  readonly tracks: Tracks;
-  /** Where it began, px of the level’s layout. */
-  readonly x: number;
-  readonly y: number;
-  readonly id: TileId;
-  readonly before: readonly TileId[];
-  key: string;
-}
-
-interface Box {
-  readonly left: number;
-  readonly top: number;
-  readonly width: number;
-  readonly height: number;
-}
 
 /**
  * The page behind the tiles. A drag that begins on a free cell draws a tile, one that begins elsewhere
@@ -57,13 +24,10 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
   const store = useAppStore();
   const layout = useAppSelector(selectLayout);
   const { arrangement } = useAppSelector(selectBand);
-  const { tool, drawn } = useAppSelector((state) => state.compose);
+  const { tool } = useAppSelector((state) => state.compose);
   const ground = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<GridArea | null>(null);
   const [asking, setAsking] = useState<GridArea | null>(null);
-  const [rectangle, setRectangle] = useState<Box | null>(null);
-  const [painted, setPainted] = useState<{ area: GridArea; done: boolean } | null>(null);
-  const stop = useRef<(() => void) | null>(null);
   const more = layout.tiles.length === 0 ? Math.max(MORE_ROWS, EMPTY_ROWS - layout.rows.length) : MORE_ROWS;
   const tracks = withMoreRows(layout, arrangement, more);
 
@@ -86,93 +50,18 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
     setHovered(cell && { ...cell, columnSpan: 1, rowSpan: 1 });
   };
 
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !stop.current) return;
-      event.stopPropagation();
-      stop.current();
-    };
-    window.addEventListener('keydown', onKeyDown, { capture: true });
-    return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
-  }, []);
-
-  const bind = useDrag(
-    ({
-      xy: [clientX, clientY],
-      initial: [fromX, fromY],
-      first,
-      last,
-      canceled,
-      tap,
-      memo,
-      event,
-      cancel,
-    }) => {
-      if ((event.target as HTMLElement) !== ground.current) return undefined;
-      const to = toLayout(clientX, clientY);
-      if (tap) {
-        const cell = tool === 'tiles' ? freeAt(to.x, to.y) : null;
-        if (cell) setAsking({ ...cell, columnSpan: 1, rowSpan: 1 });
-        else if (selectInHand(store.getState()).length > 0) dispatch(taken([]));
-        return undefined;
-      }
-      let sweep = memo as Sweep | undefined;
-      if (first || !sweep) {
-        const from = toLayout(fromX, fromY);
-        const shift = (event as PointerEvent).shiftKey;
-        const does = tool === 'areas' ? 'paint' : !shift && freeAt(from.x, from.y) ? 'draw' : 'take';
-        const before = shift ? selectInHand(store.getState()).map(({ id }) => id) : [];
-        sweep = { does, layout, tracks, ...from, id: freshId(drawn), before, key: '' };
-        setHovered(null);
-      }
-      stop.current = last ? null : cancel;
-      if (sweep.does === 'take') takeInside(sweep, to, last, canceled);
-      else {
-        const area = areaBetween(
-          nearestCell(sweep.tracks, sweep.x, sweep.y),
-          nearestCell(sweep.tracks, to.x, to.y),
-        );
-        if (sweep.does === 'paint') setPainted(canceled ? null : { area, done: last });
-        else drawOver(sweep, area, last, canceled);
-      }
-      return sweep;
+  const { bind, rectangle, painted, setPainted } = useSweep({
+    space,
+    tracks,
+    toLayout,
+    freeAt,
+    onDraw: setHovered,
+    onTap: (x, y) => {
+      const cell = tool === 'tiles' ? freeAt(x, y) : null;
+      if (cell) setAsking({ ...cell, columnSpan: 1, rowSpan: 1 });
+      else if (selectInHand(store.getState()).length > 0) dispatch(taken([]));
     },
-    { filterTaps: true, pointer: { capture: true, keys: false } },
-  );
-
-  const drawOver = (sweep: Sweep, area: GridArea, last: boolean, canceled: boolean) => {
-    const key = [area.column, area.row, area.columnSpan, area.rowSpan].join();
-    if (last) {
-      dispatch(tryHere(null));
-      setHovered(null);
-      if (!canceled) dispatch(drawTile(drawn, area));
-    } else if (key !== sweep.key) {
-      sweep.key = key;
-      setHovered(area);
-      dispatch(tryHere(dispatch(drawCommand(drawn, sweep.id, area))));
-    }
-  };
-
-  const takeInside = (sweep: Sweep, to: { x: number; y: number }, last: boolean, canceled: boolean) => {
-    const x = Math.min(sweep.x, to.x);
-    const y = Math.min(sweep.y, to.y);
-    const box = { x, y, inlineSize: Math.abs(sweep.x - to.x), blockSize: Math.abs(sweep.y - to.y) };
-    const inside = sweep.layout.tiles
-      .filter(
-        (tile) =>
-          tile.x < x + box.inlineSize &&
-          x < tile.x + tile.inlineSize &&
-          tile.y < y + box.blockSize &&
-          y < tile.y + tile.blockSize,
-      )
-      .map(({ id }) => id);
-    const ids = canceled ? sweep.before : [...new Set([...sweep.before, ...inside])];
-    const key = ids.join();
-    if (key !== sweep.key) dispatch(takenBare(ids));
-    sweep.key = key;
-    if (last && !canceled && ids.length > 0) dispatch(announce(`${ids.length} tiles in hand.`));
-    setRectangle(last ? null : boxStyle(space, box));
-  };
+  });
 
   const shown = asking ?? painted?.area ?? hovered;
   const box = shown && boxStyle(space, areaBox(tracks, shown));

@@ -51,7 +51,7 @@ export function Stage() {
     <main
       ref={ref}
       aria-label="Stage"
-      className="relative min-h-0 overflow-auto [scrollbar-gutter:stable] [scrollbar-width:thin]"
+      className="relative min-h-0 overflow-auto select-none [scrollbar-gutter:stable] [scrollbar-width:thin]"
       onDragOver={(event) => {
         if (!hasFiles(event)) return;
         event.preventDefault();

@@ -19,6 +19,8 @@ export interface Way {
   readonly x: number;
   readonly y: number;
   readonly event: PointerEvent;
+  /** What was pressed. */
+  readonly target: EventTarget | null;
 }
 
 interface Grab<Start> {
@@ -53,13 +55,13 @@ export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start
   }, []);
 
   return useDrag(
-    ({ movement: [dx, dy], xy: [x, y], first, last, canceled, tap, memo, event, cancel: stop }) => {
+    ({ movement: [dx, dy], xy: [x, y], first, last, canceled, tap, memo, event, target, cancel: stop }) => {
       event.stopPropagation();
       if (tap) {
         onTap?.(event as PointerEvent);
         return undefined;
       }
-      const way: Way = { dx, dy, x, y, event: event as PointerEvent };
+      const way: Way = { dx, dy, x, y, event: event as PointerEvent, target };
       let held = memo as Held<Start> | undefined;
       if (first || !held) {
         const start = begin({ ...way, x: x - dx, y: y - dy });
@@ -82,6 +84,12 @@ export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start
       held.ask = asked;
       return held;
     },
-    { filterTaps: true, pointer: { capture: true, keys: false }, preventDefault: true },
+    // Not captured: what is dragged changes its place in the page with the reading order, and would lose it.
+    {
+      filterTaps: true,
+      pointer: { capture: false, keys: false },
+      preventDefault: true,
+      eventOptions: { passive: false },
+    },
   );
 }

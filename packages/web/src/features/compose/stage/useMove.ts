@@ -56,13 +56,13 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
   const begin = (way: Way): Start | null => {
     const state = store.getState();
     const layout = selectLayout(state);
-    const id = idOf(way.event.target);
+    const id = idOf(way.target);
     const from = layout.tiles.find((tile) => tile.id === id);
     if (!from) return null;
     const inHand = selectInHand(state).map((tile) => tile.id);
     const ids = inHand.includes(from.id) ? inHand : [from.id];
     if (ids.length === 1 && inHand[0] !== from.id) dispatch(taken([from.id]));
-    const box = (way.event.target as HTMLElement).getBoundingClientRect();
+    const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),
       layout,
