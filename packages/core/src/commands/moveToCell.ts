@@ -3,7 +3,7 @@ import { bentoAreas, bentoWishes } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
 import { setLayer, setPin, setSpan, type SetFor } from './place.js';
-import { placeItems, type GridArea } from '../grid/place.js';
+import { placeItems, type GridArea, type PlacementItem } from '../grid/place.js';
 import type { CollectionDocument, Pin, Tile, TileId } from '../document/types.js';
 
 /** How a tile gets to a cell: further forward or back in reading order, or held there. */
@@ -41,22 +41,36 @@ export function moveToCell(
   if (place.pin || place.area !== null) return held;
 
   const wishes = bentoWishes(document, band);
+  const own = wishes[from] as PlacementItem;
   const rest = wishes.filter((_, k) => k !== from);
-  const positions = document.order.map((_, k) => k).sort((a, b) => Math.abs(a - from) - Math.abs(b - from));
-  for (const position of positions) {
-    if (position === from) continue;
-    const moved = [
-      ...rest.slice(0, position),
-      wishes[from] as (typeof wishes)[number],
-      ...rest.slice(position),
-    ];
-    const area = placeItems(moved, columns.length, flow)[position];
-    if (area?.column === target.column && area.row === target.row) {
-      return { by: 'order', command: moveInOrder([id], position) };
-    }
+  const isHeld = ({ column, row }: PlacementItem) => column !== null || row !== null;
+  // What flows after it does not matter to it.
+  const at = (position: number) => {
+    const moved = [...rest.slice(0, position), own, ...rest.slice(position).filter(isHeld)];
+    return placeItems(moved, columns.length, flow)[position] as GridArea;
+  };
+  // The more tiles come before it, the further on it flows; so the positions that lead there are a run.
+  const first = firstFrom(rest.length + 1, (position) => !isBefore(at(position), target));
+  const after = firstFrom(rest.length + 1, (position) => isBefore(target, at(position)));
+  if (first < after) {
+    const position = Math.min(after - 1, Math.max(first, from));
+    return { by: 'order', command: moveInOrder([id], position) };
   }
   return held;
 }
+
+/** The first of so many numbers from 0 for which something holds that holds from there on. */
+function firstFrom(count: number, holds: (k: number) => boolean): number {
+  let [low, high] = [0, count];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (holds(middle)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+const isBefore = (a: Pin, b: Pin) => a.row < b.row || (a.row === b.row && a.column < b.column);
 
 /**
  * Brings a tile to cells: its spans are set, then it is moved as {@link moveToCell} does.

@@ -48,9 +48,16 @@ export const selectSavedView = createSelector([selectSaved, selectLevel], (docum
   level === null || document.tiles[level]?.kind === 'group' ? levelOf(document, level) : document,
 );
 
-export const selectBands = createSelector([selectShown], bandsOf);
+/** Bands are small, and stay the same objects while tiles are moved, so that what shows them rests. */
+const unlessChanged = {
+  memoizeOptions: {
+    resultEqualityCheck: (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b),
+  },
+};
+
+export const selectBands = createSelector([selectShown], bandsOf, unlessChanged);
 /** The band of the needle, with the arrangement of the level that one is on. */
-export const selectBand = createSelector([selectView, selectNeedle], bandAt);
+export const selectBand = createSelector([selectView, selectNeedle], bandAt, unlessChanged);
 
 const layOut = (document: CollectionDocument, width: number): Layout =>
   layoutCollection(document, width, { measurer });
@@ -79,8 +86,7 @@ export const selectInHand = createSelector([selectView, selectHand], (view, ids)
   ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
 );
 
-/** A layout of each band, at its narrowest width, for what does not depend on the width. */
-export const selectBandLayouts = createSelector(
-  [selectShown, selectBands],
-  (document, bands): readonly Layout[] => bands.map((band) => layOut(document, Math.max(240, band.from))),
+/** A layout of each band, at its narrowest width, for what does not depend on the width. What is tried is seen at the needle alone. */
+export const selectBandLayouts = createSelector([selectSaved], (document): readonly Layout[] =>
+  bandsOf(document).map((band) => layOut(document, Math.max(240, band.from))),
 );

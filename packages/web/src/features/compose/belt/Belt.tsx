@@ -13,10 +13,11 @@ import {
   sortableKeyboardCoordinates,
 } from '@dnd-kit/sortable';
 import { moveInOrder } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { useMemo } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { count } from '../../../ui/words';
 import { runHere } from '../here';
-import { selectInHand, selectSavedView } from '../selectors';
+import { selectSavedView } from '../selectors';
 import { AddTile } from './AddTile';
 import { BeltTile } from './BeltTile';
 
@@ -24,8 +25,8 @@ import { BeltTile } from './BeltTile';
 export function Belt() {
   const dispatch = useAppDispatch();
   const { order, tiles } = useAppSelector(selectSavedView);
-  const inHand = useAppSelector(selectInHand);
-  const held = new Set(inHand.map(({ id }) => id));
+  const store = useAppStore();
+  const items = useMemo(() => [...order], [order]);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -34,7 +35,8 @@ export function Belt() {
     if (!over || active.id === over.id) return;
     const id = String(active.id);
     // Several in hand move together, to where the one that is dragged was let go.
-    const moving = held.has(id) ? order.filter((each) => held.has(each)) : [id];
+    const { inHand } = store.getState().compose;
+    const moving = inHand.includes(id) ? order.filter((each) => inHand.includes(each)) : [id];
     const target = order.indexOf(String(over.id));
     const later = target > order.indexOf(id);
     const before = order
@@ -55,14 +57,14 @@ export function Belt() {
       </div>
       <div className="relative min-w-0 before:pointer-events-none before:absolute before:inset-x-0 before:top-[64px] before:h-px before:bg-hair">
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={place}>
-          <SortableContext items={[...order]} strategy={horizontalListSortingStrategy}>
+          <SortableContext items={items} strategy={horizontalListSortingStrategy}>
             <ol
               aria-label="Belt"
               className="flex h-full gap-2 overflow-x-auto overflow-y-hidden px-1.5 pt-[13px] [scrollbar-width:thin]"
             >
               {order.map((id, k) => {
                 const tile = tiles[id];
-                return tile && <BeltTile key={id} tile={tile} number={k + 1} held={held.has(id)} />;
+                return tile && <BeltTile key={id} tile={tile} number={k + 1} />;
               })}
             </ol>
           </SortableContext>

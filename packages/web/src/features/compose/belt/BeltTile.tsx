@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { PictureAsset, Tile } from '@noria/core';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectSavedView } from '../selectors';
@@ -10,12 +10,12 @@ import { taken, toggled } from '../composeSlice';
 interface BeltTileProps {
   readonly tile: Tile;
   readonly number: number;
-  readonly held: boolean;
 }
 
 /** A tile on the belt: its thumbnail, its number in reading order and its name. */
-export function BeltTile({ tile, number, held }: BeltTileProps) {
+export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) {
   const dispatch = useAppDispatch();
+  const held = useAppSelector(({ compose }) => compose.inHand.includes(tile.id));
   const { pictures } = useAppSelector(selectSavedView);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: tile.id,
@@ -24,7 +24,13 @@ export function BeltTile({ tile, number, held }: BeltTileProps) {
   const picture = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
 
   useEffect(() => {
-    if (held) item.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    if (!held) return undefined;
+    // Scrolling lays the page out, which is too much for the moment in which a tile is taken.
+    const timer = window.setTimeout(
+      () => item.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+      120,
+    );
+    return () => window.clearTimeout(timer);
   }, [held]);
 
   return (
@@ -62,7 +68,7 @@ export function BeltTile({ tile, number, held }: BeltTileProps) {
       </button>
     </li>
   );
-}
+});
 
 function Thumbnail({ tile, picture }: { tile: Tile; picture: PictureAsset | undefined }) {
   if (tile.kind === 'picture') {

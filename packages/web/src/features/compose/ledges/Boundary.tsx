@@ -1,29 +1,31 @@
-import { moveBoundary, type Track } from '@noria/core';
-import { useAppSelector } from '../../../store/hooks';
-import { selectBand, selectSetFor } from '../selectors';
+import { moveBoundary } from '@noria/core';
+import { useAppStore } from '../../../store/hooks';
+import { selectBand, selectLayout, selectSetFor } from '../selectors';
 import { useGrab } from '../stage/useGrab';
 
 interface BoundaryProps {
   readonly axis: 'column' | 'row';
   /** The track whose end this is. */
   readonly index: number;
-  readonly tracks: readonly Track[];
   readonly scale: number;
 }
 
 /** The end of a track on its ledge, which is dragged. The keyboard types sizes instead. */
-export function Boundary({ axis, index, tracks, scale }: BoundaryProps) {
-  const band = useAppSelector(selectBand);
-  const setFor = useAppSelector(selectSetFor);
+export function Boundary({ axis, index, scale }: BoundaryProps) {
+  const store = useAppStore();
   const bind = useGrab<readonly number[]>({
-    begin: () => tracks.map(({ size }) => size),
+    begin: () => {
+      const { columns, rows } = selectLayout(store.getState());
+      return (axis === 'column' ? columns : rows).map(({ size }) => size);
+    },
     ask: ({ dx, dy }, sizes) => {
       const by = Math.round((axis === 'column' ? dx : dy) / scale);
       if (by === 0) return null;
+      const where = { band: selectBand(store.getState()).index, setFor: selectSetFor(store.getState()) };
       return {
         key: String(by),
         name: axis === 'column' ? 'Column size' : 'Row size',
-        command: () => moveBoundary({ axis, index, by, sizes, band: band.index, setFor }),
+        command: () => moveBoundary({ axis, index, by, sizes, ...where }),
       };
     },
   });

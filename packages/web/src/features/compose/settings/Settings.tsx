@@ -1,3 +1,4 @@
+import { useDeferredValue } from 'react';
 import { useAppSelector } from '../../../store/hooks';
 import { nth } from '../../../ui/words';
 import { selectInHand, selectLevel, selectView } from '../selectors';
@@ -12,7 +13,8 @@ import { TilePlace } from './TilePlace';
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
   const document = useAppSelector(selectView);
-  const inHand = useAppSelector(selectInHand);
+  // The stage comes first; the settings follow when there is time.
+  const inHand = useDeferredValue(useAppSelector(selectInHand));
   const level = useAppSelector(selectLevel);
   const showing = useAppSelector((state) => state.compose.showing);
   const [tile] = inHand;

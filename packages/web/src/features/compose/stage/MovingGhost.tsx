@@ -1,8 +1,25 @@
-import { boxStyle, type StageSpace } from './space';
-import type { Moving } from './useMove';
+import { useImperativeHandle, useState, type Ref } from 'react';
+import { boxStyle, type Box, type StageSpace } from './space';
 
-/** Where the pointer carries the tile, and what letting go there would do. */
-export function MovingGhost({ moving: { box, dx, dy, says }, space }: { moving: Moving; space: StageSpace }) {
+/** The tile that is carried. */
+export interface Moving {
+  readonly box: Box;
+  readonly dx: number;
+  readonly dy: number;
+  /** What letting go there would do, when it is more than moving. */
+  readonly says: string | null;
+}
+
+export interface Ghost {
+  readonly show: (moving: Moving | null) => void;
+}
+
+/** Where the pointer carries the tile. It keeps its place to itself, so that nothing else follows every px. */
+export function MovingGhost({ ref, space }: { ref: Ref<Ghost>; space: StageSpace }) {
+  const [moving, show] = useState<Moving | null>(null);
+  useImperativeHandle(ref, () => ({ show }), []);
+  if (!moving) return null;
+  const { box, dx, dy, says } = moving;
   return (
     <div
       aria-hidden

@@ -1,4 +1,4 @@
-import { useState, type DragEvent } from 'react';
+import { useMemo, useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useSize } from '../../../ui/useSize';
 import { selectShown } from '../../document';
@@ -23,6 +23,9 @@ const BELOW = 150;
 /** How high an empty page stands, so that there is something to begin on. */
 const EMPTY = 360;
 
+/** More tiles than these go to their cells at once, so that a drag keeps its pace. */
+const MOST_GLIDING = 80;
+
 export function Stage() {
   const dispatch = useAppDispatch();
   const [ref, size] = useSize();
@@ -40,11 +43,8 @@ export function Stage() {
   const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
   const isEmpty = whole.tiles.length === 0;
   const height = (isEmpty ? Math.max(EMPTY, whole.blockSize) : whole.blockSize) * scale;
-  const space: StageSpace = {
-    scale,
-    x: Math.max(0, (needle - whole.inlineSize) / 2) + origin.x,
-    y: origin.y,
-  };
+  const x = Math.max(0, (needle - whole.inlineSize) / 2) + origin.x;
+  const space: StageSpace = useMemo(() => ({ scale, x, y: origin.y }), [scale, x, origin.y]);
   const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
   return (
@@ -84,7 +84,7 @@ export function Stage() {
                 layout={whole}
                 width={needle}
                 scale={scale}
-                gliding={!sweeping}
+                gliding={!sweeping && whole.tiles.length <= MOST_GLIDING}
               />
             </div>
             {level !== null && <LevelVeil layout={layout} space={space} />}

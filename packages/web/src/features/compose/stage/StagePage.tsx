@@ -95,7 +95,7 @@ export const StagePage = memo(function StagePage({
 
 const STAGE_CSS = `
 :host { position: relative; display: block; }
-.slot { position: absolute; inset: 0 auto auto 0; }
+.slot { position: absolute; inset: 0 auto auto 0; contain: strict; }
 .slot > * { inline-size: 100%; block-size: 100%; }
 .slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }
 .slot > figure.picture:empty { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }

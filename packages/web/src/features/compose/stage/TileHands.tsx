@@ -1,5 +1,5 @@
 import { placeIn, type LaidOutTile, type Tile } from '@noria/core';
-import { useRef } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { enterGroup, sayPlace } from '../actions';
 import { taken, toggled } from '../composeSlice';
@@ -28,7 +28,7 @@ export function TileHands({ space }: { space: StageSpace }) {
   const last = layout.tiles.find(({ id }) => id === inHand.at(-1)?.id);
   const pointing = useRef(false);
 
-  const { bind, moving } = useMove({
+  const { bind, moving, ghost } = useMove({
     space,
     idOf,
     onTap: (event) => {
@@ -42,6 +42,22 @@ export function TileHands({ space }: { space: StageSpace }) {
     },
     onDone: () => dispatch(sayPlace()),
   });
+
+  const settled = useMemo(
+    () =>
+      layout.tiles.flatMap((laidOut, k) => {
+        const tile = view.tiles[laidOut.id];
+        if (!tile) return [];
+        const place = placeIn(view, tile, band.index);
+        const name = nameOf(tile, laidOut, k + 1, layout.tiles.length, place.pin !== null);
+        return { id: laidOut.id, name, layer: place.layer, ...boxStyle(space, laidOut) };
+      }),
+    [layout, view, band.index, space],
+  );
+  // While one tile is carried nothing else is taken, so the hands wait until it is let go.
+  const [kept, setKept] = useState(settled);
+  if (!moving && kept !== settled) setKept(settled);
+  const hands = moving ? kept : settled;
 
   return (
     <>
@@ -68,29 +84,21 @@ export function TileHands({ space }: { space: StageSpace }) {
             dispatch(taken([id]));
         }}
       >
-        {layout.tiles.map((laidOut, k) => {
-          const tile = view.tiles[laidOut.id];
-          if (!tile) return null;
-          const place = placeIn(view, tile, band.index);
-          return (
-            <TileHand
-              key={laidOut.id}
-              id={laidOut.id}
-              name={nameOf(tile, laidOut, k + 1, layout.tiles.length, place.pin !== null)}
-              held={held.has(laidOut.id)}
-              takesTab={held.size > 0 ? held.has(laidOut.id) : k === 0}
-              layer={place.layer}
-              {...boxStyle(space, laidOut)}
-            />
-          );
-        })}
+        {hands.map((hand, k) => (
+          <TileHand
+            key={hand.id}
+            {...hand}
+            held={held.has(hand.id)}
+            takesTab={held.size > 0 ? held.has(hand.id) : k === 0}
+          />
+        ))}
       </ul>
       {layout.tiles
         .filter(({ id }) => held.has(id))
         .map((laidOut) => (
           <HandOutline key={laidOut.id} laidOut={laidOut} space={space} withGrips={laidOut.id === last?.id} />
         ))}
-      {moving && <MovingGhost moving={moving} space={space} />}
+      <MovingGhost ref={ghost} space={space} />
       {last && pad && tool === 'tiles' && <SpanPad laidOut={last} space={space} />}
     </>
   );

@@ -42,6 +42,24 @@ interface Held<Start> {
 export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start>) {
   const dispatch = useAppDispatch();
   const cancel = useRef<(() => void) | null>(null);
+  // A result is worked out in a task of its own, so that the pointer and the frame do not wait for it.
+  const next = useRef<{ asked: Ask | null; timer: number } | null>(null);
+  const settle = () => {
+    window.clearTimeout(next.current?.timer);
+    next.current = null;
+  };
+  const show = (asked: Ask | null) => {
+    if (next.current) {
+      next.current.asked = asked;
+      return;
+    }
+    const timer = window.setTimeout(() => {
+      const latest = next.current?.asked ?? null;
+      next.current = null;
+      dispatch(tryHere(latest?.command() ?? null));
+    });
+    next.current = { asked, timer };
+  };
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
@@ -75,12 +93,13 @@ export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start
       onMove?.(last ? null : way, held.start);
       const asked = canceled ? null : ask(way, held.start);
       if (last) {
+        settle();
         dispatch(tryHere(null));
         if (asked) {
           dispatch(runHere(asked.name, asked.command()));
           onDone?.(asked);
         }
-      } else if (asked?.key !== held.ask?.key) dispatch(tryHere(asked?.command() ?? null));
+      } else if (asked?.key !== held.ask?.key) show(asked);
       held.ask = asked;
       return held;
     },

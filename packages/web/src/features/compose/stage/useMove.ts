@@ -9,20 +9,13 @@ import {
   type Layout,
   type TileId,
 } from '@noria/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { taken } from '../composeSlice';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
 import { useGrab, type Ask, type Way } from './useGrab';
 import { withMoreRows, type Box, type StageSpace } from './space';
-
-/** The tile that is carried. */
-export interface Moving {
-  readonly box: Box;
-  readonly dx: number;
-  readonly dy: number;
-  readonly says: string | null;
-}
+import type { Ghost } from './MovingGhost';
 
 interface Start {
   readonly view: CollectionDocument;
@@ -51,7 +44,8 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const band = useAppSelector(selectBand);
-  const [moving, setMoving] = useState<Moving | null>(null);
+  const ghost = useRef<Ghost>(null);
+  const [moving, setMoving] = useState(false);
 
   const begin = (way: Way): Start | null => {
     const state = store.getState();
@@ -61,7 +55,8 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     if (!from) return null;
     const inHand = selectInHand(state).map((tile) => tile.id);
     const ids = inHand.includes(from.id) ? inHand : [from.id];
-    if (ids.length === 1 && inHand[0] !== from.id) dispatch(taken([from.id]));
+    // In a task of its own: what shows a tile in hand takes time, and the drag has begun.
+    if (ids.length === 1 && inHand[0] !== from.id) window.setTimeout(() => dispatch(taken([from.id])));
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),
@@ -101,15 +96,16 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     begin,
     ask,
     onMove: (way, start) => {
-      if (!way) return setMoving(null);
+      setMoving(way !== null);
+      if (!way) return ghost.current?.show(null);
       const name = ask(way, start)?.name;
       const says = name === 'Swap' ? 'Swap' : name === 'Lay over' ? 'Over' : null;
-      setMoving({ box: start.from, dx: way.dx, dy: way.dy, says });
+      ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
     },
     onTap,
     onDone,
   });
-  return { bind, moving };
+  return { bind, moving, ghost };
 }
 
 function isInMiddle({ x, y, inlineSize, blockSize }: Box, px: number, py: number): boolean {
