@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, hand, openCompose, test } from './noria';
+import { createCollection, expect, hand, openCompose, test } from './noria';
 import type { Page } from '@playwright/test';
 
 async function expectAccessible(page: Page): Promise<void> {
@@ -37,6 +37,41 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
       await page.keyboard.press('?');
       await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+      await expectAccessible(page);
+    });
+
+    test('Compose, with gaps, proposals, a group, areas, the command list and an empty collection', async ({
+      page,
+      application,
+      collection,
+    }) => {
+      await openCompose(page, application, collection);
+      await hand(page, 'beds').click();
+      await page.keyboard.press('Shift+Digit2');
+      await page.keyboard.press('h');
+      await expect(page.getByRole('status').filter({ hasText: 'No gap is left' })).toBeVisible();
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('o');
+      await expect(page.getByRole('button', { name: 'Proposal 8,' })).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Leave' }).click();
+      await hand(page, 'opening').click();
+      await page.keyboard.press('g');
+      await page.keyboard.press('Enter');
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('a');
+      await page.keyboard.press('l');
+      await expectAccessible(page);
+      await page.keyboard.press('Control+k');
+      await expect(page.getByPlaceholder('What do you want to do?')).toBeFocused();
+      await expectAccessible(page);
+      const { id } = await createCollection(application, { name: 'Empty' });
+      await page.goto(`${application.url}/collections/${id}/compose`);
+      await expect(page.getByText('No tiles yet').first()).toBeVisible();
       await expectAccessible(page);
     });
 

@@ -56,7 +56,7 @@ export function NumberField({
   };
 
   const bind = useDrag(
-    ({ movement: [dx], last, canceled, tap, memo, shiftKey, cancel, event }) => {
+    ({ xy: [x], initial: [from], last, canceled, tap, memo, shiftKey, cancel, event }) => {
       if (!onTry || typed !== null || document.activeElement === input.current) return undefined;
       if (tap) {
         input.current?.focus();
@@ -65,7 +65,7 @@ export function NumberField({
       event.preventDefault();
       stop.current = last ? null : cancel;
       const start = (memo as number | undefined) ?? value ?? least;
-      const next = held(start + Math.round(dx / PX_A_STEP) * (shiftKey ? 10 : 1));
+      const next = held(start + Math.round((x - from) / PX_A_STEP) * (shiftKey ? 10 : 1));
       if (canceled) onTry(null);
       else if (last) {
         onTry(null);

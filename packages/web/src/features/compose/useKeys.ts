@@ -8,7 +8,7 @@ export function useKeys(): void {
   const dispatch = useAppDispatch();
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || keepsKeys(event.target)) return;
+      if (event.defaultPrevented || keepsKeys(event.target, event.key)) return;
       const command = KEY_COMMANDS.find(({ matches }) => matches(event));
       if (!command) return;
       event.preventDefault();
@@ -16,7 +16,7 @@ export function useKeys(): void {
     };
     // The clipboard's own events work without asking, and across collections and tabs.
     const onCopy = (event: ClipboardEvent) => {
-      if (keepsKeys(event.target) || String(window.getSelection() ?? '') !== '') return;
+      if (keepsKeys(event.target, 'c') || String(window.getSelection() ?? '') !== '') return;
       const text = dispatch(copiedText());
       if (text === null) return;
       event.clipboardData?.setData('text/plain', text);
@@ -24,7 +24,7 @@ export function useKeys(): void {
       if (event.type === 'cut') dispatch(deleteTiles());
     };
     const onPaste = (event: ClipboardEvent) => {
-      if (keepsKeys(event.target)) return;
+      if (keepsKeys(event.target, 'v')) return;
       const files = [...(event.clipboardData?.files ?? [])];
       if (files.length > 0) void dispatch(addPictures(files));
       else if (!dispatch(pasteText(event.clipboardData?.getData('text/plain') ?? ''))) return;

@@ -15,7 +15,7 @@ export function History() {
         aria-label="History"
         title="History"
         disabled={steps.length === 0}
-        className="grid h-7 w-4 place-items-center rounded-s text-soft hover:bg-field hover:text-ink disabled:opacity-35"
+        className="grid h-7 w-6 place-items-center rounded-s text-soft hover:bg-field hover:text-ink disabled:opacity-35"
       >
         <ChevronDown size={13} aria-hidden />
       </Popover.Trigger>

@@ -1,5 +1,5 @@
 import { gapCommand, type ClosedGaps, type GapChange } from '@noria/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
@@ -36,6 +36,10 @@ export function GapsPanel() {
     };
   }, [dispatch, store, saved, index, arrangement.columns.length, distance, mostSpans]);
 
+  // It can be pressed once there is an answer, and then Enter takes it.
+  const takeIt = useRef<HTMLButtonElement>(null);
+  useEffect(() => takeIt.current?.focus(), [answer]);
+
   const leave = () => dispatch(shown(null));
   const take = () => {
     if (!answer) return;
@@ -60,7 +64,7 @@ export function GapsPanel() {
         </ul>
       )}
       <div className="flex gap-1.5">
-        <Button look="solid" autoFocus disabled={!answer || answer.changes.length === 0} onClick={take}>
+        <Button ref={takeIt} look="solid" disabled={!answer || answer.changes.length === 0} onClick={take}>
           Take it
         </Button>
         <Button onClick={leave}>Leave it</Button>

@@ -1,0 +1,215 @@
+import {
+  createCollection,
+  drag,
+  expect,
+  hand,
+  openCompose,
+  readStored,
+  saved,
+  stageBoxes,
+  test,
+} from './noria';
+import type { Page } from '@playwright/test';
+
+test.beforeEach(async ({ page, application, collection }) => {
+  await openCompose(page, application, collection);
+});
+
+/** Drags from the middle of one tile to a share of another. */
+async function dragOnto(page: Page, from: string, to: string, share = 0.5): Promise<void> {
+  const [a, b] = [await hand(page, from).boundingBox(), await hand(page, to).boundingBox()];
+  if (!a || !b) throw new Error('There is no such tile on the stage.');
+  const x = b.x + b.width * share - a.x - a.width / 2;
+  await drag(page, hand(page, from), x, b.y + b.height * share - a.y - a.height / 2);
+}
+
+test('dropped on the middle of another, two tiles change places', async ({ page }) => {
+  const before = await stageBoxes(page);
+  await dragOnto(page, 'beds', 'opening');
+  const after = await stageBoxes(page);
+  expect(after.beds).toEqual(before.opening);
+  expect(after.opening).toEqual(before.beds);
+  await page.getByRole('button', { name: 'Undo: Swap' }).click();
+  await expect.poll(() => stageBoxes(page)).toEqual(before);
+});
+
+test('grips stretch from either end; several in hand are stretched together', async ({ page }) => {
+  await hand(page, 'booking').click();
+  const box = await hand(page, 'booking').boundingBox();
+  await drag(page, page.getByTestId('grip-inlineStart'), -(box?.width ?? 0) - 8, 0);
+  await expect(hand(page, 'booking')).toHaveAccessibleName(/2 by 1 at column 3, row 4/);
+  await page.getByRole('button', { name: 'Undo: Span' }).click();
+  await hand(page, 'beds').click();
+  await hand(page, 'highest').click({ modifiers: ['Shift'] });
+  const highest = await hand(page, 'highest').boundingBox();
+  await drag(page, page.getByTestId('grip-block'), 0, (highest?.height ?? 0) + 8);
+  await expect(hand(page, 'beds')).toHaveAccessibleName(/1 by 2/);
+  await expect(hand(page, 'highest')).toHaveAccessibleName(/1 by 2/);
+});
+
+test('with Alt a tile lies over another, a layer above it', async ({ page, application, collection }) => {
+  const [a, b] = [await hand(page, 'beds').boundingBox(), await hand(page, 'hut-at-dusk').boundingBox()];
+  await page.keyboard.down('Alt');
+  await drag(page, hand(page, 'beds'), (b?.x ?? 0) - (a?.x ?? 0), (b?.y ?? 0) - (a?.y ?? 0));
+  await page.keyboard.up('Alt');
+  const boxes = await stageBoxes(page);
+  expect(boxes.beds?.slice(0, 2)).toEqual(boxes['hut-at-dusk']?.slice(0, 2));
+  await page.keyboard.press('PageUp');
+  await saved(page);
+  expect((await readStored(application, collection)).document.tiles.beds?.place).toMatchObject({
+    pin: { column: 1, row: 1 },
+    layer: 2,
+  });
+  await page.getByRole('button', { name: 'Undo: Lift' }).click();
+  await page.getByRole('button', { name: 'Undo: Lay over' }).click();
+  await expect(hand(page, 'beds')).toHaveAccessibleName(/at column 6, row 1$/);
+});
+
+test('a duplicate takes free cells, and a new row when there are none; no other tile moves', async ({
+  page,
+}) => {
+  const before = await stageBoxes(page);
+  await hand(page, 'highest').click();
+  await page.keyboard.press('Control+d');
+  const { [Object.keys(await stageBoxes(page)).find((id) => !(id in before)) ?? '']: copy, ...others } =
+    await stageBoxes(page);
+  expect(others).toEqual(before);
+  expect(copy?.[1]).toBeGreaterThan(Math.max(...Object.values(before).map(([, y]) => y)));
+});
+
+test('tiles are taken by a rectangle, copied and pasted into another collection', async ({
+  page,
+  application,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  const [a, b] = [await hand(page, 'opening').boundingBox(), await hand(page, 'beds').boundingBox()];
+  await page.mouse.move((a?.x ?? 0) - 5, (a?.y ?? 0) - 8);
+  await page.mouse.down();
+  await page.mouse.move((b?.x ?? 0) + 20, (b?.y ?? 0) + 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('heading', { name: '2 tiles' })).toBeVisible();
+  await page.keyboard.press('Control+c');
+  const { id } = await createCollection(application, { name: 'Another' });
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await expect(page.getByText('No tiles yet').first()).toBeVisible();
+  await page.keyboard.press('Control+v');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(2);
+  await saved(page);
+  const { document } = await readStored(application, id);
+  expect(document.order.map((tile) => document.tiles[tile]?.name)).toEqual(['Opening', 'Beds']);
+  await page.keyboard.press('Control+x');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(0);
+});
+
+test('own size, alignment, badges: set for all in hand, in one step', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await hand(page, 'beds').click();
+  await hand(page, 'booking').click({ modifiers: ['Shift'] });
+  const across = page.getByLabel('Across', { exact: true });
+  await across.getByRole('radio', { name: 'End' }).click();
+  await expect.poll(async () => (await stageBoxes(page)).booking?.[2] ?? 0).toBeLessThan(190);
+  await page.getByLabel('Own width', { exact: true }).getByRole('radio', { name: 'Sized' }).click();
+  await page.getByLabel('Own width, px').fill('100% / 2');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Undo: Fit' }).click();
+  await page.getByRole('button', { name: 'Undo: Fit' }).click();
+  await page.getByRole('button', { name: 'Undo: Fit' }).click();
+  await hand(page, 'ridge-path').click();
+  await page.getByRole('button', { name: 'Add a badge' }).click();
+  await page.getByLabel('Words of badge 1').fill('Open now');
+  await page.getByRole('radio', { name: 'end, start' }).click();
+  await expect(page.locator('[data-slot="ridge-path"] .badge')).toHaveText('Open now');
+  await saved(page);
+  expect((await readStored(application, collection)).document.tiles['ridge-path']?.badges).toMatchObject([
+    { words: 'Open now', inline: 'start', block: 'end' },
+  ]);
+});
+
+test('groups: made, entered, worked in, left, taken apart, by keyboard alone', async ({
+  page,
+  application,
+  collection,
+}) => {
+  const before = await stageBoxes(page);
+  await hand(page, 'opening').click();
+  await hand(page, 'ridge-path').click({ modifiers: ['Shift'] });
+  await page.keyboard.press('g');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(13);
+  await page.keyboard.press('Enter');
+  const trail = page.getByRole('navigation', { name: 'Trail' });
+  await expect(trail).toContainText('Winter at the huts/Group');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(2);
+  await page.keyboard.press('1');
+  await expect(hand(page, 'opening')).toHaveAccessibleName(/1 by 1 at column 1, row 1/);
+  await page.keyboard.press('g');
+  await page.keyboard.press('Enter');
+  await expect(trail).toContainText('Winter at the huts/Group/Group');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('u');
+  await trail.getByRole('button', { name: 'Winter at the huts' }).click();
+  await expect(trail).toHaveCount(0);
+  await saved(page);
+  const { document } = await readStored(application, collection);
+  const group = Object.values(document.tiles).find(({ kind }) => kind === 'group');
+  expect(group).toMatchObject({ order: ['opening', 'ridge-path'] });
+  await page.locator(`[data-tile-hand="${group?.id}"]`).click();
+  await page.keyboard.press('u');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(14);
+  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('button', { name: '0 As it was opened' }).click();
+  await expect.poll(() => stageBoxes(page)).toEqual(before);
+});
+
+test('the history lists every step by its name, and goes to any', async ({ page }) => {
+  await hand(page, 'beds').click();
+  await page.keyboard.press('2');
+  await page.keyboard.press('p');
+  await page.keyboard.press('Control+d');
+  await page.getByRole('button', { name: 'History' }).click();
+  const steps = page.getByRole('dialog', { name: 'History' }).getByRole('button');
+  await expect(steps).toHaveText(['0As it was opened', '1Span', '2Pin', '3Duplicate']);
+  await steps.nth(1).click();
+  await expect(hand(page, 'beds')).toHaveAccessibleName(/2 by 1 .*(?<!pinned)$/);
+  await steps.nth(3).click();
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(15);
+});
+
+test('a command is found by its words and run by keyboard alone', async ({ page }) => {
+  await hand(page, 'beds').click();
+  await hand(page, 'highest').click({ modifiers: ['Shift'] });
+  const before = await stageBoxes(page);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('swap');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await stageBoxes(page)).beds).toEqual(before.highest);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('nothing like this');
+  await expect(page.getByText('No command has these words.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+a');
+  await expect(page.getByRole('heading', { name: '14 tiles' })).toBeVisible();
+});
+
+test('a press on a free cell asks what comes there; Escape in the middle of drawing draws nothing', async ({
+  page,
+}) => {
+  await hand(page, 'beds').click();
+  await page.keyboard.press('Delete');
+  const hole = await page.getByTestId('hole').first().boundingBox();
+  const [x, y] = [(hole?.x ?? 0) + 12, (hole?.y ?? 0) + 12];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y + 20, { steps: 4 });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(13);
+  await page.mouse.click(x, y);
+  await page.getByRole('menuitem', { name: 'Quote' }).click();
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(14);
+  await expect(page.locator('[data-tile-hand][aria-pressed=true]')).toHaveAccessibleName(/quote/);
+});
