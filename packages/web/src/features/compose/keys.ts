@@ -22,6 +22,7 @@ import {
   stepTiles,
   takeAll,
   takeApart,
+  takeMoreTowards,
   takeTowards,
 } from './actions';
 import { selectBand, selectBands, selectNeedle } from './selectors';
@@ -44,10 +45,9 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 
 const arrow = (event: KeyboardEvent) => ARROWS[event.key] ?? [0, 0];
 const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
-const isArrow = (event: KeyboardEvent, modifier: 'none' | 'alt' | 'shift') =>
+const isArrow = (event: KeyboardEvent, modifier: 'none' | 'alt' | 'shift' | 'control') =>
   event.key in ARROWS &&
-  !event.ctrlKey &&
-  !event.metaKey &&
+  (event.ctrlKey || event.metaKey) === (modifier === 'control') &&
   event.altKey === (modifier === 'alt') &&
   event.shiftKey === (modifier === 'shift');
 const key = (name: string) => (event: KeyboardEvent) => plain(event) && !event.shiftKey && event.key === name;
@@ -94,6 +94,12 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
     does: 'Take the next tile in that direction',
     matches: (e) => isArrow(e, 'none'),
     run: (e) => takeTowards(...(arrow(e) as [number, number])),
+  },
+  {
+    keys: 'Ctrl + arrow',
+    does: 'Take that one as well',
+    matches: (e) => isArrow(e, 'control'),
+    run: (e) => takeMoreTowards(...(arrow(e) as [number, number])),
   },
   {
     keys: 'Alt + arrow',

@@ -17,6 +17,20 @@ export const takeTowards =
     return best.id;
   };
 
+/** Takes the nearest tile in a direction as well; one that is in hand already becomes the last. */
+export const takeMoreTowards =
+  (dx: number, dy: number): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const { tiles } = selectLayout(state);
+    const inHand = selectInHand(state).map(({ id }) => id);
+    const from = tiles.find(({ id }) => id === inHand.at(-1));
+    const best = from ? neighbour(tiles, from, dx, dy) : tiles[0];
+    if (!best) return;
+    dispatch(taken([...inHand.filter((id) => id !== best.id), best.id]));
+    dispatch(announce(`${selectInHand(getState()).length} tiles in hand.`));
+  };
+
 export const takeAll = (): AppThunk => (dispatch, getState) => {
   const { order } = selectView(getState());
   dispatch(taken(order));

@@ -36,19 +36,29 @@ function same<T extends object>(value: T): T {
 
 async function bearing({ view, width, inlineSize, mostCrop }: Asked) {
   await fonts;
-  const tiles = Object.fromEntries(Object.entries(view.tiles).map(([id, tile]) => [id, same(tile)]));
-  const document = { ...view, tiles, look: same(view.look), pictures: same(view.pictures) };
-  return { document, ...bearingAt(document, width, inlineSize, mostCrop, measurer) };
+  // Where a tile sits says nothing about what it needs, so it is not measured anew when it moves.
+  const tiles = Object.fromEntries(
+    Object.entries(view.tiles).map(([id, tile]) => [id, same({ ...tile, place: NOWHERE })]),
+  );
+  const measured = { ...view, tiles, look: same(view.look), pictures: same(view.pictures) };
+  return bearingAt(measured, width, inlineSize, mostCrop, measurer);
 }
 
+const NOWHERE = { columnSpan: 1, rowSpan: 1, pin: null };
+
 const packing = {
+  /** Measures all tiles, so that the first answer comes as fast as the later ones. */
+  async prepare(asked: Asked): Promise<void> {
+    const { allows } = await bearing(asked);
+    for (const id of asked.view.order) allows(id, { columns: 1, rows: 1 });
+  },
   async closeGaps(asked: Asked, distance: number, mostSpans: number): Promise<ClosedGaps> {
-    const { document, allows } = await bearing(asked);
-    return closeGaps(document, asked.band, { distance, mostSpans, allows });
+    const { allows } = await bearing(asked);
+    return closeGaps(asked.view, asked.band, { distance, mostSpans, allows });
   },
   async propose(asked: Asked, tiles: readonly TileId[], seed: number): Promise<Proposal[]> {
-    const { document, allows, aspectOf } = await bearing(asked);
-    return propose(document, asked.band, { tiles, allows, aspectOf, seed, most: 12 });
+    const { allows, aspectOf } = await bearing(asked);
+    return propose(asked.view, asked.band, { tiles, allows, aspectOf, seed, most: 12 });
   },
 };
 

@@ -18,6 +18,7 @@ const MOST_COLUMNS = 12;
 const CELL = 20;
 /** Room for the words under the matrix. */
 const LEAST_WIDTH = 156;
+const LEAST_WIDTH_FOR_SEVERAL = 206;
 const AWAY = 14;
 
 interface SpanPadProps {
@@ -49,7 +50,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const made = change(levelOf(document, level), command).document;
   const after = coverageOf(made, bandAt(made, needle)).holes.length;
 
-  const width = Math.max(LEAST_WIDTH, columns * CELL + 17);
+  const width = Math.max(tiles.length > 1 ? LEAST_WIDTH_FOR_SEVERAL : LEAST_WIDTH, columns * CELL + 17);
   const place = besideTile(boxStyle(space, laidOut), width, needle * space.scale);
   const point = (next: readonly [number, number] | null) => setPointed(next);
 

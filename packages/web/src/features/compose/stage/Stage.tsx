@@ -6,6 +6,7 @@ import { addPictures } from '../actions';
 import { AddTile } from '../belt/AddTile';
 import { ColumnLedge, RowLedge } from '../ledges/Ledges';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
+import { AreasBar } from './AreasBar';
 import { AreaNames, GridLines } from './GridLines';
 import { Ground } from './Ground';
 import { Holes } from './Holes';
@@ -67,6 +68,7 @@ export function Stage() {
     >
       <h1 className="sr-only">Compose {document.name}</h1>
       <Trail />
+      <AreasBar />
       {scale > 0 && (
         <div
           style={{ width: left + needle * scale, height: TOP + height + BELOW }}
