@@ -191,6 +191,9 @@ test('a command is found by its words and run by keyboard alone', async ({ page 
   await page.keyboard.type('nothing like this');
   await expect(page.getByText('No command has these words.')).toBeVisible();
   await page.keyboard.press('Escape');
+  await hand(page, 'beds').click();
+  await page.keyboard.press('Control+ArrowDown');
+  await expect(page.getByRole('heading', { name: '2 tiles' })).toBeVisible();
   await page.keyboard.press('Control+a');
   await expect(page.getByRole('heading', { name: '14 tiles' })).toBeVisible();
 });

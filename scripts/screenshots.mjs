@@ -26,7 +26,11 @@ async function take(name, { dark = false, width = 1280, height = 800, show }) {
   console.log(`${name}.png`);
 }
 
-const open = (page, name = 'Winter at the huts') => page.getByRole('link', { name }).click();
+async function open(page, name = 'Winter at the huts') {
+  await page.getByRole('link', { name }).click();
+  await page.locator('[data-tile-hand]').first().waitFor();
+}
+
 const hand = (page, id) => page.locator(`[data-tile-hand="${id}"]`);
 
 async function showWidth(page, width) {
@@ -61,6 +65,50 @@ await take('compose-dark', {
     await open(page, 'Night sky above hut four');
     await hand(page, 'moonless').click();
     await page.keyboard.press('l');
+  },
+});
+await take('compose-gaps', {
+  show: async (page) => {
+    await open(page);
+    await hand(page, 'beds').click();
+    await page.keyboard.press('Shift+Digit2');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('h');
+    await page.getByRole('status').filter({ hasText: 'No gap is left' }).waitFor();
+  },
+});
+await take('compose-proposals', {
+  show: async (page) => {
+    await open(page);
+    await page.keyboard.press('o');
+    await page.getByRole('button', { name: 'Proposal 4,' }).hover();
+  },
+});
+await take('compose-group', {
+  show: async (page) => {
+    await open(page);
+    await hand(page, 'opening').click();
+    await hand(page, 'ridge-path').click({ modifiers: ['Shift'] });
+    await page.keyboard.press('g');
+    await page.keyboard.press('Enter');
+  },
+});
+await take('compose-areas', {
+  show: async (page) => {
+    await open(page, 'A year of work days');
+    await page.keyboard.press('a');
+    const ground = await page.getByTestId('stage-ground').boundingBox();
+    await page.mouse.move(ground.x + 110, ground.y + 60);
+    await page.mouse.down();
+    await page.mouse.move(ground.x + 420, ground.y + 200, { steps: 6 });
+    await page.mouse.up();
+  },
+});
+await take('commands', {
+  show: async (page) => {
+    await open(page);
+    await hand(page, 'beds').click();
+    await page.keyboard.press('Control+k');
   },
 });
 await take('export', {
