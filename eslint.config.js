@@ -31,7 +31,10 @@ export default tseslint.config(
   { files: ['packages/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
   // What it hands to `page.evaluate` runs in the browser.
-  { files: ['scripts/screenshots.mjs', 'scripts/bench.mjs'], languageOptions: { globals: globals.browser } },
+  {
+    files: ['scripts/screenshots.mjs', 'scripts/bench.mjs', 'scripts/benchStage.mjs'],
+    languageOptions: { globals: globals.browser },
+  },
   { files: ['packages/web/public/*.js'], languageOptions: { globals: globals.browser } },
   // Playwright names what a fixture takes by destructuring, even when that is nothing.
   { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },

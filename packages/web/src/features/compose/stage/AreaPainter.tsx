@@ -81,7 +81,7 @@ function suggest({ row, columnSpan }: GridArea, columns: number, present: readon
     ? row === 1
       ? 'header'
       : 'footer'
-    : columnSpan * 2 < columns + 1
+    : columnSpan * 2 < columns
       ? 'sidebar'
       : 'content';
   let name = likely;

@@ -69,9 +69,9 @@ export function GridLines({ layout, space: { scale, x, y } }: Pick<GridLinesProp
             strokeOpacity=".7"
             strokeDasharray="2 3"
           />
-          <rect x="-20" y="-6.5" width="16" height="13" rx="2" fill="var(--water-1)" />
+          <rect x={x * scale + 2} y="-6.5" width="16" height="13" rx="2" fill="var(--water-1)" />
           <text
-            x="-12"
+            x={x * scale + 10}
             y="3.5"
             textAnchor="middle"
             fontSize="9"
