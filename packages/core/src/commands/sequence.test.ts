@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { allTiles, levelOf, levelWith, type Level } from '../document/levels.js';
+import { allTiles, levelOf, type Level } from '../document/levels.js';
 import { applyPatch } from '../patch/applyPatch.js';
 import { applyDesign, readDesign } from '../packing/designRows.js';
 import { bandsOf } from '../document/bands.js';
@@ -212,15 +212,6 @@ describe('any sequence of commands', () => {
       }),
       { numRuns: 150 },
     );
-  });
-
-  test('knows on which level a tile is', () => {
-    const grouped = change(start, groupTiles(['t2', 't3'], 'g', 0)).document;
-    expect([levelWith(grouped, 't2'), levelWith(grouped, 'g'), levelWith(grouped, 't1')]).toEqual([
-      'g',
-      null,
-      null,
-    ]);
   });
 });
 

@@ -35,13 +35,6 @@ export function groupOf(document: CollectionDocument, id: TileId): GroupTile {
   return tile;
 }
 
-/** The level that a tile is on: the group that holds it, or null for the collection itself. */
-export function levelWith(document: CollectionDocument, id: TileId): Level {
-  for (const tile of Object.values(document.tiles))
-    if (tile.kind === 'group' && tile.order.includes(id)) return tile.id;
-  return null;
-}
-
 /** A tile's id with those of everything in it, itself first. */
 export function withContents({ tiles }: Pick<CollectionDocument, 'tiles'>, id: TileId): TileId[] {
   const tile = tiles[id];

@@ -20,6 +20,8 @@ export interface ComposeState {
   readonly tool: 'tiles' | 'areas';
   readonly showing: Showing | null;
   readonly commandList: boolean;
+  /** What is under way for longer, in words. */
+  readonly busy: string | null;
 }
 
 /** What floats over the stage until it is closed: gaps to be closed, proposals. */
@@ -38,6 +40,7 @@ const initialState: ComposeState = {
   tool: 'tiles',
   showing: null,
   commandList: false,
+  busy: null,
 };
 
 export const composeSlice = createSlice({
@@ -81,6 +84,7 @@ export const composeSlice = createSlice({
       inHand: [],
     }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
+    busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
     commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
     linesToggled: (state) => ({ ...state, showLines: !state.showLines }),
@@ -98,6 +102,7 @@ export const {
   drawnChosen,
   toolChosen,
   shown,
+  busyWith,
   commandListToggled,
   setForChosen,
   linesToggled,

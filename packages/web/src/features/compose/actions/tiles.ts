@@ -19,7 +19,7 @@ import {
 } from '@noria/core';
 import { uploadPicture } from '../../../api/pictures';
 import { announce, warn } from '../../notices';
-import { drawnChosen, taken, takenBare } from '../composeSlice';
+import { busyWith, drawnChosen, taken, takenBare } from '../composeSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -160,7 +160,7 @@ export const addPictures =
     }[] = [];
     const troubles: string[] = [];
     for (const [k, file] of pictures.entries()) {
-      dispatch(announce(`Picture ${k + 1} of ${pictures.length}.`));
+      dispatch(busyWith(`Picture ${k + 1} of ${pictures.length}`));
       try {
         const asset = await uploadPicture(file, known);
         known.push(asset.id);
@@ -178,6 +178,7 @@ export const addPictures =
         troubles.push(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
       }
     }
+    dispatch(busyWith(null));
     if (troubles.length > 0) dispatch(warn(troubles.join(' ')));
     if (added.length === 0) return;
     const position = nextPosition(getState());

@@ -4,11 +4,11 @@ import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hook
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';
-import { announce } from '../../notices';
+import { announce, warn } from '../../notices';
 import { shown, taken } from '../composeSlice';
 import { runHere, tryHere } from '../here';
 import { selectBand } from '../selectors';
-import { askedOf, packing } from './packing';
+import { askedOf, packing, trouble } from './packing';
 
 /** What closing the gaps would change, tile by tile; tried on the stage until it is taken or left. */
 export function GapsPanel() {
@@ -29,7 +29,8 @@ export function GapsPanel() {
         setAnswer(closed);
         dispatch(tryHere(closed.changes.length > 0 ? gapCommand(closed.changes, index) : null));
         dispatch(announce(sentence(closed)));
-      });
+      })
+      .catch((error: unknown) => wanted && dispatch(warn(trouble(error))));
     return () => {
       wanted = false;
       dispatch(tryHere(null));

@@ -3,11 +3,11 @@ import { useEffect, useState } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
-import { announce } from '../../notices';
+import { announce, warn } from '../../notices';
 import { shown } from '../composeSlice';
 import { runHere, tryHere } from '../here';
 import { selectBand, selectInHand, selectView } from '../selectors';
-import { askedOf, packing } from './packing';
+import { askedOf, packing, trouble } from './packing';
 
 /** Arrangements without a hole: pointed at they are seen on the stage, pressed they are taken. */
 export function ProposalsPanel() {
@@ -32,7 +32,8 @@ export function ProposalsPanel() {
         if (!wanted) return;
         setFound(proposals);
         dispatch(announce(`${proposals.length} proposals.`));
-      });
+      })
+      .catch((error: unknown) => wanted && dispatch(warn(trouble(error))));
     return () => {
       wanted = false;
       dispatch(tryHere(null));

@@ -22,3 +22,7 @@ export const askedOf = (state: RootState): Asked => ({
   inlineSize: selectLayout(state).inlineSize,
   mostCrop: MOST_CROP,
 });
+
+/** What to say when the worker could not answer. */
+export const trouble = (error: unknown) =>
+  `This could not be worked out: ${error instanceof Error ? error.message : String(error)}. Nothing was changed; reload the page and try again.`;

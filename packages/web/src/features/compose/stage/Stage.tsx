@@ -38,7 +38,7 @@ export function Stage() {
   const origin = useAppSelector(selectOrigin);
   const { arrangement } = useAppSelector(selectBand);
   const needle = useAppSelector(selectNeedle);
-  const { sweeping, showLines, tool } = useAppSelector((state) => state.compose);
+  const { sweeping, showLines, tool, busy } = useAppSelector((state) => state.compose);
   const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
   // A page narrower than the stage stands in its middle.
   const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
@@ -109,6 +109,12 @@ export function Stage() {
           </div>
         </div>
       )}
+      <p
+        role="status"
+        className={`pointer-events-none fixed bottom-[112px] left-1/2 z-[140] rounded-m bg-raised px-4 py-2 shadow-float ${busy ? '' : 'hidden'}`}
+      >
+        {busy}
+      </p>
       {dropping && (
         <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
           Let go: each picture becomes a tile
