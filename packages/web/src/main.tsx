@@ -8,8 +8,13 @@ import { makeStore } from './store/store';
 import { Notices } from './features/notices';
 import './styles/base.css';
 
-// Words are measured from the first layout on, so their fonts come before it.
-await loadFonts(document.fonts);
+const LONGEST_WAIT_MS = 4000;
+
+// Words are measured from the first layout on, so their fonts come before it; but not at any price.
+await Promise.race([
+  loadFonts(document.fonts),
+  new Promise((resolve) => window.setTimeout(resolve, LONGEST_WAIT_MS)),
+]);
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
