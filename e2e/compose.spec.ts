@@ -203,7 +203,7 @@ test('a tile of each kind is added to an empty collection', async ({ page, appli
   await page.goto(`${application.url}/collections/${id}/compose`);
   await expect(page.getByRole('main').getByText('No tiles yet')).toBeVisible();
   for (const kind of ['Text', 'Picture', 'Stat', 'Quote', 'Action']) {
-    await page.getByRole('button', { name: /^Add/ }).first().click();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('menuitem', { name: kind }).first().click();
   }
   await expect(page.locator('[data-tile-hand]')).toHaveCount(5);

@@ -1,7 +1,7 @@
 import { useDeferredValue } from 'react';
 import { useAppSelector } from '../../../store/hooks';
 import { nth } from '../../../ui/words';
-import { selectInHand, selectLevel, selectView } from '../selectors';
+import { selectLevel, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
 import { GapsPanel } from '../packing/GapsPanel';
 import { ProposalsPanel } from '../packing/ProposalsPanel';
@@ -13,8 +13,10 @@ import { TilePlace } from './TilePlace';
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
   const document = useAppSelector(selectView);
-  // The stage comes first; the settings follow when there is time.
-  const inHand = useDeferredValue(useAppSelector(selectInHand));
+  // The stage comes first: which tiles these are follows when there is time. What is in them does not
+  // wait, or typed letters would be lost.
+  const ids = useDeferredValue(useAppSelector((state) => state.compose.inHand));
+  const inHand = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
   const level = useAppSelector(selectLevel);
   const showing = useAppSelector((state) => state.compose.showing);
   const [tile] = inHand;
