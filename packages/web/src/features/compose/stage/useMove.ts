@@ -11,7 +11,7 @@ import {
 } from '@noria/core';
 import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
-import { taken } from '../composeSlice';
+import { taken, takenBare } from '../composeSlice';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
 import { useGrab, type Ask, type Way } from './useGrab';
 import { withMoreRows, type Box, type StageSpace } from './space';
@@ -56,7 +56,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     const inHand = selectInHand(state).map((tile) => tile.id);
     const ids = inHand.includes(from.id) ? inHand : [from.id];
     // In a task of its own: what shows a tile in hand takes time, and the drag has begun.
-    if (ids.length === 1 && inHand[0] !== from.id) window.setTimeout(() => dispatch(taken([from.id])));
+    if (ids.length === 1 && inHand[0] !== from.id) window.setTimeout(() => dispatch(takenBare([from.id])));
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),
@@ -103,7 +103,10 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
       ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
     },
     onTap,
-    onDone,
+    onDone: () => {
+      dispatch(taken(selectInHand(store.getState()).map(({ id }) => id)));
+      onDone();
+    },
   });
   return { bind, moving, ghost };
 }
