@@ -14,6 +14,7 @@ export * from './grid/evenColumn.js';
 export * from './grid/nearest.js';
 export * from './grid/neighbour.js';
 export * from './grid/place.js';
+export * from './grid/bounds.js';
 export * from './grid/coverage.js';
 export * from './arrangement.js';
 export * from './layout.js';

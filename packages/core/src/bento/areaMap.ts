@@ -14,10 +14,18 @@ export function mapRows({ areas = [], columns }: Pick<BentoArrangement, 'areas' 
   });
 }
 
+const known = new WeakMap<readonly string[], { readonly columns: number; readonly map: AreaMap | null }>();
+
 /** The map as the grid has it: cut off at its last column. Null: no areas. */
 export function areaMap(arrangement: Pick<BentoArrangement, 'areas' | 'columns'>): AreaMap | null {
-  const rows = mapRows(arrangement);
-  return rows.length === 0 ? null : parseAreas(rows.map((row) => row.join(' ')));
+  const { areas, columns } = arrangement;
+  if (!areas || areas.length === 0) return null;
+  // Every tile in an area asks for it, at every step of a drag.
+  const before = known.get(areas);
+  if (before?.columns === columns.length) return before.map;
+  const map = parseAreas(mapRows(arrangement).map((row) => row.join(' ')));
+  known.set(areas, { columns: columns.length, map });
+  return map;
 }
 
 /** The cells of a named area; null when the map has none of that name. */

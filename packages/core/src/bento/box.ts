@@ -4,8 +4,7 @@ import { isIntrinsic, parseTrackSize } from '../css/trackSize.js';
 import { bandsOf, placeIn, type Band } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
 import { tileBox } from '../page/tileBox.js';
-import { areaMap } from './areaMap.js';
-import { bentoAreas } from './areas.js';
+import { bentoAreas, bentoRowCount } from './areas.js';
 import type { Box } from '../box/box.js';
 import type { GridArea } from '../grid/place.js';
 import type { BentoArrangement, CollectionDocument, Fit, Lie, Tile, TrackSize } from '../document/types.js';
@@ -24,10 +23,7 @@ export interface BentoBox {
 export function bentoBox(document: CollectionDocument, band: Band, options: LayoutOptions): BentoBox {
   const { arrangement } = band;
   const areas = bentoAreas(document, band);
-  const rowCount = areas.reduce(
-    (most, area) => Math.max(most, area.row + area.rowSpan - 1),
-    Math.max(arrangement.rows.length, areaMap(arrangement)?.rows ?? 0),
-  );
+  const rowCount = bentoRowCount(arrangement, areas);
   const rows = Array.from({ length: rowCount }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
   const isHigh = arrangement.height?.kind === 'fixed';
   const asks =
@@ -100,8 +96,7 @@ function gridBox(
   };
 }
 
-const LIES: Readonly<Record<Lie, 'stretch' | 'start' | 'center' | 'end'>> = {
-  fill: 'stretch',
+const LIES: Readonly<Record<Exclude<Lie, 'fill'>, 'start' | 'center' | 'end'>> = {
   start: 'start',
   centre: 'center',
   end: 'end',
@@ -110,25 +105,22 @@ const LIES: Readonly<Record<Lie, 'stretch' | 'start' | 'center' | 'end'>> = {
 /** A tile's box held at its cells. */
 function cell(box: Box, area: GridArea, fit: Fit): Box {
   const line = (number: number) => ({ kind: 'line', number, name: null }) as const;
-  const size = (lie: Lie, own: number | null, present: BoxStyle['inlineSize']) =>
-    lie === 'fill' ? present : (own ?? 'auto');
-  const { style } = box;
   return {
     ...box,
     style: {
-      ...style,
+      ...box.style,
       columnStart: line(area.column),
       columnEnd: line(area.column + area.columnSpan),
       rowStart: line(area.row),
       rowEnd: line(area.row + area.rowSpan),
       ...(fit.inline !== 'fill' && {
         justifySelf: { at: LIES[fit.inline], safe: false },
-        inlineSize: size(fit.inline, fit.inlineSize, style.inlineSize),
+        inlineSize: fit.inlineSize ?? 'auto',
         maxInlineSize: percent(100),
       }),
       ...(fit.block !== 'fill' && {
         alignSelf: { at: LIES[fit.block], safe: false },
-        blockSize: size(fit.block, fit.blockSize, style.blockSize),
+        blockSize: fit.blockSize ?? 'auto',
         maxBlockSize: percent(100),
       }),
     },

@@ -1,4 +1,4 @@
-import { bandsOf, placeIn } from '../document/bands.js';
+import { bandOf, placeIn } from '../document/bands.js';
 import { bentoWishes } from '../bento/areas.js';
 import { placeItems } from '../grid/place.js';
 import { type Command } from '../patch/change.js';
@@ -36,8 +36,9 @@ export function duplicateTile(
       insertTile(draft, copied(document, original, ids), position);
       for (const each of draft.bands) copyBand(each, ids);
     };
-  const { arrangement } = resolved(document, band);
-  const wishes = bentoWishes(document, resolved(document, band));
+  const found = bandOf(document, band);
+  const { arrangement } = found;
+  const wishes = bentoWishes(document, found);
   const before = placeItems(wishes, arrangement.columns.length, arrangement.flow);
   const first = document.order.indexOf(original) + 1;
   const { columnSpan, rowSpan } = placeIn(document, tile, band);
@@ -54,12 +55,6 @@ export function duplicateTile(
   }
   return copyAt(document.order.length);
 }
-
-const resolved = (document: CollectionDocument, band: number) => {
-  const found = bandsOf(document)[band];
-  if (!found) throw new RangeError(`There is no band ${band}.`);
-  return found;
-};
 
 function copied(
   { tiles }: Pick<CollectionDocument, 'tiles'>,

@@ -1,6 +1,7 @@
 import { bandsOf } from '../document/bands.js';
 import { bentoAreas } from '../bento/areas.js';
 import { emptyGroup } from '../document/emptyDocument.js';
+import { boundsOf } from '../grid/bounds.js';
 import { newTile } from './newTile.js';
 import { insertTile } from './tiles.js';
 import type { Draft } from './draft.js';
@@ -18,10 +19,7 @@ export function groupTiles(ids: readonly TileId[], id: TileId, band: number): Co
     const [first] = inside;
     if (first === undefined || !resolved) return;
     const areas = bentoAreas(draft, resolved).filter((_, k) => ids.includes(draft.order[k] as TileId));
-    const column = Math.min(...areas.map((area) => area.column));
-    const row = Math.min(...areas.map((area) => area.row));
-    const columnSpan = Math.max(...areas.map((area) => area.column + area.columnSpan)) - column;
-    const rowSpan = Math.max(...areas.map((area) => area.row + area.rowSpan)) - row;
+    const { columnSpan, rowSpan } = boundsOf(areas);
     const { columnGap, rowGap, flow } = resolved.arrangement;
     const group: GroupTile = {
       ...(newTile('group', id) as GroupTile),

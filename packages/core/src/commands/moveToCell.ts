@@ -1,4 +1,4 @@
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { bandOf, placeIn } from '../document/bands.js';
 import { bentoAreas, bentoWishes } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
@@ -150,10 +150,4 @@ export function placeOver(document: CollectionDocument, id: TileId, bandIndex: n
     setPin([id], bandIndex, { column, row: cell.row })(draft);
     if (layer > 0) setLayer([id], layer, bandIndex, 'band')(draft);
   };
-}
-
-function bandOf(document: CollectionDocument, index: number): Band {
-  const band = bandsOf(document)[index];
-  if (!band) throw new RangeError(`There is no band ${index}.`);
-  return band;
 }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { bandsOf, placeIn } from '../document/bands.js';
+import { bandOf, bandsOf, placeIn } from '../document/bands.js';
 import { change, type Command } from '../patch/change.js';
+import { coverageOf } from '../packing/closeGaps.js';
 import { checkDocument } from '../document/checkDocument.js';
 import { layoutCollection, levelLayout } from '../layout.js';
 import { LETTERS } from '../testing/layoutHtml.js';
@@ -91,6 +92,14 @@ describe('areas', () => {
     const narrow = run(removeArea('side', 2, 'band'), held);
     expect(cells(narrow).t4).toEqual([1, 1, 2, 3]);
     expect(cells(narrow, 500).t4?.[3]).toBe(1);
+  });
+
+  test('rows that only the map has are rows of the grid, and holes are seen in them', () => {
+    const low = run(paintArea('foot', { column: 1, row: 5, columnSpan: 4, rowSpan: 1 }, 0, 'band'));
+    const layout = layoutCollection(low, 1280, { measurer: LETTERS });
+    expect(layout.rows).toHaveLength(5);
+    expect(coverageOf(low, bandOf(low, 0))).toEqual(layout.coverage);
+    expect(layout.coverage.holes).toContainEqual({ column: 1, row: 4, columnSpan: 4, rowSpan: 2 });
   });
 
   test('what is painted over is given up, and no area is left that is no rectangle', () => {

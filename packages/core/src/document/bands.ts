@@ -34,6 +34,16 @@ export function bandsOf(document: CollectionDocument): readonly Band[] {
   return all;
 }
 
+/**
+ * The band of an index; 0 is the widest.
+ * @throws RangeError when there is no such band
+ */
+export function bandOf(document: CollectionDocument, index: number): Band {
+  const band = bandsOf(document)[index];
+  if (!band) throw new RangeError(`There is no band ${index}; the narrowest is ${document.bands.length}.`);
+  return band;
+}
+
 /** The band that a width in px lies in. */
 export function bandAt(document: CollectionDocument, width: number): Band {
   const all = bandsOf(document);

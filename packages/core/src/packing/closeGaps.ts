@@ -1,13 +1,13 @@
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
-import { areaIn } from '../bento/areaMap.js';
-import { bentoAreas } from '../bento/areas.js';
+import { bandOf, type Band } from '../document/bands.js';
+import { bentoAreas, bentoRowCount } from '../bento/areas.js';
 import { coverage, type Coverage } from '../grid/coverage.js';
 import { change, type Command } from '../patch/change.js';
 import { setArrangement } from '../commands/arrangement.js';
 import { setSpan } from '../commands/place.js';
 import { packBeam, type Packing } from './packBeam.js';
-import type { HeldCells, Span } from './fillCells.js';
-import type { CollectionDocument, Tile, TileId } from '../document/types.js';
+import { tilesOf } from './tilesOf.js';
+import type { Span } from './fillCells.js';
+import type { CollectionDocument, TileId } from '../document/types.js';
 
 export interface CloseGapsOptions {
   /** How many positions in reading order a tile may move, 0 to 24. */
@@ -54,8 +54,7 @@ export function closeGaps(
   bandIndex: number,
   options: CloseGapsOptions,
 ): ClosedGaps {
-  const band = bandsOf(document)[bandIndex];
-  if (!band) throw new RangeError(`There is no band ${bandIndex}.`);
+  const band = bandOf(document, bandIndex);
   const before = coverageOf(document, band);
   if (before.holes.length === 0) return { outcome: 'none', before, after: before, changes: [] };
 
@@ -80,17 +79,14 @@ const emptyCells = ({ cells, covered }: Coverage) => cells - covered;
 /** The holes of a level in a band. */
 export function coverageOf(document: CollectionDocument, band: Band): Coverage {
   const areas = bentoAreas(document, band);
-  const rows = areas.reduce(
-    (most, { row, rowSpan }) => Math.max(most, row + rowSpan - 1),
-    band.arrangement.rows.length,
-  );
-  return coverage(areas, band.arrangement.columns.length, rows);
+  const { arrangement } = band;
+  return coverage(areas, arrangement.columns.length, bentoRowCount(arrangement, areas));
 }
 
 /** Changes, with the coverage that they truly lead to. */
 function answer(document: CollectionDocument, band: Band, changes: readonly GapChange[]) {
   const made = change(document, gapCommand(changes, band.index)).document;
-  return { changes, after: coverageOf(made, bandsOf(made)[band.index] as Band) };
+  return { changes, after: coverageOf(made, bandOf(made, band.index)) };
 }
 
 /** What closing the gaps came to, as a command. */
@@ -121,20 +117,10 @@ function* search(
   { distance, allows, mostSpans }: CloseGapsOptions,
 ): Generator<GapChange[]> {
   const columns = band.arrangement.columns.length;
-  const flowing: Flowing[] = [];
-  const held: HeldCells[] = [];
-  const areas = bentoAreas(document, band);
-  document.order.forEach((id, position) => {
-    const tile = document.tiles[id] as Tile;
-    const place = placeIn(document, tile, band.index);
-    const at = areas[position] as (typeof areas)[number];
-    const span = { columns: at.columnSpan, rows: at.rowSpan };
-    if (place.pin || (place.area !== null && areaIn(band.arrangement, place.area))) {
-      held.push({ ...span, column: at.column - 1, row: at.row - 1 });
-    } else {
-      const others = mostSpans === 0 ? [] : nearSpans(span, columns).filter((other) => allows(id, other));
-      flowing.push({ id, position, spans: [span, ...others] });
-    }
+  const { held, flowing: tiles } = tilesOf(document, band);
+  const flowing = tiles.map(({ tile: { id }, position, span }): Flowing => {
+    const others = mostSpans === 0 ? [] : nearSpans(span, columns).filter((other) => allows(id, other));
+    return { id, position, spans: [span, ...others] };
   });
   const cells = [...held, ...flowing.map(({ spans }) => spans[0] as Span)].reduce(
     (sum, { columns: wide, rows }) => sum + wide * rows,

@@ -1,11 +1,11 @@
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
-import { areaIn } from '../bento/areaMap.js';
+import { bandOf, placeIn, type Band } from '../document/bands.js';
 import { bentoAreas } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { noise } from '../noise.js';
 import { setSpan } from '../commands/place.js';
 import { coverageOf } from './closeGaps.js';
-import { fillCells, type Choice, type HeldCells, type Span } from './fillCells.js';
+import { fillCells, type Choice, type Span } from './fillCells.js';
+import { tilesOf } from './tilesOf.js';
 import type { GridArea } from '../grid/place.js';
 import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 
@@ -72,32 +72,15 @@ export function propose(
   bandIndex: number,
   options: ProposeOptions,
 ): Proposal[] {
-  const band = bandsOf(document)[bandIndex];
-  if (!band) throw new RangeError(`There is no band ${bandIndex}.`);
+  const band = bandOf(document, bandIndex);
   const columns = band.arrangement.columns.length;
-  const areas = bentoAreas(document, band);
-  const held: HeldCells[] = [];
-  const flowing: {
-    readonly id: TileId;
-    readonly span: Span;
-    readonly spans: readonly Span[];
-    readonly weight: number;
-    readonly aspect: number | null;
-  }[] = [];
-  document.order.forEach((id, k) => {
-    const tile = document.tiles[id] as Tile;
-    const place = placeIn(document, tile, bandIndex);
-    const at = areas[k] as GridArea;
-    const span = { columns: at.columnSpan, rows: at.rowSpan };
-    if (place.pin || (place.area !== null && areaIn(band.arrangement, place.area))) {
-      held.push({ ...span, column: at.column - 1, row: at.row - 1 });
-      return;
-    }
-    const others = options.tiles.includes(id)
-      ? allSpans(columns).filter((each) => options.allows(id, each))
+  const { held, flowing: tiles } = tilesOf(document, band);
+  const flowing = tiles.map(({ tile, position, span }) => {
+    const others = options.tiles.includes(tile.id)
+      ? allSpans(columns).filter((each) => options.allows(tile.id, each))
       : [];
     const spans = others.length > 0 ? others : [span];
-    flowing.push({ id, span, spans, weight: weightOf(tile, k), aspect: aspectOf(document, tile) });
+    return { id: tile.id, spans, weight: weightOf(tile, position), aspect: aspectOf(document, tile) };
   });
 
   const found = new Map<string, Proposal>();
@@ -176,7 +159,7 @@ function judge(
   options: ProposeOptions,
 ): Proposal | null {
   const made = change(document, proposalCommand(spans, band.index)).document;
-  const after = bandsOf(made)[band.index] as Band;
+  const after = bandOf(made, band.index);
   if (coverageOf(made, after).holes.length > 0) return null;
   const areas = bentoAreas(made, after);
   const rows = areas.reduce((most, { row, rowSpan }) => Math.max(most, row + rowSpan - 1), 0);

@@ -1,4 +1,4 @@
-import { areaMap, assignArea, paintArea, placeIn, type GridArea, type Tile } from '@noria/core';
+import { areaMap, assignArea, boundsOf, paintArea, placeIn, type Tile } from '@noria/core';
 import { useId, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Row } from '../../../ui/Rows';
@@ -28,7 +28,7 @@ export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
     else if (names.includes(name)) dispatch(putInArea(name));
     else {
       const ids = tiles.map(({ id }) => id);
-      const cells = around(layout.tiles.filter(({ id }) => ids.includes(id)));
+      const cells = boundsOf(layout.tiles.filter(({ id }) => ids.includes(id)));
       try {
         const paint = paintArea(name, cells, index, setFor);
         dispatch(
@@ -64,15 +64,4 @@ export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
       </datalist>
     </Row>
   );
-}
-
-function around(areas: readonly GridArea[]): GridArea {
-  const column = Math.min(...areas.map((area) => area.column));
-  const row = Math.min(...areas.map((area) => area.row));
-  return {
-    column,
-    row,
-    columnSpan: Math.max(...areas.map((area) => area.column + area.columnSpan)) - column,
-    rowSpan: Math.max(...areas.map((area) => area.row + area.rowSpan)) - row,
-  };
 }
