@@ -9,7 +9,7 @@ module.exports = {
       from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
       to: {
         pathNot:
-          '^(packages/core/src|node_modules/(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak))',
+          '^(packages/core/src|node_modules/(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak|culori|papaparse))',
       },
     },
     {

@@ -20,7 +20,8 @@ export async function exportPage(
   out: string,
 ): Promise<number> {
   const page = writePage(document, await shippedFonts());
-  for (const folder of ['', 'pictures', 'fonts']) await mkdir(join(out, folder), { recursive: true });
+  for (const folder of ['', 'pictures', 'films', 'fonts'])
+    await mkdir(join(out, folder), { recursive: true });
   for (const asset of page.assets) await writeAsset(document, asset, pictures, out);
   for (const [path, text] of Object.entries(page.files)) await writeFile(join(out, path), text);
   return page.assets.length + Object.keys(page.files).length;
@@ -38,9 +39,16 @@ async function writeAsset(
     await copyFile(join(folder, 'files', asset.file), to);
     return;
   }
+  if (asset.kind === 'film') {
+    const from = join(pictures, '..', 'films', document.films?.[asset.film]?.file ?? '');
+    await copyFile(from, to).catch(() => {
+      throw new CliError(`There is no film ${from}. Films lie in a folder “films” beside the collection.`);
+    });
+    return;
+  }
   const from = join(pictures, document.pictures[asset.picture]?.file ?? '');
   try {
-    await sharp(from).resize({ width: asset.inlineSize }).webp({ quality: 84 }).toFile(to);
+    await sharp(from, { density: 300 }).resize({ width: asset.inlineSize }).webp({ quality: 84 }).toFile(to);
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
     throw new CliError(

@@ -19,6 +19,8 @@ export interface LayoutOptions {
   readonly measurer: TextMeasurer;
   /** Height of the screen that a grid's height may be a share of, px. */
   readonly screenBlockSize: number;
+  /** Width of the page, px, which type sizes may grow with. */
+  readonly pageInlineSize: number;
 }
 
 /** The screen height that is meant where nobody says another, px. */

@@ -30,6 +30,7 @@ export function layoutCollection(
   const band = bandAt(document, width);
   return arrangementKinds[band.arrangement.kind].layout(document, band, width, {
     screenBlockSize: SCREEN_BLOCK_SIZE,
+    pageInlineSize: width,
     ...options,
   });
 }

@@ -4,6 +4,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { CollectionsModule } from './collections/collections.module.js';
 import { databaseOptions } from './database/database.js';
 import { DemoService } from './demo/demo.service.js';
+import { FilmsModule } from './films/films.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
 import { ProblemFilter } from './problems/problem.filter.js';
 import { WorkspacesModule } from './workspaces/workspaces.module.js';
@@ -27,6 +28,7 @@ export class AppModule {
         WorkspacesModule,
         CollectionsModule,
         PicturesModule,
+        FilmsModule,
       ],
       controllers: [HealthController],
       providers: [DemoService, { provide: APP_FILTER, useClass: ProblemFilter }],

@@ -21,6 +21,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
         directives: {
           'img-src': ["'self'", 'blob:', 'data:'],
           'style-src': ["'self'", "'unsafe-inline'"],
+          'media-src': ["'self'", 'blob:'],
           'frame-src': ["'self'", 'blob:'],
           // Noria is served over plain HTTP on loopback.
           'upgrade-insecure-requests': null,

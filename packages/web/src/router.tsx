@@ -3,6 +3,8 @@ import { CollectionsScreen } from './features/collections';
 import { ComposeScreen } from './features/compose';
 import { ExportScreen } from './features/export';
 import { Frame } from './features/frame';
+import { PicturesScreen } from './features/pictures';
+import { RecipesScreen } from './features/recipes';
 
 function OpenCollection() {
   const { id = '' } = useParams();
@@ -29,6 +31,8 @@ function NoSuchPage() {
 
 export const router = createBrowserRouter([
   { path: '/', element: <CollectionsScreen /> },
+  { path: '/pictures', element: <PicturesScreen /> },
+  { path: '/recipes', element: <RecipesScreen /> },
   {
     path: '/collections/:id',
     element: <OpenCollection />,

@@ -46,7 +46,9 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
     }
     const hugs =
       (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);
-    return asks || hugs ? tileBox(document, tile, options.measurer) : plainBox(tile.id);
+    return asks || hugs
+      ? tileBox(document, tile, options.measurer, options.pageInlineSize)
+      : plainBox(tile.id);
   }
 }
 

@@ -1,5 +1,6 @@
 import { layoutBox } from '../box/layoutBox.js';
 import { coverage } from '../grid/coverage.js';
+import { hasFluidType } from '../look/named.js';
 import '../engine.js';
 import { bentoBox, type BentoBox } from './box.js';
 import type { Layout, LayoutOptions } from '../arrangement.js';
@@ -19,8 +20,9 @@ export function layoutBento(
   width: number,
   options: LayoutOptions,
 ): Layout {
-  // While the width is dragged the boxes stay the same.
-  const key = `${band.index} ${options.screenBlockSize}`;
+  // While the width is dragged the boxes stay the same, unless type grows with it.
+  const page = hasFluidType(document) ? options.pageInlineSize : '';
+  const key = `${band.index} ${options.screenBlockSize} ${page}`;
   let bands = known.get(document);
   if (!bands) known.set(document, (bands = new Map<string, BentoBox>()));
   let boxes = bands.get(key);

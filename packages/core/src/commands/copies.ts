@@ -5,8 +5,9 @@ import { type Command } from '../patch/change.js';
 import { checkDocument } from '../document/checkDocument.js';
 import { emptyDocument } from '../document/emptyDocument.js';
 import { withContents } from '../document/levels.js';
+import { assetsOf, carryAssets, type Assets } from './assets.js';
 import { insertTile } from './tiles.js';
-import type { CollectionDocument, PictureAsset, Tile, TileId } from '../document/types.js';
+import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 import type { Draft } from './draft.js';
 
 /** Gives a new id for a copy of a tile. */
@@ -56,7 +57,7 @@ export function duplicateTile(
   return copyAt(document.order.length);
 }
 
-function copied(
+export function copied(
   { tiles }: Pick<CollectionDocument, 'tiles'>,
   from: TileId,
   ids: ReadonlyMap<TileId, TileId>,
@@ -83,26 +84,18 @@ function copyBand(band: Draft['bands'][number], ids: ReadonlyMap<TileId, TileId>
 }
 
 /** Tiles taken along: what is put on the clipboard, and read from it in this or another collection. */
-export interface TakenTiles {
+export interface TakenTiles extends Assets {
   readonly order: readonly TileId[];
   readonly tiles: Readonly<Record<TileId, Tile>>;
-  readonly pictures: Readonly<Record<string, PictureAsset>>;
 }
 
 const MARK = 'noria-tiles';
 
-/** Tiles as text, with what is in them and the pictures that they show. */
+/** Tiles as text, with what is in them and all that they show and follow. */
 export function tilesToText(document: CollectionDocument, ids: readonly TileId[]): string {
-  const all = ids.flatMap((id) => withContents(document, id));
-  const tiles = Object.fromEntries(all.map((id) => [id, document.tiles[id] as Tile]));
-  const pictures = Object.fromEntries(
-    Object.values(tiles).flatMap((tile) => {
-      const picture =
-        tile.kind === 'picture' && tile.picture !== null ? document.pictures[tile.picture] : undefined;
-      return picture ? [[picture.id, picture]] : [];
-    }),
-  );
-  return JSON.stringify({ [MARK]: 1, order: ids, tiles, pictures });
+  const all = ids.flatMap((id) => withContents(document, id)).map((id) => document.tiles[id] as Tile);
+  const tiles = Object.fromEntries(all.map((tile) => [tile.id, tile]));
+  return JSON.stringify({ [MARK]: 1, order: ids, tiles, ...assetsOf(document, all) });
 }
 
 /** Tiles from text that `tilesToText` wrote; null when it is something else, or not sound. */
@@ -114,9 +107,10 @@ export function tilesFromText(text: string): TakenTiles | null {
     return null;
   }
   if (typeof value !== 'object' || value === null || !(MARK in value)) return null;
-  const { order, tiles, pictures } = value as Partial<TakenTiles>;
-  const { document } = checkDocument({ ...emptyDocument('Taken along'), order, tiles, pictures });
-  return document && { order: document.order, tiles: document.tiles, pictures: document.pictures };
+  const { order, tiles, pictures, ...rest } = value as Partial<TakenTiles>;
+  const { films = {}, icons = {}, namedLooks = {}, recipes = {} } = rest;
+  const taken = { order, tiles, pictures, films, icons, namedLooks, recipes };
+  return checkDocument({ ...emptyDocument('Taken along'), ...taken }).document;
 }
 
 /** Puts tiles that were taken along at a position of the reading order, free. */
@@ -125,30 +119,15 @@ export function pasteTiles(taken: TakenTiles, position: number, freshId: FreshId
     (id) => new Map(withContents(taken, id).map((each) => [each, freshId(taken.tiles[each] as Tile)])),
   );
   return (draft) => {
-    const pictures = new Map(
-      Object.values(taken.pictures).map((picture) => [picture.id, addPicture(draft, picture)]),
-    );
+    const here = carryAssets(draft, taken);
     copies.forEach((ids, k) => {
       for (const [from, to] of ids) {
-        const tile = copied(taken, from, ids);
-        const own =
-          tile.kind === 'picture' && tile.picture !== null
-            ? { ...tile, picture: pictures.get(tile.picture) ?? null }
-            : tile;
+        const own = here(copied(taken, from, ids));
         if (from === taken.order[k]) insertTile(draft, own, position + k);
         else draft.tiles[to] = own as Draft['tiles'][string];
       }
     });
   };
-}
-
-/** The picture's id in this collection, where another one may have its name. */
-function addPicture(draft: Draft, picture: PictureAsset): string {
-  let { id } = picture;
-  for (let n = 2; draft.pictures[id] && draft.pictures[id]?.hash !== picture.hash; n++)
-    id = `${picture.id.slice(0, 60)}-${n}`;
-  draft.pictures[id] ??= { ...picture, id };
-  return id;
 }
 
 /** Two tiles change places in every band: position in reading order, spans, pin, area and all. */

@@ -24,7 +24,7 @@ export function groupTiles(ids: readonly TileId[], id: TileId, band: number): Co
     const group: GroupTile = {
       ...(newTile('group', id) as GroupTile),
       place: { columnSpan, rowSpan, pin: null },
-      look: { fill: draft.look.ground, ink: '#1d2b2a', spread: 'start' },
+      look: { fill: draft.look.ground, ink: 'auto', spread: 'start' },
       arrangement: {
         ...emptyGroup(),
         columns: Array.from({ length: columnSpan }, () => '1fr'),

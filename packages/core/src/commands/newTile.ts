@@ -6,7 +6,7 @@ export function newTile(kind: TileKind, id: TileId): Tile {
   const base = {
     id,
     place: { columnSpan: 1, rowSpan: 1, pin: null },
-    look: { fill: '#ffffff', ink: '#1d2b2a', spread: 'end' },
+    look: { fill: '#ffffff', ink: 'auto', spread: 'end' },
   } as const;
   switch (kind) {
     case 'text':
@@ -17,6 +17,19 @@ export function newTile(kind: TileKind, id: TileId): Tile {
       return { ...base, kind, name: 'Stat', figure: '0', label: 'of something' };
     case 'quote':
       return { ...base, kind, name: 'Quote', words: 'What somebody said.', source: '' };
+    case 'marks':
+      return { ...base, kind, name: 'Marks', marks: [], markSize: 28, showLabels: true };
+    case 'film':
+      return {
+        ...base,
+        kind,
+        name: 'Film',
+        film: null,
+        poster: null,
+        focalPoint: { x: 0.5, y: 0.5 },
+        caption: '',
+        plays: 'itself',
+      };
     case 'action':
       return { ...base, kind, name: 'Action', label: 'Go there', address: '#' };
     case 'group':

@@ -71,7 +71,8 @@ export function setLayer(tiles: readonly TileId[], layer: number, band: number, 
     tiles.forEach((id) => draft.tiles[id] && setOwn(draft, id, { layer: held }, band, setFor));
 }
 
-function setOwn(draft: Draft, id: TileId, values: Partial<Place>, band: number, setFor: SetFor) {
+/** Sets values of a tile's place in a band, or in all of them. */
+export function setOwn(draft: Draft, id: TileId, values: Partial<Place>, band: number, setFor: SetFor) {
   const tile = draft.tiles[id];
   if (tile && (setFor === 'all' || band === 0)) Object.assign(tile.place, values);
   else writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...values };

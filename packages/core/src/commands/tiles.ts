@@ -1,4 +1,5 @@
 import { withContents } from '../document/levels.js';
+import { clone } from './assets.js';
 import { newTile } from './newTile.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
@@ -52,22 +53,35 @@ export function moveInOrder(ids: readonly TileId[], position: number): Command {
 }
 
 type Content<T> = T extends Tile
-  ? Omit<T, 'id' | 'kind' | 'place' | 'look' | 'arrangement' | 'order'>
+  ? Omit<T, 'id' | 'kind' | 'place' | 'look' | 'arrangement' | 'order' | 'recipe'>
   : never;
 /** Fields of a tile's content, of whichever kind has them. */
-export type ContentValues = Partial<UnionToIntersection<Content<Tile>>>;
+export type ContentValues = OrUndefined<UnionToIntersection<Content<Tile>>>;
+type OrUndefined<V> = { readonly [K in keyof V]?: V[K] | undefined };
 type UnionToIntersection<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void
   ? I
   : never;
 
-/** Sets the name or content of tiles; a field that a tile's kind does not have is left out. */
+/** Fields that a tile of a kind may lack and still have. */
+const MAY_HAVE: Readonly<Partial<Record<TileKind, readonly string[]>>> = {
+  text: ['headingLevel'],
+  picture: ['shows', 'zoom', 'position', 'tint'],
+};
+const ANY_MAY_HAVE = ['link', 'motion'];
+
+/**
+ * Sets the name or content of tiles; a field that a tile's kind does not have is left out, and one that
+ * it may lack is taken off by undefined.
+ */
 export function setContent(ids: readonly TileId[], values: ContentValues): Command {
   return (draft) => {
     for (const id of ids) {
       const tile = draft.tiles[id];
       if (!tile) continue;
       for (const [field, value] of Object.entries(values)) {
-        if (field in tile) Object.assign(tile, { [field]: value });
+        const mayLack = ANY_MAY_HAVE.includes(field) || MAY_HAVE[tile.kind]?.includes(field) === true;
+        if (value === undefined && mayLack) delete (tile as Record<string, unknown>)[field];
+        else if (value !== undefined && (mayLack || field in tile)) Object.assign(tile, { [field]: value });
       }
     }
   };
@@ -123,7 +137,7 @@ export function renameCollection(name: string): Command {
 /** Adds a picture to the collection, and shows it in tiles that hold one. */
 export function setPicture(ids: readonly TileId[], picture: PictureAsset): Command {
   return (draft) => {
-    draft.pictures[picture.id] = { ...picture };
+    draft.pictures[picture.id] = clone(picture);
     setContent(ids, { picture: picture.id })(draft);
   };
 }

@@ -70,7 +70,7 @@ describe('checkDocument', () => {
     [
       'tiles.t1.kind',
       'poem',
-      '/tiles/t1/kind: A tile’s kind is one of "text", "picture", "stat", "quote", "action", "group"; here it is "poem".',
+      '/tiles/t1/kind: A tile’s kind is one of "text", "picture", "stat", "quote", "marks", "action", "film", "group"; here it is "poem".',
     ],
     ['tiles.t1.id', 't9', '/tiles/t1/id: It is stored under “t1”, so its id is “t1” too; here it is "t9".'],
     ['tiles.t1', null, '/tiles/t1: A tile is an object; here it is null.'],

@@ -1,11 +1,25 @@
-import { FAMILIES } from '../page/families.js';
 import { NO_AREA } from '../bento/areaMap.js';
 import { parseAreas } from '../css/parseTracks.js';
 import { formatTrackSize } from '../css/trackSize.js';
 import { AREA_NAME, TRACK_LIKE } from './spellings.js';
 import { LIMITS } from './limits.js';
 import { migrate } from './migrate.js';
-import { fields, isObject, list, number, oneOf, orNull, pattern, record, shown, text } from './reader.js';
+import { address, colour, id, partOfLook, collectionLook, namedLook, tileLook, words } from './checkLook.js';
+import { contents, film, icon, OPTIONAL_CONTENT, picture } from './checkContent.js';
+import { checkReferences } from './checkReferences.js';
+import {
+  fields,
+  isObject,
+  list,
+  number,
+  oneOf,
+  orNull,
+  pattern,
+  record,
+  sameId,
+  shown,
+  text,
+} from './reader.js';
 import type { Check, Report } from './reader.js';
 import type { Problem } from './problems.js';
 import type { CollectionDocument } from './types.js';
@@ -16,11 +30,7 @@ export interface CheckedDocument {
   readonly problems: readonly Problem[];
 }
 
-const ID = /^[a-z][a-z0-9-]{0,63}$/;
-const id = pattern(ID, 'An id', '“hut-at-dusk”: small letters, digits and hyphens');
 const name = text(LIMITS.name, 'A name', 1);
-const words = text(LIMITS.words, 'This text');
-const colour = pattern(/^#[0-9a-f]{6}$/i, 'A colour', '“#1e6b5c”');
 const span = number(1, LIMITS.span, 'A span', true);
 
 const track: Check = (value, path, report) => {
@@ -121,58 +131,30 @@ const band = fields(
   ['groups'],
 );
 
-const typeSize = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
-const tileLook = fields(
-  {
-    fill: colour,
-    ink: colour,
-    spread: oneOf(['start', 'centre', 'end', 'between'], 'The spread'),
-    headingSize: typeSize,
-    bodySize: typeSize,
-  },
-  'A tile’s look',
-  ['headingSize', 'bodySize'],
-);
-
-const share = number(0, 1, 'A share');
-const ADDRESS = /^(https?:\/\/|mailto:|tel:|#|\.{0,2}\/|[a-z0-9])/i;
-const SCRIPT_ADDRESS = /^\s*(javascript|data|vbscript):/i;
-const address: Check = (value, path, report) => {
-  text(2000, 'An address')(value, path, report);
-  if (typeof value !== 'string' || value === '') return;
-  if (ADDRESS.test(value) && !SCRIPT_ADDRESS.test(value)) return;
-  report({
-    path,
-    severity: 'error',
-    message: `An address starts with https://, mailto:, # or is relative; here it is ${shown(value)}.`,
-  });
-};
-
-const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
-  text: { eyebrow: words, heading: words, body: words },
-  picture: {
-    picture: orNull(id),
-    focalPoint: fields({ x: share, y: share }, 'A focal point'),
-    caption: words,
-  },
-  stat: { figure: words, label: words },
-  quote: { words, source: words },
-  action: { label: words, address },
-  group: { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') },
-};
+const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
 
 const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
 const badge = fields({ words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge');
+const motion = fields(
+  {
+    opens: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),
+    points: oneOf(['none', 'lift', 'near'], 'What a tile does when pointed at'),
+  },
+  'A motion',
+);
+const use = fields({ recipe: id, variant: orNull(id), part: id }, 'The use of a recipe');
 const weight = number(1, 5, 'A weight', true);
 const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
+
+const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', ...OPTIONAL_CONTENT];
 
 const tile =
   (key: string): Check =>
   (value, path, report) => {
     const kind = isObject(value) ? String(value.kind) : '';
-    const content = Object.hasOwn(contents, kind) ? contents[kind] : undefined;
+    const content = Object.hasOwn(contents, kind) ? contents[kind] : kind === 'group' ? group : undefined;
     if (isObject(value) && !content) {
-      return oneOf(Object.keys(contents), 'A tile’s kind')(value.kind, `${path}/kind`, report);
+      return oneOf([...Object.keys(contents), 'group'], 'A tile’s kind')(value.kind, `${path}/kind`, report);
     }
     const known = {
       id,
@@ -182,35 +164,70 @@ const tile =
       look: tileLook,
       badges,
       weight,
+      link: address,
+      recipe: use,
+      motion,
       ...content,
     };
-    fields(known, kind ? `A ${kind} tile` : 'A tile', ['badges', 'weight'])(value, path, report);
+    fields(known, kind ? `A ${kind} tile` : 'A tile', OPTIONAL_IN_TILE)(value, path, report);
     sameId(value, key, path, report);
   };
 
-const picture =
+const recipe =
   (key: string): Check =>
   (value, path, report) => {
-    const extent = number(1, 100_000, 'A picture’s size', true);
-    const known = {
-      id,
-      name,
-      file: pattern(
-        /^[a-z0-9][a-z0-9._-]{0,120}\.(jpe?g|png|webp)$/i,
-        'A picture’s file name',
-        '“hut-at-dusk.webp”',
-      ),
-      hash: pattern(/^[0-9a-f]{64}$/, 'A picture’s hash', '64 hexadecimal digits of SHA-256'),
-      mediaType: oneOf(['image/jpeg', 'image/png', 'image/webp'], 'A picture’s type'),
-      inlineSize: extent,
-      blockSize: extent,
-      alternativeText: text(2000, 'An alternative text'),
-    };
-    fields(known, 'A picture')(value, path, report);
+    const slot = fields(
+      { name, part: id, field: pattern(/^[a-z][a-zA-Z]{0,40}$/, 'A field', '“heading”') },
+      'A slot',
+    );
+    const variant = fields(
+      { id, name, looks: record(() => partOfLook, LIMITS.tiles, 'A variant’s looks') },
+      'A variant',
+    );
+    fields(
+      {
+        id,
+        name,
+        root: id,
+        parts: record(tile, LIMITS.tiles, 'A recipe’s tiles'),
+        slots: list(slot, 0, LIMITS.slots, 'The list of slots'),
+        variants: list(variant, 0, LIMITS.variants, 'The list of variants'),
+      },
+      'A recipe',
+    )(value, path, report);
     sameId(value, key, path, report);
   };
 
-const familyName = oneOf(Object.keys(FAMILIES), 'A type family');
+const cell = text(LIMITS.words, 'A cell of a table');
+const looseTile: Check = (value, path, report) =>
+  tile(isObject(value) ? String(value.id) : '')(value, path, report);
+const table =
+  (key: string): Check =>
+  (value, path, report) => {
+    fields(
+      {
+        id,
+        name,
+        recipe: id,
+        columns: list(cell, 1, LIMITS.tableColumns, 'The list of columns'),
+        key: cell,
+        mapping: record(() => cell, LIMITS.slots, 'The mapping'),
+        sort: orNull(fields({ column: cell, descending: oneOf([true, false], 'The direction') }, 'A sort')),
+        filter: orNull(fields({ column: cell, words: cell }, 'A filter')),
+        order: list(cell, 0, LIMITS.tiles, 'The order of rows'),
+        rows: record(() => record(() => cell, LIMITS.tableColumns, 'A row'), LIMITS.tiles, 'The rows'),
+        tiles: record(() => id, LIMITS.tiles, 'The tiles of a table'),
+        aside: record(
+          () => list(looseTile, 1, LIMITS.tiles, 'The tiles of a row'),
+          LIMITS.tiles,
+          'The tiles set aside',
+        ),
+      },
+      'A table',
+    )(value, path, report);
+    sameId(value, key, path, report);
+  };
+
 const collection = fields(
   {
     formatVersion: oneOf([1], 'The format version'),
@@ -218,23 +235,18 @@ const collection = fields(
     language: pattern(/^[a-z]{2,3}(-[a-z0-9]{2,8})*$/i, 'A language', '“en” or “pt-BR”'),
     arrangement,
     bands: list(band, 0, LIMITS.bands, 'The list of bands'),
-    look: fields(
-      {
-        ground: colour,
-        radius: number(0, LIMITS.radius, 'A corner radius'),
-        tilePadding: number(0, LIMITS.padding, 'A padding'),
-        headingFamily: familyName,
-        bodyFamily: familyName,
-        headingSize: typeSize,
-        bodySize: typeSize,
-      },
-      'The look',
-    ),
+    look: collectionLook,
     tiles: record(tile, LIMITS.tiles, 'The set of tiles'),
     order: list(id, 0, LIMITS.tiles, 'The reading order'),
     pictures: record(picture, LIMITS.tiles, 'The set of pictures'),
+    films: record(film, LIMITS.tiles, 'The set of films'),
+    icons: record(icon, LIMITS.tiles, 'The set of icons'),
+    namedLooks: record(namedLook, LIMITS.namedLooks, 'The set of named looks'),
+    recipes: record(recipe, LIMITS.recipes, 'The set of recipes'),
+    tables: record(table, LIMITS.tables, 'The set of tables'),
   },
   'A collection',
+  ['films', 'icons', 'namedLooks', 'recipes', 'tables'],
 );
 
 /**
@@ -253,71 +265,3 @@ export function checkDocument(input: unknown): CheckedDocument {
 }
 
 const isNotice = (problem: Problem) => problem.severity === 'notice';
-
-function sameId(value: unknown, key: string, path: string, report: Report) {
-  if (!isObject(value) || value.id === key) return;
-  report({
-    path: `${path}/id`,
-    severity: 'error',
-    message: `It is stored under “${key}”, so its id is “${key}” too; here it is ${shown(value.id)}.`,
-  });
-}
-
-/** What only shows across the parts: order against tiles, bands from wide to narrow, pictures used. */
-function checkReferences(document: CollectionDocument, report: Report) {
-  const error = (path: string, message: string) => report({ path, severity: 'error', message });
-  const seen = new Set<string>();
-  const checkOrder = (order: readonly string[], at: string, depth: number) =>
-    order.forEach((tileId, k) => {
-      const path = `${at}/${k}`;
-      const inside = Object.hasOwn(document.tiles, tileId) ? document.tiles[tileId] : undefined;
-      if (!inside) error(path, `There is no tile “${tileId}”. Remove it from the order, or add the tile.`);
-      else if (seen.has(tileId)) error(path, `“${tileId}” comes twice. Keep one.`);
-      seen.add(tileId);
-      if (inside?.kind !== 'group') return;
-      if (depth === LIMITS.depth) error(path, `Groups lie at most ${LIMITS.depth} deep. Take one apart.`);
-      else checkOrder(inside.order, `/tiles/${tileId}/order`, depth + 1);
-    });
-  checkOrder(document.order, '/order', 0);
-  for (const tileId of Object.keys(document.tiles)) {
-    if (!seen.has(tileId))
-      error(`/tiles/${tileId}`, `“${tileId}” has no place in the reading order. Add it to “order”.`);
-    const { [tileId]: tile } = document.tiles;
-    if (
-      tile?.kind === 'picture' &&
-      tile.picture !== null &&
-      !Object.hasOwn(document.pictures, tile.picture)
-    ) {
-      error(
-        `/tiles/${tileId}/picture`,
-        `There is no picture “${tile.picture}” in the collection. Add it to “pictures”, or write null.`,
-      );
-    }
-  }
-  const bandIds = new Set<string>();
-  document.bands.forEach((each, k) => {
-    const wider = document.bands[k - 1]?.below ?? Infinity;
-    if (each.below >= wider)
-      error(
-        `/bands/${k}/below`,
-        `Bands come from wide to narrow: this breakpoint is below ${wider}; here it is ${each.below}.`,
-      );
-    if (bandIds.has(each.id))
-      error(`/bands/${k}/id`, `Two bands have the id “${each.id}”. Give this one another.`);
-    bandIds.add(each.id);
-    for (const tileId of Object.keys(each.tiles)) {
-      if (!Object.hasOwn(document.tiles, tileId))
-        error(
-          `/bands/${k}/tiles/${tileId}`,
-          `There is no tile “${tileId}”. Remove this place, or add the tile.`,
-        );
-    }
-    for (const tileId of Object.keys(each.groups ?? {})) {
-      if (!Object.hasOwn(document.tiles, tileId) || document.tiles[tileId]?.kind !== 'group')
-        error(
-          `/bands/${k}/groups/${tileId}`,
-          `There is no group “${tileId}”. Remove this, or add the group.`,
-        );
-    }
-  });
-}

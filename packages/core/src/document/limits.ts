@@ -18,6 +18,18 @@ export const LIMITS = {
   layer: 99,
   badges: 8,
   height: 100_000,
+  stops: 12,
+  shade: 400,
+  border: 100,
+  spans: 2000,
+  marks: 60,
+  zoom: 8,
+  namedLooks: 400,
+  recipes: 400,
+  slots: 60,
+  variants: 40,
+  tables: 40,
+  tableColumns: 100,
   /** Groups in groups. */
   depth: 12,
 } as const;

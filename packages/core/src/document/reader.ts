@@ -102,3 +102,13 @@ export const fields =
 export function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
+
+/** Says when an object does not have the id that it is stored under. */
+export function sameId(value: unknown, key: string, path: string, report: Report): void {
+  if (!isObject(value) || value.id === key) return;
+  report({
+    path: `${path}/id`,
+    severity: 'error',
+    message: `It is stored under “${key}”, so its id is “${key}” too; here it is ${shown(value.id)}.`,
+  });
+}

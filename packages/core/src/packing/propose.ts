@@ -50,10 +50,12 @@ const LEAST_DIFFERENCE = 0.2;
 
 const WEIGHT_OF_KIND: Readonly<Record<Tile['kind'], number>> = {
   picture: 3,
+  film: 3,
   group: 3,
   text: 2,
   quote: 2,
   stat: 1,
+  marks: 1,
   action: 1,
 };
 

@@ -1,18 +1,30 @@
+import { colourCss, measureCss, namedLooksCss, timesCss, typeSizeCss } from '../look/css.js';
 import { familyCss } from './families.js';
-import { mergedRules, ruleCss, tileSelector, type Rule } from './rule.js';
-import { px } from './units.js';
-import { hasFigure } from './tileHtml.js';
-import type { Badge, CollectionDocument, Spread, Tile } from '../document/types.js';
+import { ruleCss } from './rule.js';
+import type { CollectionDocument, NamedLooks } from '../document/types.js';
 
-const SPREAD: Readonly<Record<Spread, string>> = {
-  start: 'flex-start',
-  centre: 'center',
-  end: 'flex-end',
-  between: 'space-between',
-};
+/** What a tile says in its large type: its heading, figure or quoted words. */
+export const LARGE = ':is(h1, h2, h3, h4, h5, h6, strong, blockquote)';
+
+/** Named looks, as custom properties of the element that a selector names. */
+export const namedRule = (
+  selector: string,
+  { namedLooks }: { readonly namedLooks?: NamedLooks | undefined },
+) => ruleCss({ selector, declarations: namedLooksCss(namedLooks) });
 
 /** How tiles of each kind look in this collection: the same rules on the stage and in the page. */
 export function contentCss({ look }: Pick<CollectionDocument, 'look'>): string {
+  const { headingSize, bodySize, tilePadding, radius } = look;
+  const large = (
+    weight: number,
+    size: string,
+    lineHeight: number,
+    tracking: number,
+  ) => `  font-family: ${familyCss(look.headingFamily)};
+  font-size: ${size};
+  font-weight: ${weight};
+  line-height: ${lineHeight};
+  letter-spacing: ${tracking}em;`;
   return `[data-tile] {
   box-sizing: border-box;
   display: flex;
@@ -21,40 +33,42 @@ export function contentCss({ look }: Pick<CollectionDocument, 'look'>): string {
   min-inline-size: 0;
   min-block-size: 0;
   margin: 0;
-  padding: ${px(look.tilePadding)};
-  border-radius: ${px(look.radius)};
+  padding: ${measureCss(tilePadding)};
+  border-radius: ${measureCss(radius)};
   overflow: clip;
-  font: 400 ${px(look.bodySize)} / 1.45 ${familyCss(look.bodyFamily)};
+  font-family: ${familyCss(look.bodyFamily)};
+  font-size: ${typeSizeCss(bodySize)};
+  font-weight: 400;
+  line-height: 1.45;
   overflow-wrap: break-word;
 }
-[data-tile] :is(h2, p, blockquote, figcaption) {
+[data-tile] :is(h1, h2, h3, h4, h5, h6, p, ul, ol, blockquote, figcaption) {
   margin: 0;
 }
-[data-tile] h2 {
-  font: 650 ${px(look.headingSize)} / 1.15 ${familyCss(look.headingFamily)};
-  letter-spacing: -0.012em;
+[data-tile] > :is(h1, h2, h3, h4, h5, h6) {
+${large(650, typeSizeCss(headingSize), 1.15, -0.012)}
   text-wrap: balance;
+}
+[data-tile] > :is(ul, ol) {
+  padding-inline-start: 1.25em;
 }
 .eyebrow {
   font-size: 0.85em;
   font-weight: 550;
   letter-spacing: 0.02em;
 }
-.stat strong {
-  font: 680 ${px(look.headingSize * 1.7)} / 1 ${familyCss(look.headingFamily)};
-  letter-spacing: -0.035em;
+.stat > strong {
+${large(680, timesCss(headingSize, 1.7), 1, -0.035)}
 }
-.quote blockquote {
-  font: 560 ${px(look.headingSize)} / 1.22 ${familyCss(look.headingFamily)};
-  letter-spacing: -0.012em;
+.quote > blockquote {
+${large(560, typeSizeCss(headingSize), 1.22, -0.012)}
   text-wrap: pretty;
 }
-.quote figcaption {
+.quote > figcaption {
   font-size: 0.92em;
 }
 a.action {
-  font: 620 ${px(look.headingSize)} / 1.15 ${familyCss(look.headingFamily)};
-  letter-spacing: -0.012em;
+${large(620, typeSizeCss(headingSize), 1.15, -0.012)}
   text-decoration: none;
 }
 a.action:hover {
@@ -66,95 +80,102 @@ a.action:focus-visible {
   outline: 3px solid currentColor;
   outline-offset: -7px;
 }
+ul.marks,
+.marks > ul {
+  display: flex;
+  flex-flow: row wrap;
+  align-items: center;
+  gap: 1.1em;
+  list-style: none;
+}
+.marks > ul {
+  padding: 0;
+}
+.marks li,
+.marks li > a {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 0.4em;
+  color: inherit;
+  text-decoration: none;
+}
+.marks :is(svg, img) {
+  display: block;
+}
+.unseen {
+  position: absolute;
+  inline-size: 1px;
+  block-size: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+  white-space: nowrap;
+}
 [data-tile]:where(img),
-.picture img {
+.picture > img,
+.film > video {
   display: block;
   inline-size: 100%;
   block-size: 100%;
   padding: 0;
   object-fit: cover;
 }
-[data-tile]:has(> .badge),
-figure.picture {
+[data-tile]:has(> .badge, .cover),
+figure:is(.picture, .film) {
   position: relative;
 }
-figure.picture {
+figure:is(.picture, .film) {
   padding: 0;
 }
 .badge {
   position: absolute;
   padding: 0.35em 0.8em;
   border-radius: 2em;
-  font: 600 ${px(look.bodySize * 0.86)} / 1.2 ${familyCss(look.bodyFamily)};
+  font-family: ${familyCss(look.bodyFamily)};
+  font-size: ${timesCss(bodySize, 0.86)};
+  font-weight: 600;
+  line-height: 1.2;
+  letter-spacing: 0;
   white-space: nowrap;
 }
-.picture figcaption {
+:is(.picture, .film) > figcaption {
   position: absolute;
+  z-index: 1;
   inset: auto 0 0;
-  padding: 2.4em ${px(look.tilePadding)} ${px(Math.round(look.tilePadding * 0.75))};
+  padding: 2.4em ${measureCss(tilePadding)} ${timesCss(tilePadding, 0.75)};
   background: linear-gradient(transparent, rgb(0 0 0 / 0.62));
   color: #fff;
+}
+.cover {
+  color: inherit;
+  text-decoration: none;
+}
+.cover:empty {
+  position: absolute;
+}
+.cover::after {
+  content: "";
+  position: absolute;
+  z-index: 1;
+  inset: 0;
+}
+.cover:focus-visible {
+  outline: none;
+}
+.cover:focus-visible::after {
+  outline: 3px solid currentColor;
+  outline-offset: -7px;
+  border-radius: inherit;
+}
+:has(> .cover, > * > .cover) a:not(.cover) {
+  position: relative;
+  z-index: 2;
+}
+[data-tile] :is(p, li) a {
+  color: inherit;
 }
 `;
 }
 
-/** What a tile has of its own: its colours, spread, type sizes, focal point and badges. */
-export function tileRules(tile: Tile): Rule[] {
-  return [...ownRules(tile), ...(tile.badges ?? []).map((badge, k) => badgeRule(tile, badge, k))];
-}
-
-const BADGE_INSET = '10px';
-
-/** Held at its corner or edge alone, so that more words make it grow away from there. */
-function badgeRule(tile: Tile, { inline, block, fill, ink }: Badge, k: number): Rule {
-  const shift = (lie: Badge['inline']) => (lie === 'centre' ? '-50%' : '0');
-  const inset = (axis: string, lie: Badge['inline']) => ({
-    [`inset-${axis}-${lie === 'end' ? 'end' : 'start'}`]: lie === 'centre' ? '50%' : BADGE_INSET,
-  });
-  return {
-    selector: `${tileSelector(tile.id)} > .badge:nth-last-child(${(tile.badges?.length ?? 0) - k})`,
-    declarations: {
-      ...inset('block', block),
-      ...inset('inline', inline),
-      ...((inline === 'centre' || block === 'centre') && {
-        translate: `${shift(inline)} ${shift(block)}`,
-      }),
-      background: fill,
-      color: ink,
-    },
-  };
-}
-
-function ownRules(tile: Tile): Rule[] {
-  const { look } = tile;
-  const at = tileSelector(tile.id);
-  if (tile.kind === 'group')
-    return [{ selector: at, declarations: { background: look.fill, color: look.ink } }];
-  if (tile.kind === 'picture') {
-    const { x, y } = tile.focalPoint;
-    return mergedRules([
-      { selector: at, declarations: { background: look.fill } },
-      {
-        selector: hasFigure(tile) ? `${at} img` : at,
-        declarations: { 'object-position': `${percent(x)} ${percent(y)}` },
-      },
-    ]);
-  }
-  const own: Rule = {
-    selector: at,
-    declarations: {
-      background: look.fill,
-      color: look.ink,
-      'justify-content': SPREAD[look.spread],
-      ...(look.bodySize !== undefined && { 'font-size': px(look.bodySize) }),
-    },
-  };
-  if (look.headingSize === undefined) return [own];
-  const big = tile.kind === 'action' ? at : `${at} :is(h2, strong, blockquote)`;
-  return mergedRules([own, { selector: big, declarations: { 'font-size': px(look.headingSize) } }]);
-}
-
-/** The same as text, for the stage. */
-export const tileCss = (tile: Tile) => tileRules(tile).map(ruleCss).join('\n');
-
-const percent = (share: number) => `${Number((share * 100).toFixed(2))}%`;
+/** The ground of the page or the stage. */
+export const groundColour = ({ look }: Pick<CollectionDocument, 'look'>) => colourCss(look.ground);

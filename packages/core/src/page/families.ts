@@ -1,4 +1,4 @@
-import type { FamilyName } from '../document/types.js';
+import type { CollectionDocument, FamilyName } from '../document/types.js';
 
 /** One font file of a family: a script subset, chosen by the browser through its unicode range. */
 export interface FontFile {
@@ -38,3 +38,10 @@ export const FAMILIES: Readonly<Record<FamilyName, Family>> = {
 
 /** A `font-family` value. */
 export const familyCss = (name: FamilyName) => `"${name}", ${FAMILIES[name].fallback}`;
+
+/** The families that a collection uses, in its look and in its tiles'. */
+export function familiesOf({ look, tiles }: Pick<CollectionDocument, 'look' | 'tiles'>): FamilyName[] {
+  const own = Object.values(tiles).flatMap((tile) => [tile.look.headingFamily, tile.look.bodyFamily]);
+  const used = [look.headingFamily, look.bodyFamily, ...own];
+  return [...new Set(used.filter((name) => name !== undefined))];
+}

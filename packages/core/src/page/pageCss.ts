@@ -1,28 +1,26 @@
 import { bandsOf } from '../document/bands.js';
 import { allTiles } from '../document/levels.js';
 import { arrangementKinds } from '../layout.js';
-import { contentCss, tileRules } from './contentCss.js';
-import { FAMILIES } from './families.js';
+import { contentCss, groundColour, namedRule } from './contentCss.js';
+import { FAMILIES, familiesOf } from './families.js';
+import { motionCss } from './motionCss.js';
 import { mergedRules, ruleCss, tileSelector } from './rule.js';
+import { tileRules, type PictureImage } from './tileRules.js';
 import type { ArrangementCss, Declarations } from '../arrangement.js';
 import type { CollectionDocument, FamilyName, Tile } from '../document/types.js';
-
-/** The families a collection uses. */
-export function familiesOf({ look }: CollectionDocument): FamilyName[] {
-  return [...new Set([look.headingFamily, look.bodyFamily])];
-}
 
 /**
  * The page's style sheet. The widest band is written whole; each narrower one, in a container query,
  * writes only what differs from the next wider band, so the file carries values as the bands do. The
  * fonts come last: they are the least worth reading.
  */
-export function pageCss(document: CollectionDocument): string {
+export function pageCss(document: CollectionDocument, image: PictureImage): string {
   const bands = bandsOf(document);
   const css = bands.map((band) => arrangementKinds[band.arrangement.kind].toCss(document, band));
   const widest = css[0] as ArrangementCss;
   const parts = [
-    ruleCss({ selector: 'html', declarations: { background: document.look.ground } }),
+    namedRule(':root', document),
+    ruleCss({ selector: 'html', declarations: { background: groundColour(document) } }),
     ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
     ruleCss({
       selector: '.collection',
@@ -35,7 +33,7 @@ export function pageCss(document: CollectionDocument): string {
     }),
     contentCss(document).trimEnd(),
     allTiles(document)
-      .flatMap((id) => wholeTile(document.tiles[id] as Tile, widest).map(ruleCss))
+      .flatMap((id) => wholeTile(document, document.tiles[id] as Tile, widest, image).map(ruleCss))
       .join('\n'),
   ];
   bands.slice(1).forEach((band, k) => {
@@ -50,12 +48,12 @@ export function pageCss(document: CollectionDocument): string {
     const text = rules.map(ruleCss).filter(Boolean).join('\n');
     if (text) parts.push(`@container (width < ${band.below}px) {\n${indent(text)}\n}`);
   });
-  parts.push(...familiesOf(document).flatMap(fontFaces));
+  parts.push(...motionCss(document), ...familiesOf(document).flatMap(fontFaces));
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }
 
 /** A tile's place in the widest band and its own look, as one rule where they share a selector. */
-function wholeTile(tile: Tile, widest: ArrangementCss) {
+function wholeTile(document: CollectionDocument, tile: Tile, widest: ArrangementCss, image: PictureImage) {
   const said = widest.tiles[tile.id] ?? {};
   // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
   const size = Object.fromEntries(
@@ -64,7 +62,7 @@ function wholeTile(tile: Tile, widest: ArrangementCss) {
     ),
   );
   const place = { selector: tileSelector(tile.id), declarations: { ...plain(said), ...size } };
-  return mergedRules([place, ...tileRules(tile)]);
+  return mergedRules([place, ...tileRules(document, tile, image)]);
 }
 
 function fontFaces(name: FamilyName): string[] {

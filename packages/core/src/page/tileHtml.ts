@@ -1,5 +1,17 @@
 import { escapeHtml } from './escape.js';
-import type { Badge, CollectionDocument, PictureAsset, PictureTile, Tile } from '../document/types.js';
+import { headingLevels } from './headings.js';
+import { wordsHtml } from './richText.js';
+import type {
+  Badge,
+  CollectionDocument,
+  FilmAsset,
+  FilmTile,
+  IconAsset,
+  MarksTile,
+  PictureAsset,
+  PictureTile,
+  Tile,
+} from '../document/types.js';
 
 /** How a picture is named in the page: the stage and the exported page reach its bytes differently. */
 export interface PictureSources {
@@ -8,32 +20,46 @@ export interface PictureSources {
   readonly sizes?: string;
 }
 
-export type PictureSource = (picture: PictureAsset, tile: Tile) => PictureSources;
+export interface Sources {
+  readonly picture: (picture: PictureAsset, tile: Tile) => PictureSources;
+  /** The address of a picture that is always so many px wide. */
+  readonly small: (picture: PictureAsset, inlineSize: number) => string;
+  readonly film: (film: FilmAsset) => string;
+}
 
 /** A tile's element as HTML: the same on the stage and in the exported page. */
-export function tileHtml(document: CollectionDocument, tile: Tile, source: PictureSource): string {
+export function tileHtml(document: CollectionDocument, tile: Tile, sources: Sources): string {
   const is = `class="${tile.kind}" data-tile="${tile.id}"`;
   const badges = (tile.badges ?? []).map(badgeHtml);
+  const cover = coverHtml(tile);
   switch (tile.kind) {
     case 'text': {
-      const parts = [
+      const name = `h${headingLevels(document).get(tile.id) ?? 2}`;
+      const heading = escapeHtml(tile.heading);
+      const led =
+        tile.link && heading ? `<a class="cover" href="${escapeHtml(tile.link)}">${heading}</a>` : heading;
+      return element('article', is, [
         tile.eyebrow && `<p class="eyebrow">${escapeHtml(tile.eyebrow)}</p>`,
-        tile.heading && `<h2>${escapeHtml(tile.heading)}</h2>`,
-        ...paragraphs(tile.body),
-      ];
-      return element('article', is, [...parts, ...badges]);
+        heading && `<${name}>${led}</${name}>`,
+        ...wordsHtml(tile.body),
+        !heading && cover,
+        ...badges,
+      ]);
     }
     case 'stat':
       return element('p', is, [
         `<strong>${escapeHtml(tile.figure)}</strong>`,
         tile.label && `<span>${escapeHtml(tile.label)}</span>`,
+        cover,
         ...badges,
       ]);
     case 'quote': {
-      const words = `<blockquote>${paragraphs(tile.words).join('')}</blockquote>`;
+      const words = `<blockquote>${wordsHtml(tile.words).join('')}</blockquote>`;
       const source = tile.source && `<figcaption>${escapeHtml(tile.source)}</figcaption>`;
-      return element('figure', is, [words, source, ...badges]);
+      return element('figure', is, [words, cover, ...badges, source]);
     }
+    case 'marks':
+      return marksHtml(document, tile, is, [cover, ...badges], sources);
     case 'action':
       return element('a', `${is} href="${escapeHtml(tile.address || '#')}"`, [
         escapeHtml(tile.label),
@@ -41,37 +67,52 @@ export function tileHtml(document: CollectionDocument, tile: Tile, source: Pictu
       ]);
     case 'picture': {
       const picture = tile.picture === null ? undefined : document.pictures[tile.picture];
-      if (!picture) return element('figure', is, badges);
-      const image = imageHtml(picture, source(picture, tile));
-      if (!hasFigure(tile)) return image(is);
-      const caption = tile.caption && `<figcaption>${escapeHtml(tile.caption)}</figcaption>`;
-      return element('figure', is, [image(''), caption, ...badges]);
+      const image = picture && imageHtml(picture, sources.picture(picture, tile));
+      if (image && !hasFigure(tile)) return image(is);
+      return element('figure', is, [image?.(''), cover, ...badges, captionHtml(tile)]);
+    }
+    case 'film': {
+      const film = tile.film === null ? undefined : document.films?.[tile.film];
+      const poster = tile.poster === null ? undefined : document.pictures[tile.poster];
+      const video =
+        film &&
+        filmHtml(tile, film, sources.film(film), poster ? sources.picture(poster, tile).src : undefined);
+      return element('figure', is, [video, cover, ...badges, captionHtml(tile)]);
     }
     case 'group':
       return element('section', is, [
-        ...tile.order.map((id) => tileHtml(document, document.tiles[id] as Tile, source)),
+        cover,
+        ...tile.order.map((id) => tileHtml(document, document.tiles[id] as Tile, sources)),
         ...badges,
       ]);
   }
 }
 
-/** Whether a picture has words with it, so that its tile is a figure around it. */
-export const hasFigure = (tile: PictureTile) => tile.caption !== '' || (tile.badges ?? []).length > 0;
+/** Whether a picture has something with it, or over it, so that its tile is a figure around it. */
+export const hasFigure = (tile: PictureTile) =>
+  tile.picture === null ||
+  tile.caption !== '' ||
+  (tile.badges ?? []).length > 0 ||
+  (tile.zoom ?? 1) !== 1 ||
+  (tile.tint?.strength ?? 0) > 0 ||
+  tile.link !== undefined;
 
-const badgeHtml = ({ words, inline, block }: Badge) =>
-  `<span class="badge" data-at="${block} ${inline}">${escapeHtml(words)}</span>`;
+const captionHtml = ({ caption }: PictureTile | FilmTile) =>
+  caption && `<figcaption>${escapeHtml(caption)}</figcaption>`;
 
-function element(name: string, attributes: string, parts: readonly (string | false)[]): string {
+/** A link over the whole tile, where there are no words that could be it. */
+const coverHtml = ({ link, name, kind }: Tile) =>
+  link !== undefined &&
+  kind !== 'action' &&
+  `<a class="cover" href="${escapeHtml(link)}" aria-label="${escapeHtml(name)}"></a>`;
+
+const badgeHtml = ({ words }: Badge, k: number) =>
+  `<span class="badge" data-badge="${k + 1}">${escapeHtml(words)}</span>`;
+
+type Part = string | false | undefined;
+
+function element(name: string, attributes: string, parts: readonly Part[]): string {
   return `<${name} ${attributes}>${parts.filter(Boolean).join('')}</${name}>`;
-}
-
-/** A blank line parts two paragraphs. */
-function paragraphs(text: string): string[] {
-  return text
-    .split(/\n\s*\n/)
-    .map((part) => part.trim())
-    .filter(Boolean)
-    .map((part) => `<p>${escapeHtml(part)}</p>`);
 }
 
 const imageHtml = (picture: PictureAsset, sources: PictureSources) => (attributes: string) => {
@@ -86,3 +127,53 @@ const imageHtml = (picture: PictureAsset, sources: PictureSources) => (attribute
   ];
   return `<img ${all.filter(Boolean).join(' ')}>`;
 };
+
+function filmHtml({ plays }: FilmTile, film: FilmAsset, src: string, poster: string | undefined): string {
+  const all = [
+    `src="${escapeHtml(src)}"`,
+    poster && `poster="${escapeHtml(poster)}"`,
+    `width="${film.inlineSize}" height="${film.blockSize}"`,
+    film.alternativeText && `aria-label="${escapeHtml(film.alternativeText)}"`,
+    'muted loop playsinline',
+    plays === 'itself' ? 'autoplay' : 'controls preload="metadata"',
+  ];
+  return `<video ${all.filter(Boolean).join(' ')}></video>`;
+}
+
+/** The list is the tile itself, unless there is something beside it. */
+function marksHtml(
+  document: CollectionDocument,
+  { marks, markSize, showLabels }: MarksTile,
+  is: string,
+  beside: readonly Part[],
+  sources: Sources,
+): string {
+  const items = marks.map(({ icon, picture, label, address }) => {
+    const asset = picture === null ? undefined : document.pictures[picture];
+    const drawn = icon === null ? undefined : document.icons?.[icon];
+    const width = asset ? (markSize * asset.inlineSize) / asset.blockSize : markSize;
+    const mark = asset
+      ? `<img src="${escapeHtml(sources.small(asset, width))}" width="${Math.round(width)}" height="${markSize}" alt="">`
+      : drawn
+        ? iconHtml(drawn, markSize)
+        : '';
+    const words =
+      label &&
+      (showLabels ? `<span>${escapeHtml(label)}</span>` : `<span class="unseen">${escapeHtml(label)}</span>`);
+    const inner = `${mark}${words}`;
+    return `<li>${address ? `<a href="${escapeHtml(address)}">${inner}</a>` : inner}</li>`;
+  });
+  const rest = beside.filter(Boolean);
+  return rest.length === 0
+    ? element('ul', is, items)
+    : element('div', is, [`<ul>${items.join('')}</ul>`, ...rest]);
+}
+
+/** Icons are drawn with strokes of the ink's colour. */
+function iconHtml({ shapes }: IconAsset, size: number): string {
+  const drawn = shapes.map(([name, attributes]) => {
+    const all = Object.entries(attributes).map(([key, value]) => ` ${key}="${escapeHtml(value)}"`);
+    return `<${name}${all.join('')}></${name}>`;
+  });
+  return `<svg width="${size}" height="${size}" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="1.75" stroke-linecap="round" stroke-linejoin="round" aria-hidden="true">${drawn.join('')}</svg>`;
+}

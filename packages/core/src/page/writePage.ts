@@ -1,10 +1,13 @@
-import { escapeHtml } from './escape.js';
-import { FAMILIES } from './families.js';
-import { familiesOf, pageCss } from './pageCss.js';
+import { groundImages } from './groundImages.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
-import { tileHtml } from './tileHtml.js';
+import { escapeHtml } from './escape.js';
+import { hasMainHeading } from './headings.js';
+import { tileHtml, type Sources } from './tileHtml.js';
+import { variantPath } from './variants.js';
+import { familiesOf, FAMILIES } from './families.js';
+import { pageCss } from './pageCss.js';
+import type { CollectionDocument, FamilyName, FilmId, PictureAsset, PictureId } from '../document/types.js';
 import type { TextMeasurer } from '../text/types.js';
-import type { CollectionDocument, FamilyName, PictureAsset, PictureId } from '../document/types.js';
 
 /** A file of a page whose bytes the caller has to bring. */
 export type PageAsset =
@@ -14,6 +17,7 @@ export type PageAsset =
       readonly picture: PictureId;
       readonly inlineSize: number;
     }
+  | { readonly path: string; readonly kind: 'film'; readonly film: FilmId }
   | { readonly path: string; readonly kind: 'font'; readonly family: FamilyName; readonly file: string };
 
 export interface Page {
@@ -22,31 +26,46 @@ export interface Page {
   readonly assets: readonly PageAsset[];
 }
 
-/** Where a picture variant lies in the page's folder. Variants go out as WebP. */
-export function variantPath(picture: PictureAsset, inlineSize: number): string {
-  return `pictures/${picture.file.replace(/\.[^.]+$/, '')}-${inlineSize}.webp`;
-}
-
 /**
  * Writes a collection as a page: semantic HTML in reading order and a style sheet, no script, and
- * the list of pictures and fonts that belong beside them.
+ * the list of pictures, films and fonts that belong beside them.
  * @throws whatever the measurer throws
  */
 export function writePage(document: CollectionDocument, measurer: TextMeasurer): Page {
-  const used = new Set<PictureId>();
-  const tiles = document.order.map((id) => {
-    const tile = document.tiles[id];
-    if (!tile) return '';
-    return tileHtml(document, tile, (picture) => {
-      used.add(picture.id);
+  const assets = new Map<string, PageAsset>();
+  const take = (picture: PictureAsset, inlineSize: number) => {
+    const path = variantPath(picture, inlineSize);
+    assets.set(path, { path, kind: 'picture', picture: picture.id, inlineSize });
+    return path;
+  };
+  const sources: Sources = {
+    picture: (picture, tile) => {
       const variants = pictureVariants(picture);
+      const paths = variants.map((size) => take(picture, size));
+      const middle = variants.findLastIndex((size) => size <= 1280);
       return {
-        src: variantPath(picture, variants.findLast((size) => size <= 1280) ?? (variants[0] as number)),
-        srcset: variants.map((size) => `${variantPath(picture, size)} ${size}w`).join(', '),
+        src: paths[Math.max(0, middle)] as string,
+        srcset: variants.map((size, k) => `${paths[k]} ${size}w`).join(', '),
         sizes: pictureSizes(document, tile, picture, measurer),
       };
-    });
+    },
+    small: (picture, inlineSize) => {
+      const variants = pictureVariants(picture);
+      return take(picture, variants.find((size) => size >= 2 * inlineSize) ?? (variants.at(-1) as number));
+    },
+    film: (film) => {
+      const path = `films/${film.file}`;
+      assets.set(path, { path, kind: 'film', film: film.id });
+      return path;
+    },
+  };
+  const tiles = document.order.flatMap((id) => {
+    const tile = document.tiles[id];
+    return tile ? [`    ${tileHtml(document, tile, sources)}`] : [];
   });
+  const image = groundImages(document, measurer, take);
+  const css = pageCss(document, image);
+  const heading = hasMainHeading(document) ? '' : `  <h1 class="unseen">${escapeHtml(document.name)}</h1>\n`;
   const html = `<!doctype html>
 <html lang="${escapeHtml(document.language)}">
 <head>
@@ -56,23 +75,14 @@ export function writePage(document: CollectionDocument, measurer: TextMeasurer):
   <link rel="stylesheet" href="style.css">
 </head>
 <body>
-  <main class="collection" data-grid="collection">
-${tiles.map((tile) => `    ${tile}`).join('\n')}
+${heading}  <main class="collection" data-grid="collection">
+${tiles.join('\n')}
   </main>
 </body>
 </html>
 `;
-  const pictures = [...used].flatMap((id): PageAsset[] => {
-    const picture = document.pictures[id] as PictureAsset;
-    return pictureVariants(picture).map((inlineSize) => ({
-      path: variantPath(picture, inlineSize),
-      kind: 'picture',
-      picture: id,
-      inlineSize,
-    }));
-  });
   const fonts = familiesOf(document).flatMap((family): PageAsset[] =>
     FAMILIES[family].files.map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file })),
   );
-  return { files: { 'index.html': html, 'style.css': pageCss(document) }, assets: [...pictures, ...fonts] };
+  return { files: { 'index.html': html, 'style.css': css }, assets: [...assets.values(), ...fonts] };
 }

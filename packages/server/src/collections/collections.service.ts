@@ -68,7 +68,7 @@ export class CollectionsService {
       if (before) return { revision: before.number, notices: [] };
       requireCurrent(collection, basedOn);
       const { document, notices } = accepted(patched(collection.document, patch));
-      await this.requirePictures(workspaceId, document);
+      await this.requirePictures(workspaceId, document, collection.document);
       Object.assign(collection, { document, name: document.name, revision: collection.revision + 1 });
       await manager.save(collection);
       await this.record(manager, collection, patch, changeId);
@@ -140,8 +140,17 @@ export class CollectionsService {
     await manager.save(Object.assign(new Revision(), row));
   }
 
-  private async requirePictures(workspaceId: string, document: CollectionDocument): Promise<void> {
-    const pictures = Object.values(document.pictures);
+  /**
+   * Pictures that come into a collection are stored before. One that was there already may have been
+   * deleted since; that must not keep other changes from being saved.
+   */
+  private async requirePictures(
+    workspaceId: string,
+    document: CollectionDocument,
+    before?: CollectionDocument,
+  ): Promise<void> {
+    const known = new Set(Object.values(before?.pictures ?? {}).map(({ hash }) => hash));
+    const pictures = Object.values(document.pictures).filter(({ hash }) => !known.has(hash));
     const stored = await this.pictures.stored(
       workspaceId,
       pictures.map(({ hash }) => hash),

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { CollectionDocument } from '@noria/core';
 import request from 'supertest';
-import { claimingPicture, createTestApp, oneStat, picture, type TestApp } from '../testing/testApp.js';
+import { createTestApp, oneStat, type TestApp } from '../testing/testApp.js';
 
 let running: TestApp;
 const http = () => request(running.app.getHttpServer());
@@ -190,84 +190,6 @@ describe('bad input is refused in words, and changes nothing', () => {
     expect(body(broken).detail).toContain('The body is not JSON');
     await http().get(`${huts}/not-an-id`).expect(400);
     await http().get(`${huts}/00000000-0000-4000-8000-000000000000`).expect(404);
-  });
-});
-
-describe('pictures', () => {
-  const pictures = '/api/workspaces/huts/pictures';
-  const send = (bytes: Buffer, name: string) => http().post(pictures).attach('picture', bytes, name);
-
-  test('are stored once, delivered to keep, and made smaller on demand', async () => {
-    const bytes = await picture(1400, 700);
-    const stored = (await send(bytes, 'hut.png').expect(201)).body as { hash: string };
-    expect(stored).toMatchObject({
-      mediaType: 'image/png',
-      inlineSize: 1400,
-      blockSize: 700,
-      name: 'hut.png',
-    });
-    expect((await send(bytes, 'again.png').expect(201)).body).toMatchObject({
-      hash: stored.hash,
-      name: 'hut.png',
-    });
-    const original = await http().get(`${pictures}/${stored.hash}`).expect(200);
-    expect(original.headers).toMatchObject({
-      'content-type': 'image/png',
-      'cache-control': 'public, max-age=31536000, immutable',
-    });
-    expect(Buffer.compare(original.body as Buffer, bytes)).toBe(0);
-    await http()
-      .get(`${pictures}/${stored.hash}`)
-      .set('If-None-Match', original.headers.etag as string)
-      .expect(304);
-    const small = await http().get(`${pictures}/${stored.hash}/640`).expect(200);
-    expect(small.headers['content-type']).toBe('image/webp');
-    const none = await http().get(`${pictures}/${stored.hash}/641`).expect(404);
-    expect(body(none).detail).toContain('320, 480, 640, 960, 1400 px wide; 641 is none of them');
-    await http().get(`/api/workspaces/other/pictures/${stored.hash}`).expect(404);
-    await http().get(`/api/workspaces/other/pictures/${stored.hash}/640`).expect(404);
-  });
-
-  test('a picture turned by its camera is turned upright', async () => {
-    const { default: sharp } = await import('sharp');
-    const turned = await sharp(await picture(40, 20, 'jpeg'))
-      .withMetadata({ orientation: 6 })
-      .toBuffer();
-    expect((await send(turned, 'turned.jpg').expect(201)).body).toMatchObject({
-      inlineSize: 20,
-      blockSize: 40,
-    });
-  });
-
-  test.each<[string, () => Promise<Buffer>, number, string]>([
-    [
-      'notes.png',
-      () => Promise.resolve(Buffer.from('no picture at all')),
-      415,
-      '“notes.png” was not stored. Its bytes can’t be read as a picture. Choose a JPEG, PNG or WebP',
-    ],
-    ['cut.png', async () => (await picture(600, 600)).subarray(0, 400), 415, '“cut.png” was not stored.'],
-    [
-      'drawing.svg',
-      () => Promise.resolve(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')),
-      415,
-      'It is SVG.',
-    ],
-    [
-      'huge.png',
-      () => claimingPicture(12_000, 11_000),
-      413,
-      'It is 12000 × 11000 px; at most 120 million px are read',
-    ],
-  ])('%s is refused', async (name, make, status, words) => {
-    const answer = await send(await make(), name).expect(status);
-    expect(body(answer).detail).toContain(words);
-  });
-
-  test('a form without a picture is refused', async () => {
-    expect(body(await http().post(pictures).field('note', 'x').expect(400)).detail).toContain(
-      'as the field “picture”',
-    );
   });
 });
 

@@ -22,6 +22,20 @@ export class Picture {
   @Column({ name: 'block_size', type: 'integer' })
   blockSize: number;
 
+  @Column({ name: 'byte_size', type: 'integer' })
+  byteSize: number;
+
+  /** Mean, darkest and lightest, `#rrggbb`. */
+  @Column({ type: 'json' })
+  colours: string[];
+
+  /** A few px as a `data:` address; null for what lets through what is behind. */
+  @Column({ type: 'text', nullable: true })
+  placeholder: string | null;
+
+  @Column({ name: 'alternative_text', type: 'text', default: '' })
+  alternativeText: string;
+
   @Column({ type: 'bytea', select: false })
   bytes: Buffer;
 

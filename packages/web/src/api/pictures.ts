@@ -1,49 +1,110 @@
 import { pictureVariants, type PictureAsset } from '@noria/core';
 import { WORKSPACE } from './collections';
+import { freeId, slugOf } from './ids';
 import { request } from './problem';
 
 const pictures = `/api/workspaces/${WORKSPACE}/pictures`;
 
-export const originalAddress = ({ hash }: PictureAsset) => `${pictures}/${hash}`;
-export const variantAddress = ({ hash }: PictureAsset, inlineSize: number) =>
+export const originalAddress = ({ hash }: Pick<PictureAsset, 'hash'>) => `${pictures}/${hash}`;
+export const variantAddress = ({ hash }: Pick<PictureAsset, 'hash'>, inlineSize: number) =>
   `${pictures}/${hash}/${inlineSize}`;
 
 /** The smallest variant that is still sharp over so many device px. */
-export function addressFor(picture: PictureAsset, devicePx: number): string {
+export function addressFor(picture: Pick<PictureAsset, 'hash' | 'inlineSize'>, devicePx: number): string {
   const sizes = pictureVariants(picture);
   return variantAddress(picture, sizes.find((size) => size >= devicePx) ?? (sizes.at(-1) as number));
 }
 
-export async function uploadPicture(file: File, taken: readonly string[]): Promise<PictureAsset> {
-  const form = new FormData();
-  form.append('picture', file);
-  const response = await request(pictures, { method: 'POST', body: form });
-  const stored = (await response.json()) as Pick<
-    PictureAsset,
-    'hash' | 'mediaType' | 'inlineSize' | 'blockSize'
-  >;
-  const extension = stored.mediaType.replace('image/', '');
-  const name = file.name.replace(/\.[^.]+$/, '').slice(0, 80) || 'Picture';
-  const slug =
-    name
-      .toLowerCase()
-      .normalize('NFD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^[^a-z]+|-$/g, '')
-      .slice(0, 50) || 'picture';
-  const id =
-    [slug, ...Array.from({ length: taken.length }, (_, k) => `${slug}-${k + 2}`)].find(
-      (each) => !taken.includes(each),
-    ) ?? slug;
-  const { hash, mediaType, inlineSize, blockSize } = stored;
+/** A picture of the workspace's library. */
+export interface LibraryPicture {
+  readonly hash: string;
+  readonly name: string;
+  readonly mediaType: PictureAsset['mediaType'];
+  readonly inlineSize: number;
+  readonly blockSize: number;
+  readonly byteSize: number;
+  readonly colours: readonly string[];
+  readonly placeholder: string | null;
+  readonly alternativeText: string;
+  readonly createdAt: string;
+  /** How many tiles show it. */
+  readonly uses: number;
+}
+
+export interface PictureUse {
+  readonly id: string;
+  readonly name: string;
+  readonly tiles: readonly string[];
+}
+
+export async function listPictures(search: string): Promise<LibraryPicture[]> {
+  const query = search.trim() === '' ? '' : `?search=${encodeURIComponent(search.trim())}`;
+  return (await (await request(`${pictures}${query}`)).json()) as LibraryPicture[];
+}
+
+export async function picturesUses(hash: string): Promise<PictureUse[]> {
+  return (await (await request(`${pictures}/${hash}/uses`)).json()) as PictureUse[];
+}
+
+export async function describePicture(
+  hash: string,
+  values: { readonly name?: string; readonly alternativeText?: string },
+): Promise<void> {
+  await request(`${pictures}/${hash}`, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(values),
+  });
+}
+
+export async function deletePicture(hash: string, evenUsed: boolean): Promise<void> {
+  await request(`${pictures}/${hash}${evenUsed ? '?evenUsed=true' : ''}`, { method: 'DELETE' });
+}
+
+const EXTENSIONS: Readonly<Record<PictureAsset['mediaType'], string>> = {
+  'image/jpeg': 'jpeg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+  'image/avif': 'avif',
+  'image/gif': 'gif',
+  'image/svg+xml': 'svg',
+};
+
+/** A picture of the library as a collection holds it, under an id that is not taken there. */
+export function toAsset(
+  picture: Omit<LibraryPicture, 'uses' | 'createdAt'>,
+  taken: readonly string[],
+): PictureAsset {
+  const { hash, mediaType, inlineSize, blockSize, alternativeText, colours, placeholder } = picture;
+  const name = picture.name.replace(/\.[^.]{1,5}$/, '').slice(0, 80) || 'Picture';
+  const id = freeId(slugOf(name, 'picture'), taken);
   return {
     id,
     name,
-    file: `${id}.${extension}`,
+    file: `${id}.${EXTENSIONS[mediaType]}`,
     hash,
     mediaType,
     inlineSize,
     blockSize,
-    alternativeText: '',
+    alternativeText,
+    ...(colours.length > 0 && { colours }),
+    ...(placeholder !== null && { placeholder }),
   };
 }
+
+/** Uploads a picture to the library; the same bytes twice are one. */
+export async function uploadToLibrary(file: File, signal?: AbortSignal): Promise<LibraryPicture> {
+  const form = new FormData();
+  form.append('picture', file);
+  // Many wait for their turn on the server, so there is no hurry.
+  const patience = AbortSignal.timeout(300_000);
+  const response = await request(pictures, {
+    method: 'POST',
+    body: form,
+    signal: signal ? AbortSignal.any([signal, patience]) : patience,
+  });
+  return { ...((await response.json()) as LibraryPicture), uses: 0 };
+}
+
+export const uploadPicture = async (file: File, taken: readonly string[]): Promise<PictureAsset> =>
+  toAsset(await uploadToLibrary(file), taken);

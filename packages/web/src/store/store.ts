@@ -2,12 +2,14 @@ import { combineReducers, configureStore, type ThunkAction, type UnknownAction }
 import { composeSlice } from '../features/compose/composeSlice';
 import { documentSlice } from '../features/document/documentSlice';
 import { saver } from '../features/document/saver';
+import { uploadsSlice } from '../features/pictures/uploadsSlice';
 import { noticesSlice } from '../features/notices/noticesSlice';
 
 const reducer = combineReducers({
   document: documentSlice.reducer,
   compose: composeSlice.reducer,
   notices: noticesSlice.reducer,
+  uploads: uploadsSlice.reducer,
 });
 
 export const makeStore = () =>

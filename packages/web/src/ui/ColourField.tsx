@@ -1,21 +1,37 @@
-import { Popover } from 'radix-ui';
-import { HexColorInput, HexColorPicker } from 'react-colorful';
+import { fromOklch, toOklch, type LightnessChromaHue } from '@noria/core';
+import { Popover, Slider } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+import { HexColorInput } from 'react-colorful';
 
 interface ColourFieldProps {
   readonly name: string;
+  /** `#rrggbb` */
   readonly value: string;
+  /** What stands on the field; left out: the value. */
+  readonly label?: string;
   readonly onSet: (value: string) => void;
+  /** What is said of the colour while it is picked, such as its contrast. */
+  readonly says?: ReactNode;
+  /** Other ways to choose, below the sliders. */
+  readonly children?: ReactNode;
+  /** Only a round swatch, where there is no room for words. */
+  readonly small?: boolean;
 }
 
-export function ColourField({ name, value, onSet }: ColourFieldProps) {
+/** A colour: picked by its lightness, chroma and hue, which stay apart as the eye has them (OKLCH). */
+export function ColourField({ name, value, label, onSet, says, children, small }: ColourFieldProps) {
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`${name}, ${value}`}
-        className="flex h-[26px] items-center gap-2 rounded-s bg-field px-2 text-left"
+        aria-label={`${name}, ${label ?? value}`}
+        className={
+          small
+            ? 'grid size-[26px] flex-none place-items-center rounded-s bg-field'
+            : 'flex h-[26px] w-full min-w-0 items-center gap-2 rounded-s bg-field px-2 text-left'
+        }
       >
-        <span className="size-3.5 rounded-full border border-hair" style={{ background: value }} />
-        <span className="figures">{value}</span>
+        <span className="size-3.5 flex-none rounded-full border border-hair" style={{ background: value }} />
+        {!small && <span className={label ? 'truncate' : 'figures truncate'}>{label ?? value}</span>}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -24,18 +40,114 @@ export function ColourField({ name, value, onSet }: ColourFieldProps) {
           sideOffset={12}
           collisionPadding={12}
           aria-label={name}
-          className="z-40 grid gap-2 rounded-m bg-raised p-3 shadow-float"
+          className="z-[150] grid w-[264px] gap-3 rounded-m bg-raised p-3.5 shadow-float"
         >
-          <HexColorPicker color={value} onChange={onSet} />
-          <HexColorInput
-            prefixed
-            aria-label={`${name} in hexadecimal`}
-            color={value}
-            onChange={onSet}
-            className="figures h-[26px] rounded-s bg-field px-2"
-          />
+          <Picker name={name} value={value} onSet={onSet} />
+          {says && <div className="text-sm text-soft">{says}</div>}
+          {children}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+const MOST_CHROMA = 0.3;
+
+function Picker({ name, value, onSet }: Pick<ColourFieldProps, 'name' | 'value' | 'onSet'>) {
+  // A grey has no hue and a colour at the rim of sRGB no more chroma: what was asked for is kept beside.
+  const [asked, setAsked] = useState({ lch: toOklch(value), hex: value });
+  const lch = asked.hex === value ? asked.lch : toOklch(value);
+  const set = (part: Partial<LightnessChromaHue>) => {
+    const next = { ...lch, ...part };
+    const hex = fromOklch(next);
+    setAsked({ lch: next, hex });
+    onSet(hex);
+  };
+  const across = (part: keyof LightnessChromaHue, most: number) =>
+    Array.from({ length: 13 }, (_, k) => fromOklch({ ...lch, [part]: (most * k) / 12 })).join(', ');
+  return (
+    <div className="grid gap-2.5">
+      <div className="grid grid-cols-[1fr_96px] items-stretch gap-2">
+        <span className="rounded-s border border-hair" style={{ background: value }} aria-hidden />
+        <HexColorInput
+          prefixed
+          aria-label={`${name} in hexadecimal`}
+          color={value}
+          onChange={(hex) => onSet(full(hex))}
+          className="figures h-[30px] w-full rounded-s bg-field px-2"
+        />
+      </div>
+      <Axis
+        name="Lightness"
+        value={lch.lightness * 100}
+        most={100}
+        step={0.5}
+        unit="%"
+        track={across('lightness', 1)}
+        onSet={(lightness) => set({ lightness: lightness / 100 })}
+      />
+      <Axis
+        name="Chroma"
+        value={lch.chroma}
+        most={MOST_CHROMA}
+        step={0.002}
+        unit=""
+        track={across('chroma', MOST_CHROMA)}
+        onSet={(chroma) => set({ chroma })}
+      />
+      <Axis
+        name="Hue"
+        value={lch.hue}
+        most={360}
+        step={1}
+        unit="°"
+        track={across('hue', 360)}
+        onSet={(hue) => set({ hue })}
+      />
+    </div>
+  );
+}
+
+/** `#abc` and `#abcd…` as `#rrggbb`. */
+const full = (hex: string) =>
+  hex.length === 4 || hex.length === 5 ? `#${hex.slice(1, 4).replace(/./g, '$&$&')}` : hex.slice(0, 7);
+
+interface AxisProps {
+  readonly name: string;
+  readonly value: number;
+  readonly most: number;
+  readonly step: number;
+  readonly unit: string;
+  /** The colours along it. */
+  readonly track: string;
+  readonly onSet: (value: number) => void;
+}
+
+function Axis({ name, value, most, step, unit, track, onSet }: AxisProps) {
+  const shown = `${Number(value.toFixed(step < 0.1 ? 3 : 0))}${unit}`;
+  return (
+    <div className="grid grid-cols-[62px_1fr_42px] items-center gap-2 text-sm text-soft">
+      <span aria-hidden>{name}</span>
+      <Slider.Root
+        value={[Math.min(most, value)]}
+        max={most}
+        step={step}
+        onValueChange={([next]) => next !== undefined && onSet(next)}
+        className="relative flex h-5 touch-none items-center"
+      >
+        <Slider.Track
+          className="h-2.5 w-full rounded-full border border-hair"
+          style={{ background: `linear-gradient(to right, ${track})` }}
+        />
+        <Slider.Thumb
+          aria-label={name}
+          aria-valuetext={shown}
+          className="block size-4 rounded-full border-2 border-raised bg-ink shadow-float"
+        />
+      </Slider.Root>
+      <span className="figures text-right" aria-hidden>
+        {shown}
+      </span>
+    </div>
   );
 }

@@ -10,6 +10,8 @@ interface NumberFieldProps {
   readonly most: number;
   readonly unit?: string;
   readonly whole?: boolean;
+  /** How much an arrow key or a step of a drag changes it; left out: 1. */
+  readonly by?: number;
   /** What 100 % stands for in a sum that is typed. */
   readonly basis?: number;
   readonly onSet: (value: number) => void;
@@ -28,6 +30,7 @@ export function NumberField({
   most,
   unit,
   whole = true,
+  by = 1,
   basis,
   onSet,
   onTry,
@@ -35,7 +38,7 @@ export function NumberField({
   const [typed, setTyped] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const stop = useRef<(() => void) | null>(null);
-  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(2))));
+  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(3))));
   const parsed = typed === null ? value : evaluate(typed, basis);
   const amiss =
     typed !== null && typed.trim() !== '' && !(parsed !== null && parsed >= least && parsed <= most);
@@ -50,8 +53,8 @@ export function NumberField({
     else if (event.key === 'Escape') setTyped(null);
     else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
-      const by = (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
-      settle((parsed ?? least) + by);
+      const step = by * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+      settle(Number(((parsed ?? least) + step).toFixed(4)));
     }
   };
 
@@ -65,7 +68,9 @@ export function NumberField({
       event.preventDefault();
       stop.current = last ? null : cancel;
       const start = (memo as number | undefined) ?? value ?? least;
-      const next = held(start + Math.round((x - from) / PX_A_STEP) * (shiftKey ? 10 : 1));
+      const next = held(
+        Number((start + Math.round((x - from) / PX_A_STEP) * by * (shiftKey ? 10 : 1)).toFixed(4)),
+      );
       if (canceled) onTry(null);
       else if (last) {
         onTry(null);

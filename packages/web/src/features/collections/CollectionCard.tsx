@@ -1,4 +1,4 @@
-import { bandsOf, layoutCollection } from '@noria/core';
+import { colourOf, bandsOf, layoutCollection } from '@noria/core';
 import { MoreHorizontal } from 'lucide-react';
 import { AlertDialog, DropdownMenu } from 'radix-ui';
 import { useMemo, useState } from 'react';
@@ -34,7 +34,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
       <div
         ref={ref}
         className="aspect-[16/10] overflow-hidden rounded-m shadow-[0_0_0_1px_var(--hair)] group-focus-within:shadow-[0_0_0_2px_var(--copper)] group-hover:shadow-[0_0_0_2px_var(--copper)]"
-        style={{ background: document.look.ground }}
+        style={{ background: colourOf(document.namedLooks, document.look.ground) }}
       >
         {size && layout.tiles.length > 0 && (
           <StagePage

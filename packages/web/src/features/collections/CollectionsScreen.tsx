@@ -3,8 +3,7 @@ import { useNavigate } from 'react-router';
 import { createCollection, listCollections, type StoredCollection } from '../../api/collections';
 import { ServerAway } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Mark } from '../../ui/Mark';
-import { ThemeButton } from '../frame';
+import { WorkspaceBar } from '../frame';
 import { CollectionCard } from './CollectionCard';
 
 /** The first screen: every collection of the workspace as it looks. */
@@ -45,13 +44,7 @@ export function CollectionsScreen() {
 
   return (
     <div className="flex h-full flex-col">
-      <header className="flex h-[46px] shrink-0 items-center gap-2.5 border-b border-hair bg-panel px-6">
-        <Mark />
-        <b className="font-title text-[17px] leading-none font-bold tracking-tight">Noria</b>
-        <div className="ml-auto">
-          <ThemeButton />
-        </div>
-      </header>
+      <WorkspaceBar />
       <main className="min-h-0 flex-1 overflow-y-auto px-6 pt-7 pb-10 [scrollbar-width:thin]">
         <div className="mx-auto max-w-[1360px]">
           <div className="mb-6 flex items-end justify-between gap-6">

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { useAppStore } from '../../store/hooks';
 import { TopBar } from '../frame';
+import { UploadTray } from '../pictures';
 import { Belt } from './belt/Belt';
 import { CommandList } from './CommandList';
 import { KeySheet } from './KeySheet';
@@ -32,6 +33,7 @@ export function ComposeScreen({ id }: { id: string }) {
       <Belt />
       <KeySheet />
       <CommandList />
+      <UploadTray />
     </div>
   );
 }

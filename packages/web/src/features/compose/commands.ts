@@ -3,15 +3,20 @@ import { useAppSelector } from '../../store/hooks';
 import { redo, undo } from '../document';
 import {
   addNewTile,
+  changeRecipe,
+  dealPictures,
   deleteTiles,
   duplicateTiles,
   enterGroup,
   fitTiles,
+  giveToHand,
   groupInHand,
   layerTiles,
   letGo,
   pinTiles,
+  releaseHand,
   reorderTiles,
+  resetHand,
   spanTiles,
   swapWith,
   takeAll,
@@ -28,7 +33,7 @@ export interface ListedCommand {
   readonly run: () => AppThunk<unknown>;
 }
 
-const KINDS: readonly TileKind[] = ['text', 'picture', 'stat', 'quote', 'action', 'group'];
+const KINDS: readonly TileKind[] = ['text', 'picture', 'stat', 'quote', 'marks', 'action', 'film', 'group'];
 
 /** Every command that makes sense with what is in hand. */
 export function useCommands(): readonly ListedCommand[] {
@@ -98,6 +103,13 @@ const IN_HAND: readonly ListedCommand[] = [
   { does: 'Later in reading order', keys: ']', run: () => reorderTiles(1) },
   { does: 'Lift by a layer', keys: 'PageUp', run: () => layerTiles(1) },
   { does: 'Lower by a layer', keys: 'PageDown', run: () => layerTiles(-1) },
+  { does: 'Take its look, to put it on others', keys: 'c', run: () => giveToHand('look') },
+  { does: 'Take its spans, to put them on others', run: () => giveToHand('spans') },
+  { does: 'Take its place, to put it on others', run: () => giveToHand('place') },
+  { does: 'Take its motion, to put it on others', run: () => giveToHand('motion') },
+  { does: 'Back to the recipe', run: () => resetHand() },
+  { does: 'Change the recipe into this', run: changeRecipe },
+  { does: 'Release from the recipe', run: releaseHand },
   { does: 'Span one cell', run: () => spanTiles({ columnSpan: 1, rowSpan: 1 }) },
   { does: 'Fill the cells', run: () => fitTiles({ inline: 'fill', block: 'fill' }) },
   { does: 'Centre in the cells', run: () => fitTiles({ inline: 'centre', block: 'centre' }) },
@@ -107,6 +119,10 @@ const ALWAYS: readonly ListedCommand[] = [
   { does: 'Close the gaps', keys: 'h', run: () => (dispatch) => dispatch(shown('gaps')) },
   { does: 'Proposals: other arrangements', keys: 'o', run: () => (dispatch) => dispatch(shown('proposals')) },
   ...KINDS.map((kind) => ({ does: `Add a ${kind} tile`, run: () => addNewTile(kind) })),
+  { does: 'Best fit: deal pictures out by their shape', keys: 'b', run: dealPictures },
+  { does: 'Recipes', keys: 'r', run: () => (dispatch) => dispatch(shown('recipes')) },
+  { does: 'Named looks and palette', keys: 'k', run: () => (dispatch) => dispatch(shown('looks')) },
+  { does: 'Tiles from a table', run: () => (dispatch) => dispatch(shown('table')) },
   { does: 'Paint areas', keys: 'a', run: () => (dispatch) => dispatch(toolChosen('areas')) },
   { does: 'Add a column', run: track('column') },
   { does: 'Add a row', run: track('row') },

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { LIMITS, type SetFor, type TileId, type TileKind } from '@noria/core';
+import { LIMITS, type SetFor, type TileId, type TileKind, type Transfer } from '@noria/core';
 
 export interface ComposeState {
   /** The width now shown, in px. */
@@ -20,12 +20,16 @@ export interface ComposeState {
   readonly tool: 'tiles' | 'areas';
   readonly showing: Showing | null;
   readonly commandList: boolean;
+  /** Whether a drag moves the picture in its slot instead of the tile. */
+  readonly cropping: boolean;
+  /** What of which tile is put on every tile that is pressed; null: nothing. */
+  readonly brush: { readonly from: TileId; readonly what: Transfer } | null;
   /** What is under way for longer, in words. */
   readonly busy: string | null;
 }
 
-/** What floats over the stage until it is closed: gaps to be closed, proposals. */
-export type Showing = 'gaps' | 'proposals';
+/** What is there in place of the settings until it is closed. */
+export type Showing = 'gaps' | 'proposals' | 'looks' | 'recipes' | 'table';
 
 const initialState: ComposeState = {
   needle: 1280,
@@ -40,6 +44,8 @@ const initialState: ComposeState = {
   tool: 'tiles',
   showing: null,
   commandList: false,
+  cropping: false,
+  brush: null,
   busy: null,
 };
 
@@ -56,12 +62,14 @@ export const composeSlice = createSlice({
       ...state,
       inHand: payload,
       pad: true,
+      cropping: false,
     }),
     /** Takes tiles without the span pad, which would lie over what comes next. */
     takenBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
       ...state,
       inHand: payload,
       pad: false,
+      cropping: false,
     }),
     /** Adds a tile to those in hand, or lets it go. */
     toggled: (state, { payload }: PayloadAction<TileId>) => ({
@@ -84,6 +92,12 @@ export const composeSlice = createSlice({
       inHand: [],
     }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
+    croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({
+      ...state,
+      cropping: payload,
+      pad: false,
+    }),
+    brushTaken: (state, { payload }: PayloadAction<ComposeState['brush']>) => ({ ...state, brush: payload }),
     busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
     commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
@@ -103,6 +117,8 @@ export const {
   toolChosen,
   shown,
   busyWith,
+  croppingChosen,
+  brushTaken,
   commandListToggled,
   setForChosen,
   linesToggled,

@@ -1,3 +1,4 @@
 export { ComposeScreen } from './ComposeScreen';
 export { PackedFigure } from './PackedFigure';
 export { StagePage } from './stage/StagePage';
+export { RecipePreview } from './recipes/RecipePreview';

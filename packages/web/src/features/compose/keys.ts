@@ -1,17 +1,21 @@
 import {
+  brushTaken,
   commandListToggled,
   keySheetToggled,
   linesToggled,
   needleMoved,
   shown,
   toolChosen,
+  type Showing,
 } from './composeSlice';
 import { redo, undo } from '../document';
 import {
   addNewTile,
+  dealPictures,
   deleteTiles,
   duplicateTiles,
   enterGroup,
+  giveToHand,
   groupInHand,
   growTiles,
   layerTiles,
@@ -74,8 +78,14 @@ const toBand =
     if (to) dispatch(needleMoved(by === 1 ? to.below - 1 : to.from));
   };
 
+/** Escape puts down what is put on tiles before it lets go of them. */
+const endOrLetGo: AppThunk = (dispatch, getState) => {
+  if (getState().compose.brush) dispatch(brushTaken(null));
+  else dispatch(letGo());
+};
+
 const show =
-  (what: 'gaps' | 'proposals'): AppThunk =>
+  (what: Showing): AppThunk =>
   (dispatch, getState) =>
     void dispatch(shown(getState().compose.showing === what ? null : what));
 
@@ -151,6 +161,15 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
   { keys: 'h', does: 'Close the gaps', matches: key('h'), run: () => show('gaps') },
   { keys: 'o', does: 'Proposals: other arrangements', matches: key('o'), run: () => show('proposals') },
   {
+    keys: 'c',
+    does: 'Take its look, to put it on others; with several in hand, the first gives',
+    matches: key('c'),
+    run: () => giveToHand('look'),
+  },
+  { keys: 'b', does: 'Best fit: deal pictures out by shape', matches: key('b'), run: () => dealPictures() },
+  { keys: 'r', does: 'Recipes', matches: key('r'), run: () => show('recipes') },
+  { keys: 'k', does: 'Named looks and palette', matches: key('k'), run: () => show('looks') },
+  {
     keys: 'a',
     does: 'Paint areas, or tiles again',
     matches: key('a'),
@@ -171,7 +190,7 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
     matches: (e) => plain(e) && (e.key === 'Delete' || e.key === 'Backspace'),
     run: () => deleteTiles(),
   },
-  { keys: 'Escape', does: 'Let go; out of a group', matches: key('Escape'), run: () => letGo() },
+  { keys: 'Escape', does: 'Let go; out of a group', matches: key('Escape'), run: () => endOrLetGo },
   { keys: ',', does: 'Next narrower band', matches: key(','), run: () => toBand(1) },
   { keys: '.', does: 'Next wider band', matches: key('.'), run: () => toBand(-1) },
   {

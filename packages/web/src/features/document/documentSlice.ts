@@ -72,13 +72,13 @@ export const documentSlice = createSlice({
   name: 'document',
   initialState: initialState,
   reducers: {
-    opened: (_, { payload }: PayloadAction<Opened>): DocumentState => ({
+    opened: (_: DocumentState, { payload }: PayloadAction<Opened>): DocumentState => ({
       ...initialState,
       ...payload,
       saving: { state: payload.underWay || payload.unsent.length > 0 ? 'saving' : 'saved' },
     }),
     changed: (
-      state,
+      state: DocumentState,
       { payload }: PayloadAction<{ document: CollectionDocument; step: Step }>,
     ): DocumentState => {
       const { document, step } = payload;
@@ -89,7 +89,7 @@ export const documentSlice = createSlice({
         ? [...state.past.slice(0, -1), merged(last, step)]
         : [...state.past, step].slice(-MOST_STEPS);
       return {
-        ...(state as DocumentState),
+        ...state,
         document,
         trial: null,
         past,
@@ -98,10 +98,10 @@ export const documentSlice = createSlice({
         saving: pending(state),
       };
     },
-    undone: (state, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
+    undone: (state: DocumentState, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
       const step = state.past.at(-1) as Step;
       return {
-        ...(state as DocumentState),
+        ...state,
         document: payload,
         trial: null,
         past: state.past.slice(0, -1),
@@ -110,10 +110,10 @@ export const documentSlice = createSlice({
         saving: pending(state),
       };
     },
-    redone: (state, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
+    redone: (state: DocumentState, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
       const step = { ...(state.future.at(-1) as Step), key: null };
       return {
-        ...(state as DocumentState),
+        ...state,
         document: payload,
         trial: null,
         past: [...state.past, step],
@@ -122,30 +122,30 @@ export const documentSlice = createSlice({
         saving: pending(state),
       };
     },
-    tried: (state, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({
-      ...(state as DocumentState),
+    tried: (state: DocumentState, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({
+      ...state,
       trial: payload,
     }),
     /** What is unsent goes on its way. */
-    sent: (state, { payload }: PayloadAction<string>): DocumentState => ({
-      ...(state as DocumentState),
+    sent: (state: DocumentState, { payload }: PayloadAction<string>): DocumentState => ({
+      ...state,
       underWay: state.underWay ?? { changeId: payload, patch: state.unsent },
       unsent: state.underWay ? state.unsent : [],
       // While the server is away every attempt sends; the reason stays in sight until one arrives.
       saving: state.saving.state === 'waiting' ? state.saving : { state: 'saving' },
     }),
-    acknowledged: (state, { payload }: PayloadAction<number>): DocumentState => ({
-      ...(state as DocumentState),
+    acknowledged: (state: DocumentState, { payload }: PayloadAction<number>): DocumentState => ({
+      ...state,
       revision: payload,
       underWay: null,
       saving: { state: state.unsent.length > 0 ? 'saving' : 'saved' },
     }),
     /** Another tab's changes and ours together; the steps before do not fit any more. */
     joined: (
-      state,
+      state: DocumentState,
       { payload }: PayloadAction<{ document: CollectionDocument; revision: number; unsent: JsonPatch }>,
     ): DocumentState => ({
-      ...(state as DocumentState),
+      ...state,
       ...payload,
       underWay: null,
       trial: null,
@@ -153,14 +153,14 @@ export const documentSlice = createSlice({
       future: [],
     }),
     /** Refused changes join what comes after, so that undoing them mends it. */
-    refused: (state, { payload }: PayloadAction<string>): DocumentState => ({
-      ...(state as DocumentState),
+    refused: (state: DocumentState, { payload }: PayloadAction<string>): DocumentState => ({
+      ...state,
       unsent: [...(state.underWay?.patch ?? []), ...state.unsent],
       underWay: null,
       saving: { state: 'refused', why: payload },
     }),
-    savingChanged: (state, { payload }: PayloadAction<Saving>): DocumentState => ({
-      ...(state as DocumentState),
+    savingChanged: (state: DocumentState, { payload }: PayloadAction<Saving>): DocumentState => ({
+      ...state,
       saving: payload,
     }),
   },

@@ -1,3 +1,4 @@
+import { slugOf } from '../../api/ids';
 import { measurer } from '../../measure/measurer';
 import { writePage } from '@noria/core';
 import { useMemo, useState } from 'react';
@@ -6,14 +7,9 @@ import { Button } from '../../ui/Button';
 import { selectShown } from '../document';
 import { TopBar } from '../frame';
 import { announce, warn } from '../notices';
-import { collectionArchive, collectionText, download, pageArchive } from './archive';
+import { download } from '../../ui/download';
+import { collectionArchive, collectionText, pageArchive } from './archive';
 
-const slug = (name: string) =>
-  name
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || 'collection';
 const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024).toFixed(1)} kB`;
 
 /** The files of the page, readable, each to copy or all as one archive. */
@@ -21,7 +17,7 @@ export function ExportScreen({ id }: { id: string }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const page = useMemo(() => writePage(document, measurer), [document]);
-  const base = slug(document.name);
+  const base = slugOf(document.name, 'collection');
   const files: Readonly<Record<string, string>> = {
     ...page.files,
     [`${base}.noria.json`]: collectionText(document),

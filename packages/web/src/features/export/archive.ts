@@ -1,6 +1,7 @@
 import { measurer } from '../../measure/measurer';
 import { writePage, type CollectionDocument } from '@noria/core';
 import { zip, type Zippable } from 'fflate';
+import { filmAddress } from '../../api/films';
 import { originalAddress, variantAddress } from '../../api/pictures';
 import { request } from '../../api/problem';
 import { fontAddress } from '../../fonts';
@@ -23,6 +24,11 @@ export async function pageArchive(document: CollectionDocument): Promise<Blob> {
   const assets = await Promise.all(
     page.assets.map(async (asset) => {
       if (asset.kind === 'font') return [asset.path, await bytes(fontAddress(asset.file))] as const;
+      if (asset.kind === 'film') {
+        const film = document.films?.[asset.film];
+        if (!film) throw new Error(`The film ${asset.film} is missing from the collection.`);
+        return [asset.path, await bytes(filmAddress(film))] as const;
+      }
       const picture = document.pictures[asset.picture];
       if (!picture) throw new Error(`The picture ${asset.picture} is missing from the collection.`);
       return [asset.path, await bytes(variantAddress(picture, asset.inlineSize))] as const;
@@ -38,16 +44,12 @@ export async function collectionArchive(document: CollectionDocument, fileName: 
       async (picture) => [`pictures/${picture.file}`, await bytes(originalAddress(picture))] as const,
     ),
   );
-  return packed(Object.fromEntries([[fileName, utf8(collectionText(document))], ...pictures]));
+  const films = await Promise.all(
+    Object.values(document.films ?? {}).map(
+      async (film) => [`films/${film.file}`, await bytes(filmAddress(film))] as const,
+    ),
+  );
+  return packed(Object.fromEntries([[fileName, utf8(collectionText(document))], ...pictures, ...films]));
 }
 
 export const collectionText = (document: CollectionDocument) => `${JSON.stringify(document, null, 2)}\n`;
-
-/** Hands a file to the browser's downloads. */
-export function download(blob: Blob, name: string): void {
-  const link = window.document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-}

@@ -1,3 +1,3 @@
 export { Frame } from './Frame';
 export { TopBar } from './TopBar';
-export { ThemeButton } from './ThemeButton';
+export { WorkspaceBar } from './WorkspaceBar';

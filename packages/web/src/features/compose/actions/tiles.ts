@@ -3,23 +3,19 @@ import {
   assignArea,
   change,
   duplicateTile,
-  newTile,
   pasteTiles,
   placeAt,
   removeTiles,
-  setContent,
   swapTiles,
   tilesFromText,
   tilesToText,
   type Command,
   type GridArea,
-  type PictureTile,
   type TileId,
   type TileKind,
 } from '@noria/core';
-import { uploadPicture } from '../../../api/pictures';
-import { announce, warn } from '../../notices';
-import { busyWith, drawnChosen, taken, takenBare } from '../composeSlice';
+import { announce } from '../../notices';
+import { drawnChosen, taken, takenBare } from '../composeSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -27,7 +23,7 @@ import { named } from './named';
 import type { AppThunk } from '../../../store/store';
 
 /** Where a new tile comes in reading order: after those in hand, else at the end. */
-const nextPosition = (state: Parameters<typeof selectView>[0]) => {
+export const nextPosition = (state: Parameters<typeof selectView>[0]) => {
   const { order } = selectView(state);
   const last = Math.max(-1, ...selectInHand(state).map(({ id }) => order.indexOf(id)));
   return last === -1 ? order.length : last + 1;
@@ -141,58 +137,4 @@ export const putInArea =
     const state = getState();
     const ids = selectInHand(state).map(({ id }) => id);
     dispatch(runHere('Area', assignArea(ids, area, selectBand(state).index, selectSetFor(state))));
-  };
-
-/** Adds a tile for each picture, in the order in which they were picked, as one step. */
-export const addPictures =
-  (files: readonly File[]): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const pictures = files.filter(({ type }) => type.startsWith('image/'));
-    if (pictures.length === 0) {
-      dispatch(warn('Nothing here is a picture. Noria takes JPEG, PNG and WebP.'));
-      return;
-    }
-    const known = Object.keys(selectView(getState()).pictures);
-    const added: {
-      readonly id: TileId;
-      readonly tile: PictureTile;
-      readonly asset: Awaited<ReturnType<typeof uploadPicture>>;
-    }[] = [];
-    const troubles: string[] = [];
-    for (const [k, file] of pictures.entries()) {
-      dispatch(busyWith(`Picture ${k + 1} of ${pictures.length}`));
-      try {
-        const asset = await uploadPicture(file, known);
-        known.push(asset.id);
-        const id = freshId('picture');
-        added.push({
-          id,
-          asset,
-          tile: {
-            ...(newTile('picture', id) as PictureTile),
-            name: asset.name.slice(0, 200),
-            picture: asset.id,
-          },
-        });
-      } catch (error) {
-        troubles.push(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
-      }
-    }
-    dispatch(busyWith(null));
-    if (troubles.length > 0) dispatch(warn(troubles.join(' ')));
-    if (added.length === 0) return;
-    const position = nextPosition(getState());
-    dispatch(
-      runHere(added.length === 1 ? 'Add picture' : `Add ${added.length} pictures`, (draft) => {
-        added.forEach(({ id, tile, asset }, k) => {
-          draft.pictures[asset.id] = { ...asset };
-          addTile('picture', id, position + k)(draft);
-          setContent([id], { name: tile.name, picture: asset.id })(draft);
-        });
-      }),
-    );
-    dispatch(takenBare(added.map(({ id }) => id)));
-    dispatch(
-      announce(`${added.length} ${added.length === 1 ? 'picture is' : 'pictures are'} in and in hand.`),
-    );
   };

@@ -3,6 +3,8 @@ import { useRef } from 'react';
 import type { TileKind } from '@noria/core';
 import { useAppDispatch } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
+import { TAKEN_TYPES, orderChosen } from '../../pictures';
+import { shown, taken } from '../composeSlice';
 import { addNewTile, addPictures } from '../actions';
 
 const KINDS: readonly { readonly kind: TileKind; readonly label: string; readonly is: string }[] = [
@@ -10,7 +12,9 @@ const KINDS: readonly { readonly kind: TileKind; readonly label: string; readonl
   { kind: 'picture', label: 'Picture', is: 'crops to fill' },
   { kind: 'stat', label: 'Stat', is: 'big figure and label' },
   { kind: 'quote', label: 'Quote', is: 'words and who said them' },
+  { kind: 'marks', label: 'Marks', is: 'a row of icons or logos' },
   { kind: 'action', label: 'Action', is: 'leads somewhere' },
+  { kind: 'film', label: 'Film', is: 'plays in its tile' },
   { kind: 'group', label: 'Group', is: 'tiles in a grid of their own' },
 ];
 
@@ -40,7 +44,7 @@ export function AddTile({ label }: { label: string }) {
         hidden
         multiple
         data-testid="picture-files"
-        accept="image/jpeg,image/png,image/webp"
+        accept={`${TAKEN_TYPES},video/mp4,video/webm`}
         onChange={(event) => {
           void dispatch(addPictures([...(event.target.files ?? [])]));
           event.target.value = '';
@@ -61,10 +65,33 @@ export function AddTile({ label }: { label: string }) {
           <DropdownMenu.Separator className="my-1 h-px bg-hair" />
           <DropdownMenu.Item
             className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
-            onSelect={() => files.current?.click()}
+            onSelect={() => {
+              dispatch(orderChosen('picked'));
+              files.current?.click();
+            }}
           >
             <span className="font-semibold">Pictures…</span>
-            <span className="text-sm text-faint">many at once</span>
+            <span className="text-sm text-faint">many at once, a ZIP, a film</span>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
+            onSelect={() => {
+              dispatch(orderChosen('numbered'));
+              files.current?.click();
+            }}
+          >
+            <span className="font-semibold">Pictures by number…</span>
+            <span className="text-sm text-faint">2 before 10</span>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
+            onSelect={() => {
+              dispatch(taken([]));
+              dispatch(shown('recipes'));
+            }}
+          >
+            <span className="font-semibold">From a recipe…</span>
+            <span className="text-sm text-faint">dressed already</span>
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -1,10 +1,11 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { PictureAsset, Tile } from '@noria/core';
+import { inkOf, type PictureAsset, type Tile } from '@noria/core';
 import { memo, useEffect, useRef } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectSavedView } from '../selectors';
+import { fillShown } from '../../../ui/fill';
 import { taken, toggled } from '../composeSlice';
 
 interface BeltTileProps {
@@ -16,12 +17,14 @@ interface BeltTileProps {
 export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(({ compose }) => compose.inHand.includes(tile.id));
-  const { pictures } = useAppSelector(selectSavedView);
+  const view = useAppSelector(selectSavedView);
+  const { pictures } = view;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: tile.id,
   });
   const item = useRef<HTMLLIElement | null>(null);
-  const picture = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
+  const shown = tile.kind === 'picture' ? tile.picture : tile.kind === 'film' ? tile.poster : null;
+  const picture = shown === null ? undefined : pictures[shown];
 
   useEffect(() => {
     if (!held) return undefined;
@@ -54,9 +57,9 @@ export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) 
       >
         <span
           className={`block h-[46px] overflow-hidden rounded-s border border-hair ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
-          style={{ background: tile.look.fill }}
+          style={{ background: fillShown(view, tile.look.fill) }}
         >
-          <Thumbnail tile={tile} picture={picture} />
+          <Thumbnail tile={tile} picture={picture} ink={inkOf(view, tile)} />
         </span>
         <span
           className={`flex truncate text-[10.5px] leading-[14px] ${held ? 'font-semibold text-copper-ink' : 'text-faint'}`}
@@ -70,8 +73,14 @@ export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) 
   );
 });
 
-function Thumbnail({ tile, picture }: { tile: Tile; picture: PictureAsset | undefined }) {
-  if (tile.kind === 'picture') {
+interface ThumbnailProps {
+  readonly tile: Tile;
+  readonly picture: PictureAsset | undefined;
+  readonly ink: string;
+}
+
+function Thumbnail({ tile, picture, ink }: ThumbnailProps) {
+  if (tile.kind === 'picture' || tile.kind === 'film') {
     if (!picture) return null;
     const { x, y } = tile.focalPoint;
     return (
@@ -93,9 +102,18 @@ function Thumbnail({ tile, picture }: { tile: Tile; picture: PictureAsset | unde
       </span>
     );
   }
+  if (tile.kind === 'marks') {
+    return (
+      <span className="flex flex-wrap gap-1 p-1.5">
+        {tile.marks.slice(0, 8).map((_, k) => (
+          <i key={k} className="size-2 rounded-full border" style={{ borderColor: ink }} />
+        ))}
+      </span>
+    );
+  }
   const words = { text: 'heading', stat: 'figure', quote: 'words', action: 'label' }[tile.kind];
   return (
-    <span className="block p-1.5 text-[7.5px] leading-[1.2] font-semibold" style={{ color: tile.look.ink }}>
+    <span className="block p-1.5 text-[7.5px] leading-[1.2] font-semibold" style={{ color: ink }}>
       {String((tile as unknown as Record<string, unknown>)[words]).slice(0, 60)}
     </span>
   );

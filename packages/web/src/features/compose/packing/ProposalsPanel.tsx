@@ -1,5 +1,6 @@
-import { proposalCommand, type CollectionDocument, type Proposal } from '@noria/core';
+import { colourOf, proposalCommand, type CollectionDocument, type Proposal } from '@noria/core';
 import { useEffect, useState } from 'react';
+import { fillShown } from '../../../ui/fill';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
@@ -124,7 +125,7 @@ function Thumbnail({ proposal: { areas, rows }, view, columns }: ThumbnailProps)
       style={{
         gridTemplateColumns: `repeat(${columns}, 1fr)`,
         gridTemplateRows: `repeat(${rows}, minmax(0, 1fr))`,
-        background: view.look.ground,
+        background: colourOf(view.namedLooks, view.look.ground),
         height: Math.min(150, 18 * rows + 6),
       }}
     >
@@ -135,12 +136,13 @@ function Thumbnail({ proposal: { areas, rows }, view, columns }: ThumbnailProps)
         return (
           <i
             key={k}
-            className="rounded-[2px] bg-cover bg-center"
+            className="rounded-[2px]"
             style={{
               gridColumn: `${area.column} / span ${area.columnSpan}`,
               gridRow: `${area.row} / span ${area.rowSpan}`,
-              backgroundColor: tile?.look.fill,
-              ...(picture && { backgroundImage: `url("${addressFor(picture, 320)}")` }),
+              background: picture
+                ? `url("${addressFor(picture, 320)}") center / cover`
+                : tile && fillShown(view, tile.look.fill),
             }}
           />
         );

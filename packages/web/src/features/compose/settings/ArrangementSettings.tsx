@@ -8,9 +8,14 @@ import {
   setGrid,
   setLook,
   type ArrangementValues,
+  type CollectionLook,
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { ColourField } from '../../../ui/ColourField';
+import { Button } from '../../../ui/Button';
+import { NamedColour } from '../looks/NamedColour';
+import { NamedMeasure } from '../looks/NamedMeasure';
+import { TypeSizeFields } from '../looks/TypeSizeFields';
+import { shown } from '../composeSlice';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { rounded } from '../../../ui/words';
@@ -131,16 +136,20 @@ export function ArrangementSettings() {
       <Question title="How does it look?">
         <Row label="Ground">
           {group ? (
-            <ColourField
-              name="Ground"
-              value={group.look.fill}
-              onSet={(fill) => dispatch(runHere('Ground', setLook([group.id], { fill }), 'ground'))}
-            />
+            typeof group.look.fill === 'string' && group.look.fill !== 'none' ? (
+              <NamedColour
+                name="Ground"
+                value={group.look.fill}
+                onSet={(fill, key) => dispatch(runHere('Ground', setLook([group.id], { fill }), key ?? null))}
+              />
+            ) : (
+              <span className="text-sm text-soft">as the group’s fill</span>
+            )
           ) : (
-            <ColourField
+            <NamedColour
               name="Ground"
               value={document.look.ground}
-              onSet={(ground) => dispatch(runHere('Ground', setCollectionLook({ ground }), 'ground'))}
+              onSet={(ground, key) => dispatch(runHere('Ground', setCollectionLook({ ground }), key ?? null))}
             />
           )}
         </Row>
@@ -152,42 +161,59 @@ export function ArrangementSettings() {
 
 /** Values of the whole collection’s look. */
 function Looks() {
-  const { look } = useAppSelector(selectView);
+  const dispatch = useAppDispatch();
+  const { look, namedLooks = {} } = useAppSelector(selectView);
+  const set = (step: string, values: Partial<CollectionLook>) =>
+    dispatch(runHere(step, setCollectionLook(values)));
+  const names = Object.keys(namedLooks).length;
   return (
     <>
       <Row label="Radius">
-        <SetNumber
+        <NamedMeasure
           name="Radius"
+          kind="radius"
           value={look.radius}
-          least={0}
           most={LIMITS.radius}
-          unit="px"
           step="Radius"
           command={(radius) => setCollectionLook({ radius })}
+          onSet={(radius) => set('Radius', { radius })}
         />
       </Row>
-      <Row label="Type">
-        <div className="grid grid-cols-2 gap-1.5">
-          <SetNumber
-            name="Heading size"
-            value={look.headingSize}
-            {...typeSize}
-            unit="heading"
-            step="Type"
-            command={(headingSize) => setCollectionLook({ headingSize })}
-          />
-          <SetNumber
-            name="Body size"
-            value={look.bodySize}
-            {...typeSize}
-            unit="body"
-            step="Type"
-            command={(bodySize) => setCollectionLook({ bodySize })}
-          />
+      <Row label="Padding">
+        <NamedMeasure
+          name="Padding of tiles"
+          kind="space"
+          value={look.tilePadding}
+          step="Padding"
+          command={(tilePadding) => setCollectionLook({ tilePadding })}
+          onSet={(tilePadding) => set('Padding', { tilePadding })}
+        />
+      </Row>
+      <TypeSizeFields
+        label="Heading size"
+        value={look.headingSize}
+        step="Type"
+        command={(headingSize) => setCollectionLook({ headingSize })}
+        onSet={(headingSize) => set('Type', { headingSize })}
+      />
+      <TypeSizeFields
+        label="Body size"
+        value={look.bodySize}
+        step="Type"
+        command={(bodySize) => setCollectionLook({ bodySize })}
+        onSet={(bodySize) => set('Type', { bodySize })}
+      />
+      <Row label="Shared">
+        <div className="flex gap-1.5">
+          <Button onClick={() => dispatch(shown('looks'))}>Named looks{names > 0 && ` (${names})`}</Button>
+          <Button onClick={() => dispatch(shown('recipes'))}>Recipes</Button>
         </div>
+      </Row>
+      <Row label="Rows of data">
+        <Button className="justify-self-start" onClick={() => dispatch(shown('table'))}>
+          Tiles from a table…
+        </Button>
       </Row>
     </>
   );
 }
-
-const typeSize = { least: LIMITS.typeSize.least, most: LIMITS.typeSize.most, whole: false };

@@ -2,7 +2,7 @@ import { setBadges, type Badge, type Tile } from '@noria/core';
 import { X } from 'lucide-react';
 import { useAppDispatch } from '../../../store/hooks';
 import { Button, SignButton } from '../../../ui/Button';
-import { ColourField } from '../../../ui/ColourField';
+import { NamedColour } from '../looks/NamedColour';
 import { Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';
 import { runHere } from '../here';
@@ -42,7 +42,7 @@ export function Badges({ tile }: { tile: Tile }) {
             </div>
             <div className="flex items-center gap-2">
               <Corner badge={badge} number={k + 1} onChoose={(at) => change(k, at)} />
-              <ColourField
+              <NamedColour
                 name={`Fill of badge ${k + 1}`}
                 value={badge.fill}
                 onSet={(fill) => change(k, { fill }, `${tile.id} badge fill ${k}`)}

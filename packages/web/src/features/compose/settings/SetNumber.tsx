@@ -10,6 +10,7 @@ interface SetNumberProps {
   readonly most: number;
   readonly unit?: string;
   readonly whole?: boolean;
+  readonly by?: number;
   readonly basis?: number;
   /** The step’s name in the history. */
   readonly step: string;

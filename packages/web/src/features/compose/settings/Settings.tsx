@@ -8,7 +8,11 @@ import { ProposalsPanel } from '../packing/ProposalsPanel';
 import { TileFit } from './TileFit';
 import { TileContent } from './TileContent';
 import { TileLook } from './TileLook';
+import { TileMotion } from './TileMotion';
 import { TilePlace } from './TilePlace';
+import { LooksPanel } from '../looks/LooksPanel';
+import { RecipesPanel } from '../recipes/RecipesPanel';
+import { TablePanel } from '../tables/TablePanel';
 
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
@@ -34,6 +38,9 @@ export function Settings() {
           };
   if (showing === 'gaps') return <GapsPanel />;
   if (showing === 'proposals') return <ProposalsPanel />;
+  if (showing === 'looks') return <LooksPanel />;
+  if (showing === 'recipes') return <RecipesPanel />;
+  if (showing === 'table') return <TablePanel />;
   return (
     <aside
       aria-label="Settings"
@@ -48,7 +55,8 @@ export function Settings() {
           <TilePlace tiles={inHand} />
           <TileFit tiles={inHand} />
           {inHand.length === 1 && <TileContent tile={tile} />}
-          <TileLook tiles={inHand} />
+          <TileLook tiles={[tile, ...inHand.slice(1)]} />
+          <TileMotion tiles={[tile, ...inHand.slice(1)]} />
         </>
       ) : (
         <ArrangementSettings key={level} />

@@ -1,4 +1,5 @@
 import {
+  measureOf,
   nearestLine,
   nearestSpan,
   placeAt,
@@ -27,8 +28,8 @@ interface HandOutlineProps {
 export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
   const shown = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
-  const { look } = shown;
-  const pinned = placeIn(shown, shown.tiles[laidOut.id] as Tile, band.index).pin !== null;
+  const tile = shown.tiles[laidOut.id] as Tile;
+  const pinned = placeIn(shown, tile, band.index).pin !== null;
   const box = boxStyle(space, laidOut);
   const tabInside = box.top < 16;
   return (
@@ -40,7 +41,7 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
         top: box.top - 3,
         width: box.width + 6,
         height: box.height + 6,
-        borderRadius: look.radius * space.scale + 3,
+        borderRadius: measureOf(shown.namedLooks, tile.look.radius ?? shown.look.radius) * space.scale + 3,
       }}
     >
       <span

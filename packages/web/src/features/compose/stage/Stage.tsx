@@ -1,3 +1,4 @@
+import { colourOf } from '@noria/core';
 import { useMemo, useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useSize } from '../../../ui/useSize';
@@ -7,6 +8,7 @@ import { AddTile } from '../belt/AddTile';
 import { ColumnLedge, RowLedge } from '../ledges/Ledges';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
+import { BrushBar } from './BrushBar';
 import { AreaNames, GridLines } from './GridLines';
 import { Ground } from './Ground';
 import { Holes } from './Holes';
@@ -24,6 +26,13 @@ const BELOW = 150;
 /** How high an empty page stands, so that there is something to begin on. */
 const EMPTY = 360;
 
+/** The tile that a file was dropped on; the hands lie above the tiles. */
+function tileUnder(event: DragEvent): string | null {
+  const at = document.elementsFromPoint(event.clientX, event.clientY);
+  const found = at.find((element) => element.matches('[data-tile-hand]'));
+  return (found as HTMLElement | undefined)?.dataset.tileHand ?? null;
+}
+
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
 
@@ -31,7 +40,7 @@ export function Stage() {
   const dispatch = useAppDispatch();
   const [ref, size] = useSize();
   const [dropping, setDropping] = useState(false);
-  const document = useAppSelector(selectShown);
+  const collection = useAppSelector(selectShown);
   const whole = useAppSelector(selectWhole);
   const layout = useAppSelector(selectLayout);
   const level = useAppSelector(selectLevel);
@@ -63,10 +72,12 @@ export function Stage() {
         setDropping(false);
         if (!hasFiles(event)) return;
         event.preventDefault();
-        void dispatch(addPictures([...event.dataTransfer.files]));
+        const onto = tileUnder(event);
+        void dispatch(addPictures([...event.dataTransfer.files], { onto, bestFit: event.shiftKey }));
       }}
     >
-      <h1 className="sr-only">Compose {document.name}</h1>
+      <h1 className="sr-only">Compose {collection.name}</h1>
+      <BrushBar />
       <Trail />
       <AreasBar />
       {scale > 0 && (
@@ -78,11 +89,17 @@ export function Stage() {
           <RowLedge space={space} top={TOP} left={left} />
           <div
             className="absolute shadow-[0_0_0_1px_var(--hair)]"
-            style={{ left, top: TOP, width: needle * scale, height, background: document.look.ground }}
+            style={{
+              left,
+              top: TOP,
+              width: needle * scale,
+              height,
+              background: colourOf(collection.namedLooks, collection.look.ground),
+            }}
           >
             <div className="absolute inset-0 overflow-hidden">
               <StagePage
-                document={document}
+                document={collection}
                 layout={whole}
                 width={needle}
                 scale={scale}
@@ -117,7 +134,7 @@ export function Stage() {
       </p>
       {dropping && (
         <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          Let go: each picture becomes a tile
+          Let go: pictures fill the tiles from here on, the rest become new ones. With Shift, by best fit.
         </p>
       )}
     </main>

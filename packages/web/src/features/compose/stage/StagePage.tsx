@@ -1,18 +1,22 @@
 import {
   bandAt,
+  colourOf,
   contentCss,
   flatTiles,
+  namedRule,
   placeIn,
   tileCss,
   tileHtml,
   type CollectionDocument,
   type LaidOutTile,
   type Layout,
-  type PictureSource,
+  type PictureImage,
+  type Sources,
   type Tile,
 } from '@noria/core';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
+import { filmAddress } from '../../../api/films';
 import { addressFor } from '../../../api/pictures';
 
 interface StagePageProps {
@@ -44,15 +48,18 @@ export const StagePage = memo(function StagePage({
   const host = useCallback((element: HTMLDivElement | null) => {
     if (element) setRoot(element.shadowRoot ?? element.attachShadow({ mode: 'open' }));
   }, []);
-  const { look, tiles } = document;
+  const { look, tiles, pictures, namedLooks } = document;
   const css = useMemo(
-    () => [STAGE_CSS, contentCss({ look }), ...Object.values(tiles).map(tileCss)].join('\n'),
-    [look, tiles],
+    () =>
+      [
+        STAGE_CSS,
+        namedRule(':host', { namedLooks }),
+        contentCss({ look }),
+        ...Object.values(tiles).map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
+      ].join('\n'),
+    [look, tiles, pictures, namedLooks],
   );
-  const source: PictureSource = useCallback(
-    (picture) => ({ src: addressFor(picture, pictureSize) }),
-    [pictureSize],
-  );
+  const sources = sourcesFor(pictureSize);
   const offset = Math.max(0, (width - layout.inlineSize) / 2);
   const { index } = bandAt(document, width);
   return (
@@ -66,7 +73,7 @@ export const StagePage = memo(function StagePage({
         height: layout.blockSize,
         transform: `scale(${scale})`,
         transformOrigin: '0 0',
-        background: look.ground,
+        background: colourOf(namedLooks, look.ground),
       }}
     >
       {root &&
@@ -78,12 +85,12 @@ export const StagePage = memo(function StagePage({
                 key={laidOut.id}
                 tile={tiles[laidOut.id] as Tile}
                 layer={placeIn(document, tiles[laidOut.id] as Tile, index).layer}
-                pictures={document.pictures}
+                pictures={pictures}
                 document={document}
                 laidOut={laidOut}
                 offset={offset}
                 gliding={gliding}
-                source={source}
+                sources={sources}
               />
             ))}
           </>,
@@ -93,12 +100,30 @@ export const StagePage = memo(function StagePage({
   );
 });
 
+/** Pictures behind words are as wide as the stage can be. */
+const stageImage: PictureImage = (picture) => `url("${addressFor(picture, 1280)}")`;
+
+const madeSources = new Map<number, Sources>();
+
+function sourcesFor(pictureSize: number): Sources {
+  let sources = madeSources.get(pictureSize);
+  if (!sources) {
+    sources = {
+      picture: (picture) => ({ src: addressFor(picture, pictureSize) }),
+      small: (picture, inlineSize) => addressFor(picture, inlineSize * 2),
+      film: filmAddress,
+    };
+    madeSources.set(pictureSize, sources);
+  }
+  return sources;
+}
+
 const STAGE_CSS = `
-:host { position: relative; display: block; }
+:host { position: relative; display: block; container-type: inline-size; }
 .slot { position: absolute; inset: 0 auto auto 0; contain: strict; }
 .slot > * { inline-size: 100%; block-size: 100%; }
 .slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }
-.slot > figure.picture:empty { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
+.slot > figure:is(.picture, .film):not(:has(> img, > video)) { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
 @media (prefers-reduced-motion: reduce) { .slot.gliding { transition: none; } }
 `;
 
@@ -110,15 +135,15 @@ interface SlotProps {
   readonly layer: number;
   readonly offset: number;
   readonly gliding: boolean;
-  readonly source: PictureSource;
+  readonly sources: Sources;
 }
 
 /** One tile of the page. Its HTML comes from core, which has escaped every word in it. */
 const Slot = memo(
-  function Slot({ tile, document, laidOut, layer, offset, gliding, source }: SlotProps) {
+  function Slot({ tile, document, laidOut, layer, offset, gliding, sources }: SlotProps) {
     // What is in a group has slots of its own.
     const own = tile.kind === 'group' ? { ...tile, order: [] } : tile;
-    const html = tileHtml(document, own, source);
+    const html = tileHtml(document, own, sources);
     return (
       <div
         className={gliding ? 'slot gliding' : 'slot'}
@@ -139,7 +164,9 @@ const Slot = memo(
     before.layer === after.layer &&
     before.offset === after.offset &&
     before.gliding === after.gliding &&
-    before.source === after.source &&
+    before.sources === after.sources &&
+    before.document.films === after.document.films &&
+    before.document.icons === after.document.icons &&
     before.laidOut.x === after.laidOut.x &&
     before.laidOut.y === after.laidOut.y &&
     before.laidOut.inlineSize === after.laidOut.inlineSize &&

@@ -1,9 +1,11 @@
 import { placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { enterGroup, sayPlace } from '../actions';
-import { taken, toggled } from '../composeSlice';
+import { enterGroup, putOn, sayPlace } from '../actions';
+import { croppingChosen, taken, toggled } from '../composeSlice';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { CropHand } from './CropHand';
+import { GradientHand } from './GradientHand';
 import { HandOutline } from './HandOutline';
 import { MovingGhost } from './MovingGhost';
 import { SpanPad } from './SpanPad';
@@ -23,9 +25,10 @@ export function TileHands({ space }: { space: StageSpace }) {
   const layout = useAppSelector(selectLayout);
   const band = useAppSelector(selectBand);
   const inHand = useAppSelector(selectInHand);
-  const { tool, pad } = useAppSelector((state) => state.compose);
+  const { tool, pad, brush, cropping } = useAppSelector((state) => state.compose);
   const held = new Set(inHand.map(({ id }) => id));
   const last = layout.tiles.find(({ id }) => id === inHand.at(-1)?.id);
+  const only = inHand.length === 1 ? inHand[0] : undefined;
   const pointing = useRef(false);
 
   const { bind, moving, ghost } = useMove({
@@ -34,6 +37,10 @@ export function TileHands({ space }: { space: StageSpace }) {
     onTap: (event) => {
       const id = idOf(event.target);
       if (id === undefined) return;
+      if (brush) {
+        dispatch(putOn([id]));
+        return;
+      }
       if (event.shiftKey) dispatch(toggled(id));
       else dispatch(taken([id]));
       pointing.current = true;
@@ -68,10 +75,14 @@ export function TileHands({ space }: { space: StageSpace }) {
         onClick={(event) => {
           // The pointer has been dealt with; this is Enter or Space.
           const id = idOf(event.target);
-          if (event.detail === 0 && id !== undefined) dispatch(event.shiftKey ? toggled(id) : taken([id]));
+          if (event.detail !== 0 || id === undefined) return;
+          if (brush) dispatch(putOn([id]));
+          else dispatch(event.shiftKey ? toggled(id) : taken([id]));
         }}
         onDoubleClick={(event) => {
-          if (view.tiles[idOf(event.target) ?? '']?.kind === 'group') dispatch(enterGroup());
+          const tile = view.tiles[idOf(event.target) ?? ''];
+          if (tile?.kind === 'group') dispatch(enterGroup());
+          else if (tile?.kind === 'picture' && tile.picture !== null) dispatch(croppingChosen(true));
         }}
         onFocus={(event) => {
           const id = idOf(event.target);
@@ -79,6 +90,7 @@ export function TileHands({ space }: { space: StageSpace }) {
             id !== undefined &&
             !pointing.current &&
             !held.has(id) &&
+            !brush &&
             event.target.matches(':focus-visible')
           )
             dispatch(taken([id]));
@@ -98,10 +110,32 @@ export function TileHands({ space }: { space: StageSpace }) {
         .map((laidOut) => (
           <HandOutline key={laidOut.id} laidOut={laidOut} space={space} withGrips={laidOut.id === last?.id} />
         ))}
+      {only && last && tool === 'tiles' && (
+        <OnTile tile={only} laidOut={last} space={space} cropping={cropping} />
+      )}
       <MovingGhost ref={ghost} space={space} />
       {last && pad && tool === 'tiles' && <SpanPad laidOut={last} space={space} />}
     </>
   );
+}
+
+interface OnTileProps {
+  readonly tile: Tile;
+  readonly laidOut: LaidOutTile;
+  readonly space: StageSpace;
+  readonly cropping: boolean;
+}
+
+/** What is taken hold of on the tile in hand itself: its picture in the slot, the stops of its gradient. */
+function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
+  const { pictures } = useAppSelector(selectView);
+  const picture = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
+  if (cropping && picture && tile.kind === 'picture')
+    return <CropHand tile={tile} picture={picture} laidOut={laidOut} space={space} />;
+  const { fill } = tile.look;
+  return typeof fill === 'object' && fill.kind !== 'picture' ? (
+    <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />
+  ) : null;
 }
 
 function nameOf(tile: Tile, at: LaidOutTile, number: number, of: number, pinned: boolean): string {

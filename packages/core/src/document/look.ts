@@ -1,0 +1,160 @@
+/** What things look like. Lengths are CSS px. */
+
+import type { PictureId } from './ids.js';
+
+/** `#rrggbb`, or the id of a named look in braces: `{moss}`. */
+export type Colour = string;
+
+/** px, or the id of a named look in braces: `{wide-gap}`. */
+export type Measure = number | string;
+
+/** A point of a picture as shares of its width and height, 0 to 1 from the top left. */
+export interface FocalPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A colour laid over a picture; strength 0 (none) to 1 (nothing of the picture shows). */
+export interface Tint {
+  readonly colour: Colour;
+  readonly strength: number;
+}
+
+export interface GradientStop {
+  readonly colour: Colour;
+  /** 0 to 1 along the gradient's line or radius. */
+  readonly at: number;
+  /** 0 (nothing of it shows) to 1; left out: 1. */
+  readonly strength?: number;
+}
+
+export interface LinearGradient {
+  readonly kind: 'linear';
+  /** Degrees, 0 upwards and clockwise from there, as in CSS. */
+  readonly angle: number;
+  /** At least two. */
+  readonly stops: readonly GradientStop[];
+}
+
+/** A circle that reaches to the farthest corner. */
+export interface RadialGradient {
+  readonly kind: 'radial';
+  /** Its middle, as shares of the tile. */
+  readonly x: number;
+  readonly y: number;
+  readonly stops: readonly GradientStop[];
+}
+
+export type Gradient = LinearGradient | RadialGradient;
+
+/** A picture behind the contents; it covers the tile. */
+export interface PictureFill {
+  readonly kind: 'picture';
+  readonly picture: PictureId;
+  readonly focalPoint: FocalPoint;
+  readonly tint: Tint;
+}
+
+/** The colour may be `none`: what lies behind the tile shows through. */
+export type Fill = Colour | Gradient | PictureFill;
+
+export interface Border {
+  readonly width: number;
+  readonly paint: Colour | Gradient;
+}
+
+/** A shade that a tile casts, or one cast into it. */
+export interface Shade {
+  readonly x: number;
+  readonly y: number;
+  readonly blur: number;
+  readonly spread: number;
+  readonly colour: Colour;
+  /** 0 to 1. */
+  readonly strength: number;
+}
+
+export interface FourSides {
+  readonly blockStart: number;
+  readonly inlineEnd: number;
+  readonly blockEnd: number;
+  readonly inlineStart: number;
+}
+
+/** A type size that grows with the page: `from` px at `fromWidth` and narrower, `to` px at `toWidth` and wider. */
+export interface FluidSize {
+  readonly from: number;
+  readonly to: number;
+  readonly fromWidth: number;
+  readonly toWidth: number;
+}
+
+export type TypeSize = Measure | FluidSize;
+
+export type FamilyName = 'Bricolage Grotesque' | 'Hanken Grotesk' | 'Martian Mono';
+
+export type Spread = 'start' | 'centre' | 'end' | 'between';
+/** Across the content's direction; `fill` stretches. */
+export type Alignment = 'start' | 'centre' | 'end' | 'fill';
+
+/** What is left out is as the collection has it, or none. */
+export interface TileLook {
+  readonly fill: Fill;
+  /** The colour of words; `auto`: light or dark, whichever is more legible on what lies behind. */
+  readonly ink: Colour;
+  /** How the contents are spread along their direction. */
+  readonly spread: Spread;
+  readonly align?: Alignment;
+  /** The contents go down the tile or along it. */
+  readonly direction?: 'down' | 'along';
+  readonly gap?: Measure;
+  readonly padding?: Measure | FourSides;
+  readonly radius?: Measure;
+  readonly border?: Border;
+  readonly outerShade?: Shade;
+  readonly innerShade?: Shade;
+  /** Edges that fade out over so many px. */
+  readonly fade?: FourSides;
+  /** Words run along the inline axis, or down the block axis. */
+  readonly textDirection?: 'inline' | 'block';
+  /** Of heading, figure, quoted words and the label of an action. */
+  readonly headingFamily?: FamilyName;
+  readonly headingSize?: TypeSize;
+  readonly headingWeight?: number;
+  /** A factor of the size. */
+  readonly headingLineHeight?: number;
+  /** em. */
+  readonly headingTracking?: number;
+  /** Of everything else. */
+  readonly bodyFamily?: FamilyName;
+  readonly bodySize?: TypeSize;
+  readonly bodyWeight?: number;
+  readonly bodyLineHeight?: number;
+  readonly bodyTracking?: number;
+}
+
+export interface CollectionLook {
+  readonly ground: Colour;
+  readonly radius: Measure;
+  readonly tilePadding: Measure;
+  readonly headingFamily: FamilyName;
+  readonly bodyFamily: FamilyName;
+  readonly headingSize: TypeSize;
+  readonly bodySize: TypeSize;
+}
+
+export type NamedLookId = string;
+
+/** A value that many things share by its name; change it once, all follow. */
+export type NamedLook =
+  | { readonly id: NamedLookId; readonly name: string; readonly kind: 'colour'; readonly value: string }
+  | { readonly id: NamedLookId; readonly name: string; readonly kind: 'radius'; readonly value: number }
+  | { readonly id: NamedLookId; readonly name: string; readonly kind: 'space'; readonly value: number }
+  | {
+      readonly id: NamedLookId;
+      readonly name: string;
+      readonly kind: 'type';
+      readonly value: number | FluidSize;
+    };
+
+export type NamedLooks = Readonly<Record<NamedLookId, NamedLook>>;

@@ -1,0 +1,59 @@
+/** Card designs that tiles use, and tables that tiles are made from. */
+
+import type { TileLook } from './look.js';
+import type { RecipeId } from './content.js';
+import type { TileId } from './ids.js';
+import type { Tile } from './tile.js';
+
+/** A place in a recipe that each use fills with content of its own. */
+export interface Slot {
+  readonly name: string;
+  /** The tile of the recipe that it lies in. */
+  readonly part: TileId;
+  /** The field of that tile's content. */
+  readonly field: string;
+}
+
+/** The same design in another look. */
+export interface Variant {
+  readonly id: string;
+  readonly name: string;
+  /** What it changes, by the recipe's tiles. */
+  readonly looks: Readonly<Record<TileId, Partial<TileLook>>>;
+}
+
+export interface Recipe {
+  readonly id: RecipeId;
+  readonly name: string;
+  /** The outermost of its tiles. */
+  readonly root: TileId;
+  /** Its tiles by the ids that they have in the recipe; those in groups too. */
+  readonly parts: Readonly<Record<TileId, Tile>>;
+  readonly slots: readonly Slot[];
+  readonly variants: readonly Variant[];
+}
+
+export type TableId = string;
+
+/** Rows of a table, each of which fills a tile made by a recipe. */
+export interface Table {
+  readonly id: TableId;
+  readonly name: string;
+  readonly recipe: RecipeId;
+  readonly columns: readonly string[];
+  /** The column that tells rows apart when the table comes in anew. */
+  readonly key: string;
+  /** Slot names, each with the column that fills it. */
+  readonly mapping: Readonly<Record<string, string>>;
+  readonly sort: { readonly column: string; readonly descending: boolean } | null;
+  /** Rows whose column holds these words; empty words: all. */
+  readonly filter: { readonly column: string; readonly words: string } | null;
+  /** The keys in the order in which their rows came in. */
+  readonly order: readonly string[];
+  /** By key, as they last came in. */
+  readonly rows: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  /** The outermost tile of each key that shows. */
+  readonly tiles: Readonly<Record<string, TileId>>;
+  /** Tiles of rows that the filter leaves out, the outermost first: they come back as they were. */
+  readonly aside: Readonly<Record<string, readonly Tile[]>>;
+}

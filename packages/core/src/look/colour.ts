@@ -1,0 +1,50 @@
+import { clampChroma, converter, formatHex, parse, type Oklch } from 'culori';
+
+const oklch = converter('oklch');
+const rgb = converter('rgb');
+/** What rounding may lead out of sRGB. */
+const SLACK = 0.002;
+
+/** A colour by its lightness (0 to 1), chroma (0 to about 0.37) and hue (degrees), as in CSS Color 4. */
+export interface LightnessChromaHue {
+  readonly lightness: number;
+  readonly chroma: number;
+  readonly hue: number;
+}
+
+/**
+ * An sRGB colour in OKLCH (CSS Color 4, section 9). Greys have hue 0.
+ * @param hex `#rrggbb`
+ * @throws RangeError when it is no colour
+ */
+export function toOklch(hex: string): LightnessChromaHue {
+  const colour = parse(hex);
+  if (!colour) throw new RangeError(`“${hex}” is no colour. Write it like #1e6b5c.`);
+  const { l, c, h = 0 } = oklch(colour);
+  return { lightness: l, chroma: c, hue: h };
+}
+
+/**
+ * A colour from OKLCH as `#rrggbb`; what sRGB can't show is brought in by its chroma alone (CSS Color
+ * 4, section 13.2), so that it stays as light as it was.
+ */
+export function fromOklch({ lightness, chroma, hue }: LightnessChromaHue): string {
+  const colour: Oklch = {
+    mode: 'oklch',
+    l: Math.min(1, Math.max(0, lightness)),
+    c: Math.max(0, chroma),
+    h: hue,
+  };
+  const { r, g, b } = rgb(colour);
+  const shows = [r, g, b].every((channel) => channel > -SLACK && channel < 1 + SLACK);
+  return formatHex(shows ? colour : clampChroma(colour, 'oklch'));
+}
+
+/** `over` laid on `under` with a strength of 0 to 1, in sRGB as browsers composite (CSS Compositing 1). */
+export function laidOver(over: string, strength: number, under: string): string {
+  const channel = (hex: string, at: number) => Number.parseInt(hex.slice(at, at + 2), 16);
+  const mixed = [1, 3, 5].map((at) =>
+    Math.round(channel(over, at) * strength + channel(under, at) * (1 - strength)),
+  );
+  return `#${mixed.map((value) => value.toString(16).padStart(2, '0')).join('')}`;
+}

@@ -1,0 +1,146 @@
+import { namedIn } from './named.js';
+import { px } from '../page/units.js';
+import type {
+  Border,
+  Colour,
+  Fill,
+  FluidSize,
+  FourSides,
+  Gradient,
+  Measure,
+  NamedLook,
+  Shade,
+  TypeSize,
+} from '../document/look.js';
+import type { Declarations } from '../arrangement.js';
+
+const short = (value: number) => Number(value.toFixed(3));
+export const percentCss = (share: number) => `${Number((share * 100).toFixed(2))}%`;
+
+/** A colour; a named one by its custom property. */
+export const colourCss = (colour: Colour) => variable(colour) ?? colour;
+
+/** A length; a named one by its custom property. */
+export const measureCss = (value: Measure) => variable(value) ?? px(Number(value));
+
+const variable = (value: unknown): string | null => {
+  const id = namedIn(value);
+  return id === null ? null : `var(--${id})`;
+};
+
+/** A part of a length. */
+export const timesCss = (value: Measure | TypeSize, factor: number) =>
+  typeof value === 'number'
+    ? px(value * factor)
+    : `calc(${typeof value === 'string' ? measureCss(value) : fluidCss(value)} * ${short(factor)})`;
+
+/** A type size; a fluid one grows with the page's width, between two widths. */
+export const typeSizeCss = (size: TypeSize) => (typeof size === 'object' ? fluidCss(size) : measureCss(size));
+
+/** The straight line through both sizes, held at its ends (CSS Values 4, `clamp()`). */
+function fluidCss({ from, to, fromWidth, toWidth }: FluidSize): string {
+  const rise = (to - from) / Math.max(1, toWidth - fromWidth);
+  const rest = from - rise * fromWidth;
+  const [least, most] = [Math.min(from, to), Math.max(from, to)];
+  const slope = `${Number((rise * 100).toFixed(4))}cqi`;
+  return `clamp(${px(least)}, ${rest < 0 ? `${slope} - ${px(-rest)}` : `${px(rest)} + ${slope}`}, ${px(most)})`;
+}
+
+/** A gradient as an image (CSS Images 3, sections 3.1 and 3.2). */
+export function gradientCss(gradient: Gradient): string {
+  const stops = gradient.stops
+    .map(({ colour, at, strength = 1 }) => `${faintCss(colour, strength)} ${percentCss(at)}`)
+    .join(', ');
+  return gradient.kind === 'linear'
+    ? `linear-gradient(${short(gradient.angle)}deg, ${stops})`
+    : `radial-gradient(circle at ${percentCss(gradient.x)} ${percentCss(gradient.y)}, ${stops})`;
+}
+
+/** A colour let through to a strength of 0 to 1. */
+export const faintCss = (colour: Colour, strength: number) =>
+  strength >= 1
+    ? colourCss(colour)
+    : `color-mix(in srgb, ${colourCss(colour)} ${percentCss(strength)}, transparent)`;
+
+/** Layers of a fill, uppermost first, without the colour behind them. */
+function fillLayers(fill: Fill, pictureUrl: string | null): string[] {
+  if (typeof fill === 'string') return [];
+  if (fill.kind !== 'picture') return [gradientCss(fill)];
+  const { tint, focalPoint } = fill;
+  const at = `${percentCss(focalPoint.x)} ${percentCss(focalPoint.y)}`;
+  const veil = faintCss(tint.colour, tint.strength);
+  return [
+    ...(tint.strength > 0 ? [`linear-gradient(${veil}, ${veil})`] : []),
+    ...(pictureUrl ? [`${pictureUrl} ${at} / cover no-repeat`] : []),
+  ];
+}
+
+/** What lies behind a tile's contents, and its border. A gradient border lies under a fill that ends before it. */
+export function groundCss(fill: Fill, border: Border | undefined, pictureUrl: string | null): Declarations {
+  const layers = fillLayers(fill, pictureUrl);
+  const plain = typeof fill === 'string' ? colourCss(fill) : null;
+  if (!border || border.width === 0) return { background: plain ?? layers.join(', ') };
+  const width = px(border.width);
+  if (typeof border.paint === 'string') {
+    const drawn = layers.map((layer) => `${layer} border-box`).join(', ');
+    return { background: plain ?? drawn, border: `${width} solid ${colourCss(border.paint)}` };
+  }
+  const inner = plain ? [`linear-gradient(${plain}, ${plain})`] : layers;
+  return {
+    background: [
+      ...inner.map((layer) => `${layer} padding-box`),
+      `${gradientCss(border.paint)} border-box`,
+    ].join(', '),
+    border: `${width} solid transparent`,
+  };
+}
+
+/** Shades outside and inside, as `box-shadow`. */
+export function shadesCss(outer: Shade | undefined, inner: Shade | undefined): Declarations {
+  const shade = ({ x, y, blur, spread, colour, strength }: Shade) =>
+    `${px(x)} ${px(y)} ${px(blur)} ${px(spread)} ${faintCss(colour, strength)}`;
+  const all = [...(outer ? [shade(outer)] : []), ...(inner ? [`inset ${shade(inner)}`] : [])];
+  return all.length > 0 ? { 'box-shadow': all.join(', ') } : {};
+}
+
+/** Edges that fade out, as masks laid over each other (CSS Masking 1). */
+export function fadeCss(fade: FourSides | undefined): Declarations {
+  if (!fade) return {};
+  const along = (direction: string, start: number, end: number) =>
+    start === 0 && end === 0
+      ? []
+      : [
+          `linear-gradient(${direction}, ${start > 0 ? `transparent, #000 ${px(start)}` : '#000'}, ${
+            end > 0 ? `#000 calc(100% - ${px(end)}), transparent` : '#000'
+          })`,
+        ];
+  const masks = [
+    ...along('to bottom', fade.blockStart, fade.blockEnd),
+    ...along('to right', fade.inlineStart, fade.inlineEnd),
+  ];
+  if (masks.length === 0) return {};
+  return { mask: masks.join(', '), ...(masks.length > 1 && { 'mask-composite': 'intersect' }) };
+}
+
+/** Four sides, in the order of CSS, as short as they can be written. */
+export function sidesCss({ blockStart, inlineEnd, blockEnd, inlineStart }: FourSides): string {
+  const kept =
+    inlineStart !== inlineEnd
+      ? [blockStart, inlineEnd, blockEnd, inlineStart]
+      : blockEnd !== blockStart
+        ? [blockStart, inlineEnd, blockEnd]
+        : inlineEnd !== blockStart
+          ? [blockStart, inlineEnd]
+          : [blockStart];
+  return kept.map(px).join(' ');
+}
+
+/** The custom properties that named looks are, by name. */
+export function namedLooksCss(looks: Readonly<Record<string, NamedLook>> | undefined): Declarations {
+  return Object.fromEntries(
+    Object.values(looks ?? {}).map((look) => [
+      `--${look.id}`,
+      look.kind === 'colour' ? look.value : look.kind === 'type' ? typeSizeCss(look.value) : px(look.value),
+    ]),
+  );
+}

@@ -1,0 +1,144 @@
+import { isAddress, setContent, type IconAsset, type Mark, type MarksTile } from '@noria/core';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useState } from 'react';
+import { addressFor } from '../../../../api/pictures';
+import { useAppDispatch, useAppSelector } from '../../../../store/hooks';
+import { Button, SignButton } from '../../../../ui/Button';
+import { Row } from '../../../../ui/Rows';
+import { Segments } from '../../../../ui/Segments';
+import { WordsField } from '../../../../ui/WordsField';
+import { PicturePicker } from '../../../pictures';
+import { runHere } from '../../here';
+import { selectView } from '../../selectors';
+import { SetNumber } from '../SetNumber';
+import { Icon, IconPicker } from './IconPicker';
+import { useTakePicture } from './useTakePicture';
+
+/** A row of icons or logos: what each is, what it stands for, where it leads. */
+export function MarksContent({ tile }: { tile: MarksTile }) {
+  const dispatch = useAppDispatch();
+  const { icons = {}, pictures } = useAppSelector(selectView);
+  const [picking, setPicking] = useState<'icon' | 'picture' | null>(null);
+  const take = useTakePicture();
+  const { marks } = tile;
+  const set = (next: readonly Mark[], key: string | null = null) =>
+    dispatch(runHere('Marks', setContent([tile.id], { marks: next }), key));
+  const change = (k: number, values: Partial<Mark>, key: string) =>
+    set(
+      marks.map((mark, at) => (at === k ? { ...mark, ...values } : mark)),
+      `${tile.id} mark ${k} ${key}`,
+    );
+  const move = (k: number, by: number) => {
+    const next = [...marks];
+    const [mark] = next.splice(k, 1);
+    if (mark) next.splice(k + by, 0, mark);
+    set(next);
+  };
+  const addIcon = (icon: IconAsset) => {
+    setPicking(null);
+    dispatch(
+      runHere('Add mark', (draft) => {
+        (draft.icons ??= {})[icon.id] ??= JSON.parse(JSON.stringify(icon)) as (typeof draft.icons)[string];
+        setContent([tile.id], {
+          marks: [...marks, { icon: icon.id, picture: null, label: icon.name, address: '' }],
+        })(draft);
+      }),
+    );
+  };
+  return (
+    <>
+      <ul className="grid gap-1" aria-label="Marks">
+        {marks.map((mark, k) => {
+          const icon = mark.icon === null ? undefined : icons[mark.icon];
+          const picture = mark.picture === null ? undefined : pictures[mark.picture];
+          return (
+            <li key={k} className="grid grid-cols-[26px_1fr_auto] items-center gap-1">
+              <span className="grid size-[26px] place-items-center rounded-s bg-field" aria-hidden>
+                {icon && <Icon icon={icon} size={17} />}
+                {picture && <img src={addressFor(picture, 320)} alt="" className="max-h-5 max-w-5" />}
+              </span>
+              <span className="grid grid-cols-2 gap-1">
+                <WordsField
+                  name={`Label of mark ${k + 1}`}
+                  value={mark.label}
+                  onType={(label) => change(k, { label }, 'label')}
+                />
+                <WordsField
+                  name={`Address of mark ${k + 1}`}
+                  hint="leads to"
+                  value={mark.address}
+                  onType={(address) => isAddress(address) && change(k, { address }, 'address')}
+                />
+              </span>
+              <span className="flex">
+                <SignButton
+                  className="size-6!"
+                  name={`Mark ${k + 1} earlier`}
+                  disabled={k === 0}
+                  onClick={() => move(k, -1)}
+                >
+                  <ArrowUp size={13} aria-hidden />
+                </SignButton>
+                <SignButton
+                  className="size-6!"
+                  name={`Mark ${k + 1} later`}
+                  disabled={k === marks.length - 1}
+                  onClick={() => move(k, 1)}
+                >
+                  <ArrowDown size={13} aria-hidden />
+                </SignButton>
+                <SignButton
+                  className="size-6!"
+                  name={`Remove mark ${k + 1}`}
+                  onClick={() => set(marks.filter((_, at) => at !== k))}
+                >
+                  <X size={13} aria-hidden />
+                </SignButton>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <Row label="Add">
+        <div className="flex gap-1.5">
+          <Button onClick={() => setPicking('icon')}>Icon…</Button>
+          <Button onClick={() => setPicking('picture')}>Picture…</Button>
+        </div>
+      </Row>
+      <Row label="Size">
+        <SetNumber
+          name="Size of marks"
+          value={tile.markSize}
+          least={8}
+          most={200}
+          unit="px"
+          step="Marks"
+          command={(markSize) => setContent([tile.id], { markSize })}
+        />
+      </Row>
+      <Row label="Labels">
+        <Segments
+          name="Labels"
+          value={tile.showLabels ? 'shown' : 'read'}
+          choices={[
+            { value: 'shown', label: 'Shown' },
+            { value: 'read', label: 'Only read out' },
+          ]}
+          onChoose={(value) =>
+            dispatch(runHere('Labels', setContent([tile.id], { showLabels: value === 'shown' })))
+          }
+        />
+      </Row>
+      <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcon} />
+      <PicturePicker
+        open={picking === 'picture'}
+        onClose={() => setPicking(null)}
+        onChoose={(chosen) => {
+          setPicking(null);
+          const picture = take(chosen);
+          set([...marks, { icon: null, picture, label: chosen.name.replace(/\.[^.]+$/, ''), address: '' }]);
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,159 @@
+import {
+  cropIn,
+  isFocusLost,
+  LIMITS,
+  setAlternativeText,
+  setContent,
+  sharpnessIn,
+  type ContentValues,
+  type PictureAsset,
+  type PictureTile,
+  type Tint,
+} from '@noria/core';
+import { TriangleAlert } from 'lucide-react';
+import { useAppDispatch, useAppSelector } from '../../../../store/hooks';
+import { Button } from '../../../../ui/Button';
+import { NumberField } from '../../../../ui/NumberField';
+import { Row } from '../../../../ui/Rows';
+import { Segments } from '../../../../ui/Segments';
+import { WordsField } from '../../../../ui/WordsField';
+import { croppingChosen } from '../../composeSlice';
+import { runHere } from '../../here';
+import { selectLayout, selectView } from '../../selectors';
+import { TintFields } from '../look/TintFields';
+import { ChoosePicture } from './ChoosePicture';
+import { FocalPoint } from './FocalPoint';
+
+const NO_TINT: Tint = { colour: '#0b1714', strength: 0 };
+
+/** The picture of a tile: which it is, how it shows in its slot, its words. */
+export function PictureContent({ tile }: { tile: PictureTile }) {
+  const dispatch = useAppDispatch();
+  const { pictures } = useAppSelector(selectView);
+  const cropping = useAppSelector(({ compose }) => compose.cropping);
+  const picture = tile.picture === null ? undefined : pictures[tile.picture];
+  const set = (step: string, values: ContentValues, key?: string) =>
+    dispatch(runHere(step, setContent([tile.id], values), key === undefined ? null : `${tile.id} ${key}`));
+  return (
+    <>
+      <Row label="Picture">
+        <ChoosePicture
+          name="Picture"
+          value={tile.picture}
+          onChoose={(chosen) =>
+            set('Picture', {
+              picture: chosen,
+              focalPoint: { x: 0.5, y: 0.5 },
+              position: undefined,
+              zoom: undefined,
+            })
+          }
+        />
+      </Row>
+      {picture && (
+        <>
+          <FocalPoint tile={tile} picture={picture} />
+          <Row label="Shows">
+            <Segments
+              name="How the picture shows"
+              value={tile.shows ?? 'cover'}
+              choices={[
+                { value: 'cover', label: 'Covers' },
+                { value: 'contain', label: 'Whole' },
+              ]}
+              onChoose={(shows) => set('Shows', { shows: shows === 'cover' ? undefined : shows })}
+            />
+          </Row>
+          <Row label="In its slot">
+            <div className="grid grid-cols-2 gap-1">
+              <NumberField
+                name="Zoom"
+                value={Math.round((tile.zoom ?? 1) * 100)}
+                least={100}
+                most={LIMITS.zoom * 100}
+                unit="%"
+                onSet={(zoom) => set('Zoom', { zoom: zoom === 100 ? undefined : zoom / 100 }, 'zoom')}
+              />
+              <Button
+                className="h-[26px]! justify-center"
+                aria-pressed={cropping}
+                onClick={() => dispatch(croppingChosen(!cropping))}
+              >
+                {cropping ? 'Done' : 'Move it'}
+              </Button>
+            </div>
+          </Row>
+          {(tile.position !== undefined || (tile.zoom ?? 1) !== 1) && (
+            <Row label="">
+              <Button
+                className="h-[26px]! justify-self-start"
+                onClick={() => set('Crop', { position: undefined, zoom: undefined })}
+              >
+                Back to the focal point
+              </Button>
+            </Row>
+          )}
+          <CropWarnings tile={tile} picture={picture} />
+          <TintFields
+            tint={tile.tint ?? NO_TINT}
+            onSet={(tint, key) => set('Tint', { tint: tint.strength > 0 ? tint : undefined }, key)}
+          />
+          <Row label="Alternative">
+            <div className="grid gap-1">
+              <WordsField
+                name="Alternative text"
+                lines={2}
+                hint="What it shows, for those who don’t see it"
+                value={picture.alternativeText}
+                onType={(words) =>
+                  dispatch(
+                    runHere(
+                      'Alternative text',
+                      setAlternativeText(picture.id, words.slice(0, 2000)),
+                      `${picture.id} alt`,
+                    ),
+                  )
+                }
+              />
+            </div>
+          </Row>
+        </>
+      )}
+      <Row label="Caption">
+        <WordsField
+          name="Caption"
+          hint="none"
+          value={tile.caption}
+          onType={(caption) => set('Caption', { caption }, 'caption')}
+        />
+      </Row>
+    </>
+  );
+}
+
+/** What is amiss with the picture in the slot that it has at the width shown. */
+function CropWarnings({ tile, picture }: { tile: PictureTile; picture: PictureAsset }) {
+  const layout = useAppSelector(selectLayout);
+  const slot = layout.tiles.find(({ id }) => id === tile.id);
+  if (!slot || slot.inlineSize === 0 || slot.blockSize === 0) return null;
+  const sharpness = sharpnessIn(picture, slot, tile);
+  const says = [
+    isFocusLost(cropIn(picture, slot, tile), tile.focalPoint) &&
+      'The focal point is out of view at this width. Move the picture, or go back to the focal point.',
+    sharpness < 1 &&
+      picture.mediaType !== 'image/svg+xml' &&
+      `It looks soft here: ${sharpness.toFixed(2)} picture px for each px of the slot. Take a larger one, or zoom out.`,
+    picture.alternativeText.trim() === '' && 'It has no alternative text: write what it shows.',
+  ].filter((each) => each !== false);
+  if (says.length === 0) return null;
+  return (
+    <ul aria-label="What is amiss with the picture" className="grid gap-1 py-1 pl-[92px]">
+      {says.map((each) => (
+        <li key={each} className="grid grid-cols-[14px_1fr] gap-1.5 text-sm text-soft">
+          <TriangleAlert size={13} className="mt-0.5 text-doubt" aria-hidden />
+          {each}
+        </li>
+      ))}
+    </ul>
+  );
+}
