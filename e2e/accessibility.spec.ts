@@ -21,6 +21,57 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
+    test('Pictures with one open, and Recipes', async ({ page, application }) => {
+      await page.goto(`${application.url}/pictures`);
+      await page.getByRole('button', { name: /Hut bread/ }).click();
+      await expect(page.getByRole('complementary', { name: 'Picture' })).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('link', { name: 'Recipes' }).click();
+      await expect(page.getByRole('heading', { name: 'Words over a picture' })).toBeVisible();
+      await expectAccessible(page);
+    });
+
+    test('Compose, with looks, recipes, tables, a colour, a gradient, marks and a picture in its slot', async ({
+      page,
+      application,
+      collection,
+    }) => {
+      await openCompose(page, application, collection);
+      for (const [key, name] of [
+        ['k', 'Named looks'],
+        ['r', 'Recipes'],
+      ] as const) {
+        await page.keyboard.press(key);
+        await expect(page.getByRole('complementary', { name })).toBeVisible();
+        await expectAccessible(page);
+        await page.keyboard.press(key);
+      }
+      await page.getByRole('button', { name: 'Tiles from a table…' }).click();
+      await page.getByTestId('table-file').setInputFiles({
+        name: 'huts.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('no,title\n1,Two\n'),
+      });
+      await page.getByRole('button', { name: 'Make 1 tile' }).click();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Close tables' }).click();
+      await hand(page, 'beds').click();
+      await page.getByRole('combobox', { name: 'Kind of fill' }).click();
+      await page.getByRole('option', { name: 'Linear' }).click();
+      await page.getByRole('button', { name: 'Edges' }).click();
+      await page.getByRole('button', { name: 'Large type' }).click();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: /^Stop 1, / }).click();
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await hand(page, 'hut-at-dusk').dblclick();
+      await expect(page.getByTestId('crop-hand')).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Picture, Hut at dusk' }).click();
+      await expect(page.getByRole('dialog', { name: 'Choose a picture' })).toBeVisible();
+      await expectAccessible(page);
+    });
+
     test('Compose, with nothing, one and several in hand, and the key sheet', async ({
       page,
       application,

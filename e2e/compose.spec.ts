@@ -53,7 +53,7 @@ test('the span pad says what a span would do, and sets it in one press', async (
 test('everything by keyboard alone', async ({ page, application, collection }) => {
   const said = page.getByTestId('announcements');
   const first = hand(page, 'hut-at-dusk');
-  for (let k = 0; k < 40 && !(await first.evaluate((element) => element === document.activeElement)); k++) {
+  for (let k = 0; k < 90 && !(await first.evaluate((element) => element === document.activeElement)); k++) {
     await page.keyboard.press('Tab');
   }
   await expect(first).toBeFocused();

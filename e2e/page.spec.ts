@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import {
+  addFromRecipe,
   assignArea,
   change,
   checkDocument,
@@ -11,6 +12,11 @@ import {
   placeOver,
   removeArea,
   setArrangement,
+  setContent,
+  setLook,
+  setNamedLook,
+  STARTERS,
+  starterAssets,
   setBadges,
   setFit,
   setTrack,
@@ -24,7 +30,17 @@ import { symlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
-import { DEMOS, demo, expect, expectSameBoxes, pageBoxes, root, test } from './noria';
+import {
+  createCollection,
+  DEMOS,
+  demo,
+  expect,
+  expectSameBoxes,
+  pageBoxes,
+  root,
+  showWidth,
+  test,
+} from './noria';
 
 const run = promisify(execFile);
 
@@ -172,6 +188,138 @@ function everything(start: CollectionDocument): CollectionDocument {
     assignArea(['voice'], 'side', 0, 'band'),
     removeArea('side', 2, 'band'),
     (draft) => placeOver(draft, 'booking', 0, { column: 3, row: 1 })(draft),
+  ];
+  return commands.reduce((document, command) => change(document, command).document, start);
+}
+
+/** The lines that the words of every tile break into, by tile: the same words in the same lines. */
+function linesOf(page: Page, stage: boolean): Promise<Record<string, string[]>> {
+  return page.evaluate((onStage) => {
+    const around = onStage ? document.querySelector('[data-stage-page]')?.shadowRoot : document.body;
+    const lines: Record<string, string[]> = {};
+    for (const tile of around?.querySelectorAll<HTMLElement>('[data-tile]') ?? []) {
+      if (tile.querySelector('[data-tile]')) continue;
+      const walker = document.createTreeWalker(tile, NodeFilter.SHOW_TEXT);
+      const own: string[] = [];
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        if (node.parentElement?.closest('style, .unseen')) continue;
+        let top = NaN;
+        for (const { 0: word, index } of (node.textContent ?? '').matchAll(/\S+/g)) {
+          const range = document.createRange();
+          range.setStart(node, index);
+          range.setEnd(node, index + word.length);
+          const at = range.getClientRects()[0]?.top ?? 0;
+          if (Math.abs(at - top) < 2) own[own.length - 1] += ` ${word}`;
+          else own.push(word);
+          top = at;
+        }
+      }
+      lines[tile.dataset.tile ?? ''] = own;
+    }
+    return lines;
+  }, stage);
+}
+
+for (const name of DEMOS) {
+  test(`the words of “${name}” break alike on the stage and in the page`, async ({
+    page,
+    browser,
+    application,
+  }, info) => {
+    const out = info.outputPath('page');
+    const file = join(root, 'demo', `${name}.noria.json`);
+    await run(join(root, 'node_modules', '.bin', 'noria'), ['export', file, '--out', out]);
+    const { id } = await createCollection(application, { document: await demo(name) });
+    await page.goto(`${application.url}/collections/${id}/compose`);
+    await expect(page.locator('[data-tile-hand]').first()).toBeVisible();
+    const exported = await browser.newPage();
+    for (const width of [360, 700, 1000, 1280]) {
+      await showWidth(page, width);
+      await exported.setViewportSize({ width, height: 900 });
+      await exported.goto(`file://${join(out, 'index.html')}`);
+      await Promise.all([page, exported].map((each) => each.evaluate(() => document.fonts.ready)));
+      expect(await linesOf(page, true)).toEqual(await linesOf(exported, false));
+    }
+    await exported.close();
+  });
+}
+
+test('tiles of every kind and look are as high as core says', async ({ page }, info) => {
+  const out = info.outputPath('page');
+  const file = info.outputPath('looks.noria.json');
+  const document = everyLook(await demo('winter-at-the-huts'));
+  expect(checkDocument(document).problems).toEqual([]);
+  await writeFile(file, JSON.stringify(document));
+  await symlink(join(root, 'demo', 'pictures'), info.outputPath('pictures'));
+  await run(join(root, 'node_modules', '.bin', 'noria'), ['export', file, '--out', out]);
+  await page.goto(`file://${join(out, 'index.html')}`);
+  await page.evaluate(() => window.document.fonts.ready);
+  for (const width of [360, 639, 800, 1079, 1280, 1920]) {
+    await page.setViewportSize({ width, height: 800 });
+    const layout = layoutCollection(document, width, { measurer });
+    const offset = (width - layout.inlineSize) / 2;
+    const expected = flatTiles(layout).map(
+      (tile) => [tile.id, [tile.x + offset, tile.y, tile.inlineSize, tile.blockSize]] as const,
+    );
+    expectSameBoxes(await pageBoxes(page), Object.fromEntries(expected));
+  }
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .disableRules('color-contrast')
+    .analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
+});
+
+/** Rows by their content, with starters of every kind and looks that change how high a tile is. */
+function everyLook(start: CollectionDocument): CollectionDocument {
+  let made = 0;
+  const commands: Command[] = [
+    setArrangement({ autoRows: 'auto' }, 0, 'all'),
+    setLook(['opening'], {
+      padding: { blockStart: 30, inlineEnd: 8, blockEnd: 12, inlineStart: 22 },
+      border: { width: 3, paint: '#000000' },
+      gap: 20,
+      headingSize: { from: 18, to: 60, fromWidth: 400, toWidth: 1600 },
+      headingFamily: 'Martian Mono',
+      headingLineHeight: 1.3,
+      headingTracking: 0.02,
+      bodySize: 17,
+      bodyWeight: 700,
+    }),
+    setContent(['opening'], {
+      link: '#open',
+      body: [
+        {
+          kind: 'paragraph',
+          spans: [
+            { text: 'Seven huts, ' },
+            { text: 'stove lit', strong: true },
+            { text: ', and a ' },
+            { text: 'key', link: '#key' },
+          ],
+        },
+        {
+          kind: 'numbered',
+          items: [[{ text: 'Bring a spoon that you do not mind to lose' }], [{ text: 'Ring' }]],
+        },
+      ],
+    }),
+    setLook(['beds'], { direction: 'along', align: 'centre', gap: '{gap}' }),
+    setNamedLook({ id: 'gap', name: 'Gap', kind: 'space', value: 30 }),
+    setLook(['voice'], {
+      align: 'end',
+      outerShade: { x: 0, y: 4, blur: 9, spread: 0, colour: '#000000', strength: 0.4 },
+    }),
+    setContent(['panorama'], { zoom: 1.5, tint: { colour: '#000000', strength: 0.2 } }),
+    ...STARTERS.map((recipe) =>
+      addFromRecipe({
+        recipe,
+        variant: null,
+        assets: starterAssets,
+        position: 14,
+        freshId: () => `made-${made++}`,
+      }),
+    ),
   ];
   return commands.reduce((document, command) => change(document, command).document, start);
 }

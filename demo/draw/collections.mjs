@@ -42,7 +42,18 @@ export const COLLECTIONS = [
         spans: { 'Hut at dusk': [2, 2], Voice: [2, 1], Panorama: [2, 1], Booking: [2, 1] },
       },
     ],
-    look,
+    look: { ...look, ground: '{mist}', radius: '{card}' },
+    namedLooks: {
+      mist: { name: 'Mist', kind: 'colour', value: '#eef1ec' },
+      lichen: { name: 'Lichen, light', kind: 'colour', value: '#dfe8e2' },
+      lake: { name: 'Lake', kind: 'colour', value: '#d9e5e6' },
+      fir: { name: 'Fir', kind: 'colour', value: '#24413f' },
+      night: { name: 'Night', kind: 'colour', value: '#17302d' },
+      larch: { name: 'Larch', kind: 'colour', value: '#a64d2c' },
+      bread: { name: 'Bread', kind: 'colour', value: '#efe3d3' },
+      card: { name: 'Card', kind: 'radius', value: 14 },
+      figure: { name: 'Figure', kind: 'type', value: { from: 30, to: 44, fromWidth: 360, toWidth: 1440 } },
+    },
     tiles: [
       { name: 'Hut at dusk', kind: 'picture', picture: 'hut-at-dusk', span: [3, 2], fill: '#22303c' },
       {
@@ -52,7 +63,8 @@ export const COLLECTIONS = [
         eyebrow: '',
         heading: 'Open all winter',
         body: 'Seven huts, stove lit, key with the warden.',
-        fill: '#dfe8e2',
+        fill: '{lichen}',
+        recipe: 'note',
       },
       {
         name: 'Beds',
@@ -60,8 +72,9 @@ export const COLLECTIONS = [
         span: [1, 1],
         figure: '184',
         label: 'beds, all with a blanket',
-        fill: '#24413f',
-        ink: '#eaf3f0',
+        fill: '{fir}',
+        type: { headingSize: '{figure}' },
+        recipe: 'figure',
       },
       { name: 'Ridge path', kind: 'picture', picture: 'ridge-path', span: [2, 2], fill: '#67898b' },
       {
@@ -70,8 +83,7 @@ export const COLLECTIONS = [
         span: [1, 2],
         words: '“We came for one night and stayed the storm.”',
         source: 'Guest book, hut four',
-        fill: '#a64d2c',
-        ink: '#fff6ef',
+        fill: '{larch}',
         spread: 'between',
       },
       {
@@ -81,7 +93,8 @@ export const COLLECTIONS = [
         figure: '2 710',
         label: 'metres up',
         fill: '#f6f1e9',
-        ink: '#1d2b2a',
+        type: { headingSize: '{figure}' },
+        recipe: 'figure',
       },
       {
         name: 'Wardens’ week',
@@ -90,7 +103,8 @@ export const COLLECTIONS = [
         eyebrow: '',
         heading: 'Wardens’ week',
         body: 'Six days of snow, bread and a very long ladder.',
-        fill: '#d9e5e6',
+        fill: '{lake}',
+        recipe: 'note',
       },
       { name: 'Panorama', kind: 'picture', picture: 'panorama', span: [3, 1], fill: '#bb9788' },
       {
@@ -99,7 +113,7 @@ export const COLLECTIONS = [
         span: [1, 1],
         label: 'Ask for a bunk',
         address: '#book',
-        fill: '#17302d',
+        fill: '{night}',
         ink: '#f0c9a4',
       },
       { name: 'Night', kind: 'picture', picture: 'night-ridge', span: [2, 1], fill: '#0d1b26' },
@@ -111,7 +125,8 @@ export const COLLECTIONS = [
         figure: '31',
         label: 'work days a year',
         fill: '#e9dcc6',
-        ink: '#3a2a18',
+        type: { headingSize: '{figure}' },
+        recipe: 'figure',
       },
       {
         name: 'Weather',
@@ -128,8 +143,8 @@ export const COLLECTIONS = [
         eyebrow: '',
         heading: 'Soup at six',
         body: 'Bring a spoon. The kitchen brings the rest.',
-        fill: '#efe3d3',
-        ink: '#33261a',
+        fill: '{bread}',
+        recipe: 'note',
       },
     ],
   },
@@ -159,9 +174,13 @@ export const COLLECTIONS = [
         span: [1, 1],
         eyebrow: 'June',
         heading: 'A roof in a day',
-        body: 'Forty hands, 900 shingles.',
+        body: [
+          {
+            kind: 'paragraph',
+            spans: [{ text: 'Forty hands, ' }, { text: '900 shingles', strong: true }, { text: '.' }],
+          },
+        ],
         fill: '#e3d5bf',
-        ink: '#33261a',
       },
       { name: 'First snow', kind: 'picture', picture: 'first-snow', span: [1, 2], fill: '#9cb0be' },
       {
@@ -170,8 +189,17 @@ export const COLLECTIONS = [
         span: [1, 1],
         figure: '212',
         label: 'hands last year',
-        fill: '#4c3826',
+        fill: {
+          kind: 'radial',
+          x: 0.9,
+          y: 0,
+          stops: [
+            { colour: '#8a6238', at: 0 },
+            { colour: '#3b2a1b', at: 0.85 },
+          ],
+        },
         ink: '#f6e9d6',
+        type: { headingSize: 34 },
       },
       { name: 'Hut bread', kind: 'picture', picture: 'loaf', span: [1, 1], fill: '#3a2a1e' },
       {
@@ -216,8 +244,14 @@ export const COLLECTIONS = [
         eyebrow: 'Third week of January',
         heading: 'Eight moonless nights',
         body: 'Lamps out at nine. The warden points, you look.',
-        fill: '#132634',
-        ink: '#e4eef2',
+        fill: {
+          kind: 'linear',
+          angle: 160,
+          stops: [
+            { colour: '#24425a', at: 0 },
+            { colour: '#0f1f2b', at: 1 },
+          ],
+        },
       },
       {
         name: 'Stars',

@@ -1,8 +1,9 @@
-/** Writes the demo's collections beside its pictures. Run with `npm run demo:pictures`, after the pictures. */
+/** Writes the demo's collections beside its pictures. Run with `npm run demo:pictures`, after the pictures and a build. */
 import { createHash } from 'node:crypto';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { COLLECTIONS } from './collections.mjs';
+import { readPicture } from '../../packages/server/dist/pictures/readPicture.js';
 import { PICTURES } from './pictures.mjs';
 
 const demo = join(import.meta.dirname, '..');
@@ -12,19 +13,92 @@ const slug = (name) =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
 
+/** Its colours and placeholder, as the server reads them. */
+async function glance(file) {
+  const { colours, placeholder } = await readPicture(await readFile(file), file);
+  return { colours, placeholder };
+}
+
 async function asset({ id, name, size, alternativeText }) {
   const file = `${id}.webp`;
   const hash = createHash('sha256')
     .update(await readFile(join(demo, 'pictures', file)))
     .digest('hex');
   const [inlineSize, blockSize] = size;
-  return { id, name, file, hash, mediaType: 'image/webp', inlineSize, blockSize, alternativeText };
+  return {
+    id,
+    name,
+    file,
+    hash,
+    mediaType: 'image/webp',
+    inlineSize,
+    blockSize,
+    alternativeText,
+    ...(await glance(join(demo, 'pictures', file))),
+  };
 }
 
-for (const { name, tiles, look, ...rest } of COLLECTIONS) {
+/** The recipes that the demo's cards use; each looks as the first that uses it. */
+const RECIPES = {
+  note: {
+    name: 'Note, washed',
+    root: 'note',
+    slots: [
+      ['Eyebrow', 'eyebrow'],
+      ['Heading', 'heading'],
+      ['Text', 'body'],
+    ],
+  },
+  figure: {
+    name: 'Big figure',
+    root: 'figure',
+    slots: [
+      ['Figure', 'figure'],
+      ['Label', 'label'],
+    ],
+  },
+};
+
+function recipesOf(tiles) {
+  const used = Object.keys(RECIPES).filter((id) => tiles.some((tile) => tile.recipe?.recipe === id));
+  if (used.length === 0) return {};
+  const recipes = used.map((id) => {
+    const { name, root, slots } = RECIPES[id];
+    const first = { ...tiles.find((tile) => tile.recipe?.recipe === id) };
+    delete first.recipe;
+    const variants = tiles
+      .filter((tile) => tile.recipe?.recipe === id && tile.look.fill !== first.look.fill)
+      .map((tile) => ({ id: tile.id, name: tile.name, looks: { [root]: { fill: tile.look.fill } } }));
+    for (const { id: variant } of variants)
+      tiles.find((tile) => tile.id === variant).recipe.variant = variant;
+    return [
+      id,
+      {
+        id,
+        name,
+        root,
+        parts: { [root]: { ...first, id: root } },
+        slots: slots.map(([slot, field]) => ({ name: slot, part: root, field })),
+        variants,
+      },
+    ];
+  });
+  return { recipes: Object.fromEntries(recipes) };
+}
+
+for (const { name, tiles, look, namedLooks = {}, ...rest } of COLLECTIONS) {
   const used = PICTURES.filter(({ id }) => tiles.some((tile) => tile.picture === id));
   const written = tiles.map(
-    ({ name: tileName, span, fill = '#e3e9e4', ink = '#1d2b2a', spread = 'end', type = {}, ...content }) => {
+    ({
+      name: tileName,
+      span,
+      fill = '#e3e9e4',
+      ink = 'auto',
+      spread = 'end',
+      type = {},
+      recipe,
+      ...content
+    }) => {
       const focal = PICTURES.find(({ id }) => id === content.picture)?.focalPoint;
       return {
         id: slug(tileName),
@@ -33,6 +107,7 @@ for (const { name, tiles, look, ...rest } of COLLECTIONS) {
         ...(focal && { focalPoint: focal, caption: content.caption ?? '' }),
         place: { columnSpan: span[0], rowSpan: span[1], pin: null },
         look: { fill, ink, spread, ...type },
+        ...(recipe && { recipe: { recipe, variant: null, part: RECIPES[recipe].root } }),
       };
     },
   );
@@ -53,6 +128,10 @@ for (const { name, tiles, look, ...rest } of COLLECTIONS) {
     look,
     tiles: Object.fromEntries(written.map((tile) => [tile.id, tile])),
     order: written.map(({ id }) => id),
+    ...(Object.keys(namedLooks).length > 0 && {
+      namedLooks: Object.fromEntries(Object.entries(namedLooks).map(([id, each]) => [id, { id, ...each }])),
+    }),
+    ...recipesOf(written),
     pictures: Object.fromEntries(
       await Promise.all(used.map(async (picture) => [picture.id, await asset(picture)])),
     ),

@@ -2,12 +2,14 @@ import { expect, test } from '@playwright/test';
 import {
   contentCss,
   FAMILIES,
+  namedRule,
   paragraph,
   tileCss,
   tileHtml,
   tileSize,
   type FamilyName,
   type ParagraphStyle,
+  type Sources,
   type TextRun,
   type Tile,
 } from '@noria/core';
@@ -117,6 +119,9 @@ test('paragraphs in the fonts that ship break into as many lines as in the brows
   expect(different.length / all, different.slice(0, 40).join('\n')).toBeLessThanOrEqual(0.005);
 });
 
+/** No picture is needed to measure words. */
+const NOTHING: Sources = { picture: () => ({ src: '' }), small: () => '', film: () => '' };
+
 test('tiles of the demo are as high by their content as in the browser', async ({ page }) => {
   const measurer = await fontMeasurer();
   const widths = [140, 190, 260, 380, 620];
@@ -126,9 +131,9 @@ test('tiles of the demo are as high by their content as in the browser', async (
     const tiles = collection.order
       .map((id) => collection.tiles[id] as Tile)
       .filter(({ kind }) => kind !== 'picture');
-    const html = tiles.map((tile) => tileHtml(collection, tile, () => ({ src: '' }))).join('');
+    const html = tiles.map((tile) => tileHtml(collection, tile, NOTHING)).join('');
     await page.setContent(
-      `<!doctype html><style>${(await fontFaces()).join('')} body { margin: 0 } ${contentCss(collection)} ${tiles.map(tileCss).join('\n')}
+      `<!doctype html><style>${namedRule(':root', collection)} ${(await fontFaces()).join('')} body { margin: 0; container-type: inline-size } ${contentCss(collection)} ${tiles.map((tile) => tileCss(collection, tile, () => 'none')).join('\n')}
       #around { display: grid; justify-items: stretch } </style><div id="around">${html}</div>`,
     );
     await page.evaluate(() => document.fonts.ready);

@@ -42,7 +42,11 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
       const level = levelOf(document, tile.id);
       const inner = bentoBox(level, bandsOf(level)[band.index] as Band, options);
       groups[tile.id] = inner;
-      return { ...inner.box, id: tile.id };
+      const width = tile.look.border?.width ?? 0;
+      // Browsers draw borders in whole px, never less than one.
+      const drawn = width > 0 ? Math.max(1, Math.floor(width)) : 0;
+      const style = { ...inner.box.style, border: [drawn, drawn, drawn, drawn] as const };
+      return { ...inner.box, id: tile.id, style };
     }
     const hugs =
       (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);

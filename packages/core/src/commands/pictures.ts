@@ -50,8 +50,7 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
     const picture = at === null ? undefined : pictures[at];
     return picture ? [{ id, picture }] : [];
   });
-  const used = new Set(taken.map(({ picture }) => picture.id));
-  const rest = pictures.filter(({ id }) => !used.has(id)).map((picture) => ({ id: freshId(), picture }));
+  const rest = pictures.flatMap((picture, k) => (given.includes(k) ? [] : [{ id: freshId(), picture }]));
   return {
     tiles: [...taken, ...rest].map(({ id }) => id),
     command: (draft) => {

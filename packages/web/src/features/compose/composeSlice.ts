@@ -97,7 +97,12 @@ export const composeSlice = createSlice({
       cropping: payload,
       pad: false,
     }),
-    brushTaken: (state, { payload }: PayloadAction<ComposeState['brush']>) => ({ ...state, brush: payload }),
+    /** The span pad would lie over the tiles that are to be pressed. */
+    brushTaken: (state, { payload }: PayloadAction<ComposeState['brush']>) => ({
+      ...state,
+      brush: payload,
+      pad: state.pad && payload === null,
+    }),
     busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
     commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),

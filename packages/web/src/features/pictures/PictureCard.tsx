@@ -12,7 +12,7 @@ export const sizeOf = (bytes: number) =>
     : `${Math.max(1, Math.round(bytes / 1024))} kB`;
 
 export function PictureCard({ picture, chosen, onChoose }: PictureCardProps) {
-  const { name, inlineSize, blockSize, uses, colours, alternativeText, placeholder } = picture;
+  const { name, inlineSize, blockSize, uses, colours, alternativeText } = picture;
   return (
     <button
       type="button"
@@ -21,11 +21,8 @@ export function PictureCard({ picture, chosen, onChoose }: PictureCardProps) {
       onClick={onChoose}
     >
       <span
-        className={`block aspect-[4/3] overflow-hidden rounded-m bg-cover ${chosen ? 'outline-3 outline-offset-2 outline-copper' : 'shadow-[0_0_0_1px_var(--hair)] group-hover:shadow-[0_0_0_2px_var(--copper)]'}`}
-        style={{
-          backgroundColor: colours[0],
-          ...(placeholder !== null && { backgroundImage: `url("${placeholder}")` }),
-        }}
+        className={`block aspect-[4/3] overflow-hidden rounded-m ${chosen ? 'outline-3 outline-offset-2 outline-copper' : 'shadow-[0_0_0_1px_var(--hair)] group-hover:shadow-[0_0_0_2px_var(--copper)]'}`}
+        style={{ background: colours[0] }}
       >
         <img
           src={addressFor(picture, 400)}

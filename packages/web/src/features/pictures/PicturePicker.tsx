@@ -4,6 +4,7 @@ import { addressFor, type LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { TAKEN_TYPES, uploadFiles } from './upload';
+import { Troubles } from './UploadTray';
 import { usePictures } from './usePictures';
 
 interface PicturePickerProps {
@@ -58,6 +59,7 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
             className="h-8 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
             onChange={(event) => setSearch(event.target.value)}
           />
+          <Troubles />
           {trouble !== null && <p role="alert">{trouble}</p>}
           {pictures?.length === 0 && (
             <p className="py-10 text-center text-soft">

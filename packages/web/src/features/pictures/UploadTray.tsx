@@ -38,20 +38,28 @@ export function UploadTray() {
           </Progress.Root>
         </>
       )}
-      {troubles.length > 0 && (
-        <div role="alert" className="grid grid-cols-[1fr_auto] gap-2">
-          <ul className="grid max-h-[180px] gap-1 overflow-y-auto text-sm [scrollbar-width:thin]">
-            {troubles.map((trouble, k) => (
-              <li key={k} className="border-l-2 border-amiss pl-2">
-                {trouble}
-              </li>
-            ))}
-          </ul>
-          <SignButton name="Put these messages away" onClick={() => dispatch(troublesRead())}>
-            <X size={14} aria-hidden />
-          </SignButton>
-        </div>
-      )}
+      <Troubles />
     </section>
+  );
+}
+
+/** What was not taken, and why, until it has been read. */
+export function Troubles() {
+  const dispatch = useAppDispatch();
+  const { troubles } = useAppSelector(({ uploads }) => uploads);
+  if (troubles.length === 0) return null;
+  return (
+    <div role="alert" className="grid grid-cols-[1fr_auto] gap-2">
+      <ul className="grid max-h-[180px] gap-1 overflow-y-auto text-sm [scrollbar-width:thin]">
+        {troubles.map((trouble, k) => (
+          <li key={k} className="border-l-2 border-amiss pl-2">
+            {trouble}
+          </li>
+        ))}
+      </ul>
+      <SignButton name="Put these messages away" onClick={() => dispatch(troublesRead())}>
+        <X size={14} aria-hidden />
+      </SignButton>
+    </div>
   );
 }

@@ -63,14 +63,7 @@ export const uploadFiles =
           }),
         ),
       );
-      // The same picture twice is one.
-      const seen = new Set<string>();
-      return ordered.flatMap((_, k) => {
-        const picture = arrived.get(k);
-        if (!picture || seen.has(picture.hash)) return [];
-        seen.add(picture.hash);
-        return [picture];
-      });
+      return ordered.flatMap((_, k) => arrived.get(k) ?? []);
     } finally {
       stopping = null;
       dispatch(ended());

@@ -1,24 +1,31 @@
 import {
+  colourOf,
   emptyDocument,
   STARTERS,
   starterAssets,
   tilesUsing,
   type Assets,
+  type PictureAsset,
   type CollectionDocument,
   type Recipe,
 } from '@noria/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { listCollections, type StoredCollection } from '../../api/collections';
 import { RecipePreview } from '../compose';
 import { WorkspaceBar } from '../frame';
 
+const picturesOf = ({ document: { pictures } }: StoredCollection) => Object.values(pictures);
 const LOOK = emptyDocument('Recipes').look;
 
 /** The library of recipes: those of every collection, and those to begin with. */
 export function RecipesScreen() {
   const [collections, setCollections] = useState<readonly StoredCollection[] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const samples = useMemo(() => {
+    const [first] = (collections ?? []).toSorted((a, b) => picturesOf(b).length - picturesOf(a).length);
+    return first ? picturesOf(first).slice(0, 6) : [];
+  }, [collections]);
   useEffect(() => {
     document.title = 'Recipes – Noria';
     listCollections().then(setCollections, (error: unknown) =>
@@ -54,6 +61,7 @@ export function RecipesScreen() {
                     recipe={recipe}
                     assets={collection}
                     look={collection.look}
+                    samples={samples}
                     from={{ id, collection }}
                   />
                 ))}
@@ -63,7 +71,13 @@ export function RecipesScreen() {
           <h2 className="font-title text-lg font-[650]">To begin with</h2>
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-4">
             {STARTERS.map((recipe) => (
-              <RecipeCard key={recipe.id} recipe={recipe} assets={starterAssets} look={LOOK} />
+              <RecipeCard
+                key={recipe.id}
+                recipe={recipe}
+                assets={starterAssets}
+                look={LOOK}
+                samples={samples}
+              />
             ))}
           </ul>
         </div>
@@ -76,17 +90,31 @@ interface RecipeCardProps {
   readonly recipe: Recipe;
   readonly assets: Assets;
   readonly look: CollectionDocument['look'];
+  readonly samples: readonly PictureAsset[];
   readonly from?: { readonly id: string; readonly collection: CollectionDocument };
 }
 
-function RecipeCard({ recipe, assets, look, from }: RecipeCardProps) {
+function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
   const [variant, setVariant] = useState<string | null>(null);
   const uses = from
     ? tilesUsing(from.collection, recipe.id).filter((tile) => tile.recipe?.part === recipe.root).length
     : 0;
   return (
     <li className="grid content-start gap-2 rounded-m bg-panel p-3 shadow-[0_0_0_1px_var(--hair)]">
-      <RecipePreview recipe={recipe} variant={variant} assets={assets} look={look} width={256} height={190} />
+      <span
+        className="grid place-items-center rounded-s py-2"
+        style={{ background: colourOf(assets.namedLooks, look.ground) }}
+      >
+        <RecipePreview
+          recipe={recipe}
+          variant={variant}
+          assets={assets}
+          look={look}
+          samples={samples}
+          width={256}
+          height={190}
+        />
+      </span>
       <div className="flex items-baseline justify-between gap-2">
         <h3 className="truncate font-semibold">{recipe.name}</h3>
         {from && (
@@ -102,7 +130,7 @@ function RecipeCard({ recipe, assets, look, from }: RecipeCardProps) {
               key={id ?? 'plain'}
               type="button"
               aria-pressed={variant === id}
-              className="rounded-s border border-hair px-1.5 text-xs leading-5 text-soft hover:text-ink aria-pressed:border-copper aria-pressed:text-copper-ink"
+              className="rounded-s border border-hair px-1.5 text-xs leading-[22px] text-soft hover:text-ink aria-pressed:border-copper aria-pressed:text-copper-ink"
               onClick={() => setVariant(id)}
             >
               {name}

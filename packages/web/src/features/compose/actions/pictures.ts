@@ -56,11 +56,12 @@ export const takePictures =
     const state = getState();
     const view = selectView(state);
     const taken = Object.keys(view.pictures);
+    // The same picture twice is one in the collection, and as many tiles.
+    const known = new Map(Object.values(view.pictures).map((each) => [each.hash, each]));
     const pictures = arrived.map((picture): PictureAsset => {
-      const known = Object.values(view.pictures).find(({ hash }) => hash === picture.hash);
-      if (known) return known;
-      const asset = toAsset(picture, taken);
-      taken.push(asset.id);
+      const asset = known.get(picture.hash) ?? toAsset(picture, taken);
+      if (!known.has(picture.hash)) taken.push(asset.id);
+      known.set(picture.hash, asset);
       return asset;
     });
     const isOnPicture = onto !== null && view.tiles[onto]?.kind === 'picture';
@@ -72,7 +73,8 @@ export const takePictures =
       slots,
       ...(bestFit && { aspects: aspectsOf(state, slots) }),
       freshId: () => freshId('picture'),
-      position: nextPosition(state),
+      // The rest follow the last that was filled.
+      position: slots.length > 0 ? view.order.indexOf(slots.at(-1) as TileId) + 1 : nextPosition(state),
     });
     const many = pictures.length > 1;
     dispatch(runHere(many ? `Add ${pictures.length} pictures` : 'Picture', command));

@@ -146,7 +146,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
     dispatch(run('Named look', setNamedLook(next), `${look.id} ${key}`));
   const size = look.kind === 'type' ? typeSizeOf(namedLooks, look.value) : 0;
   return (
-    <li className="grid grid-cols-[1fr_76px_26px] items-center gap-1">
+    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1">
       <WordsField
         name={`Name of ${look.name}`}
         value={look.name}
@@ -154,6 +154,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
       />
       {look.kind === 'colour' ? (
         <ColourField
+          small
           name={look.name}
           value={look.value}
           onSet={(value) => set({ ...look, value }, 'value')}

@@ -4,6 +4,7 @@ import {
   emptyDocument,
   layoutCollection,
   type Assets,
+  type PictureAsset,
   type CollectionDocument,
   type Recipe,
 } from '@noria/core';
@@ -17,8 +18,30 @@ interface RecipePreviewProps {
   readonly assets: Assets;
   /** Of the collection that it is shown for, so that it looks as it will there. */
   readonly look: CollectionDocument['look'];
+  /** Shown where the recipe leaves a picture to its use. */
+  readonly samples: readonly PictureAsset[];
   readonly width: number;
   readonly height: number;
+}
+
+/** A collection whose empty pictures show some. */
+function withSamples(document: CollectionDocument, samples: readonly PictureAsset[]): CollectionDocument {
+  if (samples.length === 0) return document;
+  let next = 0;
+  const tiles = Object.entries(document.tiles).map(([id, tile]) => {
+    const sample = samples[next % samples.length]?.id ?? null;
+    const isEmpty =
+      (tile.kind === 'picture' && tile.picture === null) || (tile.kind === 'film' && tile.film === null);
+    if (isEmpty) next++;
+    if (tile.kind === 'picture' && isEmpty) return [id, { ...tile, picture: sample }];
+    if (tile.kind === 'film' && isEmpty) return [id, { ...tile, poster: sample }];
+    return [id, tile];
+  });
+  return {
+    ...document,
+    tiles: Object.fromEntries(tiles) as CollectionDocument['tiles'],
+    pictures: { ...document.pictures, ...Object.fromEntries(samples.map((each) => [each.id, each])) },
+  };
 }
 
 const CELL = 150;
@@ -30,6 +53,7 @@ export const RecipePreview = memo(function RecipePreview({
   variant,
   assets,
   look,
+  samples,
   width,
   height,
 }: RecipePreviewProps) {
@@ -53,12 +77,13 @@ export const RecipePreview = memo(function RecipePreview({
       },
       addFromRecipe({ recipe, variant, assets, position: 0, freshId: () => `part-${id++}` }),
     ).document;
+    const shown = withSamples(made, samples);
     return {
-      document: made,
-      layout: layoutCollection(made, inlineSize, { measurer }),
+      document: shown,
+      layout: layoutCollection(shown, inlineSize, { measurer }),
       natural: { inlineSize, blockSize: rowSpan * CELL + (rowSpan - 1) * GAP },
     };
-  }, [recipe, variant, assets, look]);
+  }, [recipe, variant, assets, look, samples]);
   const scale = Math.min(1, width / natural.inlineSize, height / natural.blockSize);
   return (
     <span className="grid place-items-center overflow-hidden" style={{ width, height }} aria-hidden>

@@ -8,6 +8,7 @@ import {
   type Recipe,
 } from '@noria/core';
 import { Trash2, X } from 'lucide-react';
+import { useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { SignButton } from '../../../ui/Button';
 import { run, selectShown } from '../../document';
@@ -62,6 +63,7 @@ export function RecipesPanel() {
 function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
+  const samples = useMemo(() => Object.values(document.pictures).slice(0, 4), [document.pictures]);
   const isHere = document.recipes?.[recipe.id] === recipe;
   const uses = isHere
     ? tilesUsing(document, recipe.id).filter((tile) => tile.recipe?.part === recipe.root).length
@@ -83,6 +85,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
             variant={null}
             assets={assets}
             look={document.look}
+            samples={samples}
             width={232}
             height={108}
           />
@@ -107,7 +110,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
               key={id}
               type="button"
               aria-label={`Use ${recipe.name}, ${name}`}
-              className="rounded-s border border-hair px-1.5 text-xs leading-5 text-soft hover:border-copper hover:text-copper-ink"
+              className="rounded-s border border-hair px-1.5 text-xs leading-[22px] text-soft hover:border-copper hover:text-copper-ink"
               onClick={() => dispatch(takeRecipe(recipe, id, assets))}
             >
               {name}

@@ -2,7 +2,7 @@ import {
   bandAt,
   colourOf,
   contentCss,
-  flatTiles,
+  measureOf,
   namedRule,
   placeIn,
   tileCss,
@@ -80,7 +80,7 @@ export const StagePage = memo(function StagePage({
         createPortal(
           <>
             <style>{css}</style>
-            {flatTiles(layout).map((laidOut) => (
+            {clippedTiles(document, layout).map(({ laidOut, clip }) => (
               <Slot
                 key={laidOut.id}
                 tile={tiles[laidOut.id] as Tile}
@@ -88,6 +88,7 @@ export const StagePage = memo(function StagePage({
                 pictures={pictures}
                 document={document}
                 laidOut={laidOut}
+                clip={clip}
                 offset={offset}
                 gliding={gliding}
                 sources={sources}
@@ -127,11 +128,46 @@ const STAGE_CSS = `
 @media (prefers-reduced-motion: reduce) { .slot.gliding { transition: none; } }
 `;
 
+interface Clipped {
+  readonly laidOut: LaidOutTile;
+  readonly clip: string | null;
+}
+
+/** Every tile with its group's rounded edge, which nothing in it reaches over. */
+function clippedTiles(document: CollectionDocument, layout: Layout): Clipped[] {
+  const { look, namedLooks, tiles } = document;
+  const inside = (
+    { tiles: laid, groups }: Layout,
+    x: number,
+    y: number,
+    around: LaidOutTile | null,
+  ): Clipped[] =>
+    laid.flatMap((tile) => {
+      const at = { ...tile, x: tile.x + x, y: tile.y + y };
+      const inner = groups[tile.id];
+      const own: Clipped = { laidOut: at, clip: around && clipCss(at, around) };
+      return inner ? [own, ...inside(inner, at.x, at.y, at)] : [own];
+    });
+  const clipCss = (tile: LaidOutTile, group: LaidOutTile) => {
+    const radius = measureOf(namedLooks, tiles[group.id]?.look.radius ?? look.radius);
+    const insets = [
+      group.y - tile.y,
+      tile.x + tile.inlineSize - group.x - group.inlineSize,
+      tile.y + tile.blockSize - group.y - group.blockSize,
+      group.x - tile.x,
+    ];
+    return `inset(${insets.map((px) => `${Number(px.toFixed(2))}px`).join(' ')} round ${radius}px)`;
+  };
+  return inside(layout, 0, 0, null);
+}
+
 interface SlotProps {
   readonly tile: Tile;
   readonly pictures: CollectionDocument['pictures'];
   readonly document: CollectionDocument;
   readonly laidOut: LaidOutTile;
+  /** What the group around it leaves to be seen; null: all. */
+  readonly clip: string | null;
   readonly layer: number;
   readonly offset: number;
   readonly gliding: boolean;
@@ -140,7 +176,7 @@ interface SlotProps {
 
 /** One tile of the page. Its HTML comes from core, which has escaped every word in it. */
 const Slot = memo(
-  function Slot({ tile, document, laidOut, layer, offset, gliding, sources }: SlotProps) {
+  function Slot({ tile, document, laidOut, clip, layer, offset, gliding, sources }: SlotProps) {
     // What is in a group has slots of its own.
     const own = tile.kind === 'group' ? { ...tile, order: [] } : tile;
     const html = tileHtml(document, own, sources);
@@ -153,6 +189,7 @@ const Slot = memo(
           width: laidOut.inlineSize,
           height: laidOut.blockSize,
           ...(layer !== 0 && { zIndex: layer }),
+          ...(clip !== null && { clipPath: clip }),
         }}
         dangerouslySetInnerHTML={{ __html: html }}
       />
@@ -162,6 +199,7 @@ const Slot = memo(
     before.tile === after.tile &&
     before.pictures === after.pictures &&
     before.layer === after.layer &&
+    before.clip === after.clip &&
     before.offset === after.offset &&
     before.gliding === after.gliding &&
     before.sources === after.sources &&

@@ -1,5 +1,6 @@
 import {
   carryRecipe,
+  clone,
   filterTable,
   guessKey,
   guessMapping,
@@ -28,6 +29,7 @@ import { Segments } from '../../../ui/Segments';
 import { WordsField } from '../../../ui/WordsField';
 import { selectShown } from '../../document';
 import { announce, warn } from '../../notices';
+import { picturesFor } from './picturesFor';
 import { freshId } from '../actions/freshId';
 import { shown } from '../composeSlice';
 import { runHere } from '../here';
@@ -99,7 +101,8 @@ export function TablePanel() {
 /** A table that is about to become tiles. */
 function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDone: () => void }) {
   const dispatch = useAppDispatch();
-  const { recipes = {}, tables = {}, order } = useAppSelector(selectShown);
+  const document = useAppSelector(selectShown);
+  const { recipes = {}, tables = {}, order } = document;
   const all: Recipe[] = [...Object.values(recipes), ...STARTERS.filter(({ id }) => !recipes[id])];
   const usable = all.filter((recipe) => tableSlots(recipe).length > 0);
   const [recipeId, setRecipe] = useState('');
@@ -110,9 +113,10 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
     setRecipe(id);
     setMapping(guessMapping(recipeOf(usable, id), table));
   };
-  const make = () => {
+  const make = async () => {
     if (key === null) return;
     try {
+      const pictures = await picturesFor(table, recipe, mapping, document);
       const id = freeId(slugOf(name, 'table'), Object.keys(tables));
       const command = importTable(table, {
         id,
@@ -126,6 +130,7 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
       });
       dispatch(
         runHere('Tiles from a table', (draft) => {
+          for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
           carryRecipe(draft, recipe, starterAssets);
           command(draft);
         }),
@@ -169,8 +174,12 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
         </Row>
       ))}
       <div className="flex gap-1.5 pt-1.5">
-        <Button look="solid" disabled={key === null || Object.keys(mapping).length === 0} onClick={make}>
-          Make {table.rows.length} tiles
+        <Button
+          look="solid"
+          disabled={key === null || Object.keys(mapping).length === 0}
+          onClick={() => void make()}
+        >
+          Make {table.rows.length} {table.rows.length === 1 ? 'tile' : 'tiles'}
         </Button>
         <Button onClick={onDone}>Not now</Button>
       </div>
@@ -200,8 +209,17 @@ function TableRows({ table }: { table: Table }) {
     if (!file) return;
     try {
       const next = await read(file);
-      const done = updateTable(document, table.id, next, { freshId: fresh, removeGone: gone === 'remove' });
-      dispatch(runHere('Take the table in anew', done.command));
+      const recipe = document.recipes?.[table.recipe];
+      const pictures = recipe ? await picturesFor(next, recipe, table.mapping, document) : [];
+      const known = Object.fromEntries(pictures.map((picture) => [picture.id, picture]));
+      const before = { ...document, pictures: { ...document.pictures, ...known } };
+      const done = updateTable(before, table.id, next, { freshId: fresh, removeGone: gone === 'remove' });
+      dispatch(
+        runHere('Take the table in anew', (draft) => {
+          for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
+          done.command(draft);
+        }),
+      );
       setReport(done.report);
     } catch (error) {
       dispatch(warn(words(error)));

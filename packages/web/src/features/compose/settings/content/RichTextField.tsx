@@ -20,6 +20,7 @@ const EXTENSIONS = [
     horizontalRule: false,
     strike: false,
     underline: false,
+    trailingNode: false,
     link: { openOnClick: false, autolink: false, isAllowedUri: isAddress },
   }),
 ];

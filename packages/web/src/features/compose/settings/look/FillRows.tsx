@@ -63,8 +63,7 @@ export function FillRows({ look }: { look: Look }) {
   return (
     <>
       <Row label="Fill">
-        <div className="grid grid-cols-[88px_1fr] gap-1">
-          <Choice name="Kind of fill" value={kind} choices={kinds} onChoose={choose} />
+        <div className="grid grid-cols-[1fr_76px] gap-1">
           {typeof fill === 'string' && fill !== 'none' ? (
             <NamedColour name="Fill" value={fill} onSet={set} says={says} />
           ) : (
@@ -74,6 +73,7 @@ export function FillRows({ look }: { look: Look }) {
               style={{ background: fillShown(document, fill) }}
             />
           )}
+          <Choice name="Kind of fill" value={kind} choices={kinds} onChoose={choose} />
         </div>
       </Row>
       {typeof fill === 'object' && fill.kind !== 'picture' && <GradientRows value={fill} onSet={set} />}
@@ -121,8 +121,15 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
           />
         </Row>
       )}
+      <Row label="Stops">
+        <div className="grid grid-cols-[26px_1fr_1fr_26px] gap-1 text-xs text-faint" aria-hidden>
+          <span />
+          <span className="pl-2">where, %</span>
+          <span className="pl-2">strong, %</span>
+        </div>
+      </Row>
       {value.stops.map((stop, k) => (
-        <Row key={k} label={k === 0 ? 'Stops' : ''}>
+        <Row key={k} label="">
           <div className="grid grid-cols-[26px_1fr_1fr_26px] gap-1">
             <NamedColour
               small
@@ -135,7 +142,6 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
               value={Math.round(stop.at * 100)}
               least={0}
               most={100}
-              unit="%"
               onSet={(at) => setStop(k, { at: at / 100 }, `at ${k}`)}
             />
             <NumberField
@@ -143,7 +149,6 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
               value={Math.round((stop.strength ?? 1) * 100)}
               least={0}
               most={100}
-              unit="of it"
               onSet={(strength) => setStop(k, { strength: strength / 100 }, `strength ${k}`)}
             />
             {value.stops.length > 2 ? (
