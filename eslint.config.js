@@ -32,7 +32,13 @@ export default tseslint.config(
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
   // What it hands to `page.evaluate` runs in the browser.
   {
-    files: ['scripts/screenshots.mjs', 'scripts/bench.mjs', 'scripts/benchStage.mjs'],
+    files: [
+      'scripts/screenshots.mjs',
+      'scripts/bench.mjs',
+      'scripts/benchStage.mjs',
+      'scripts/benchPictures.mjs',
+      'scripts/lib/frames.mjs',
+    ],
     languageOptions: { globals: globals.browser },
   },
   { files: ['packages/web/public/*.js'], languageOptions: { globals: globals.browser } },

@@ -209,7 +209,7 @@ function linesOf(page: Page, stage: boolean): Promise<Record<string, string[]>> 
           range.setStart(node, index);
           range.setEnd(node, index + word.length);
           const at = range.getClientRects()[0]?.top ?? 0;
-          if (Math.abs(at - top) < 2) own[own.length - 1] += ` ${word}`;
+          if (Math.abs(at - top) < 2) own[own.length - 1] = `${own.at(-1) ?? ''} ${word}`;
           else own.push(word);
           top = at;
         }

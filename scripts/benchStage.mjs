@@ -1,6 +1,7 @@
 /** How the stage keeps its pace: 300 tiles, one of them dragged for some seconds. Run the build first. */
 import { chromium } from '@playwright/test';
 import { ensureDatabase, startPostgres } from './lib/postgres.mjs';
+import { framesSeen, watchFrames } from './lib/frames.mjs';
 import { startServer } from './lib/server.mjs';
 
 const TILES = 300;
@@ -55,38 +56,19 @@ await hand.waitFor();
 await page.waitForTimeout(2000);
 const { x, y, width, height } = await hand.boundingBox();
 const from = { x: x + width / 2, y: y + height / 2 };
-await page.evaluate(() => {
-  const seen = { frames: [], long: [] };
-  window.seen = seen;
-  let last = performance.now();
-  const frame = (now) => {
-    seen.frames.push(now - last);
-    last = now;
-    requestAnimationFrame(frame);
-  };
-  requestAnimationFrame(frame);
-  new PerformanceObserver((list) =>
-    seen.long.push(...list.getEntries().map(({ duration }) => duration)),
-  ).observe({
-    entryTypes: ['longtask'],
-  });
-});
+await watchFrames(page);
 await page.mouse.move(from.x, from.y);
 await page.mouse.down();
 for (let k = 1; k <= STEPS; k++) {
   await page.mouse.move(from.x + Math.sin(k / 14) * 400, from.y + k * 2.4);
   await page.waitForTimeout(16);
 }
-const { frames, long } = await page.evaluate(() => window.seen);
+const { count, at, long } = await framesSeen(page);
 await page.mouse.up();
-const sorted = frames.toSorted((a, b) => a - b);
-const at = (share) => sorted[Math.floor((sorted.length - 1) * share)].toFixed(1);
 console.log(
-  `${TILES} tiles, ${frames.length} frames of a drag: median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms`,
+  `${TILES} tiles, ${count} frames of a drag: median ${at(0.5)} ms, 95 % ${at(0.95)} ms, worst ${at(1)} ms`,
 );
-console.log(
-  `tasks over 50 ms: ${long.length}${long.length > 0 ? ` (${long.map(Math.round).join(', ')} ms)` : ''}`,
-);
+console.log(`tasks over 50 ms: ${long.length}${long.length > 0 ? ` (${long.join(', ')} ms)` : ''}`);
 
 await browser.close();
 await server.stop();

@@ -67,6 +67,37 @@ await take('compose-dark', {
     await page.keyboard.press('l');
   },
 });
+await take('compose-looks', {
+  show: async (page) => {
+    await open(page, 'Night sky above hut four');
+    await hand(page, 'moonless').click();
+    await page.getByRole('button', { name: 'Large type' }).click();
+    await page.getByRole('complementary', { name: 'Settings' }).evaluate((panel) => {
+      panel.scrollTop = 470;
+    });
+    await page.getByRole('button', { name: /^Stop 1, / }).click();
+  },
+});
+await take('compose-recipes', {
+  show: async (page) => {
+    await open(page);
+    await page.keyboard.press('r');
+  },
+});
+await take('compose-named-looks', {
+  show: async (page) => {
+    await open(page);
+    await page.keyboard.press('k');
+    await page.getByRole('button', { name: 'Fir, #24413f' }).click();
+  },
+});
+await take('pictures', {
+  show: async (page) => {
+    await page.getByRole('link', { name: 'Pictures' }).click();
+    await page.getByRole('button', { name: /Ridge path/ }).click();
+  },
+});
+await take('recipes', { show: (page) => page.getByRole('link', { name: 'Recipes' }).click() });
 await take('compose-gaps', {
   show: async (page) => {
     await open(page);

@@ -59,6 +59,9 @@ const RECIPES = {
   },
 };
 
+/** What a card in another fill is called. */
+const VARIANTS = { '{lake}': 'Lake', '{bread}': 'Bread', '#f6f1e9': 'Snow', '#e9dcc6': 'Wood' };
+
 function recipesOf(tiles) {
   const used = Object.keys(RECIPES).filter((id) => tiles.some((tile) => tile.recipe?.recipe === id));
   if (used.length === 0) return {};
@@ -68,9 +71,15 @@ function recipesOf(tiles) {
     delete first.recipe;
     const variants = tiles
       .filter((tile) => tile.recipe?.recipe === id && tile.look.fill !== first.look.fill)
-      .map((tile) => ({ id: tile.id, name: tile.name, looks: { [root]: { fill: tile.look.fill } } }));
-    for (const { id: variant } of variants)
-      tiles.find((tile) => tile.id === variant).recipe.variant = variant;
+      .map((tile) => ({
+        id: slug(VARIANTS[tile.look.fill]),
+        name: VARIANTS[tile.look.fill],
+        looks: { [root]: { fill: tile.look.fill } },
+      }));
+    for (const tile of tiles) {
+      if (tile.recipe?.recipe === id && tile.look.fill !== first.look.fill)
+        tile.recipe.variant = slug(VARIANTS[tile.look.fill]);
+    }
     return [
       id,
       {

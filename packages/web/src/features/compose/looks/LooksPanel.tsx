@@ -146,7 +146,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
     dispatch(run('Named look', setNamedLook(next), `${look.id} ${key}`));
   const size = look.kind === 'type' ? typeSizeOf(namedLooks, look.value) : 0;
   return (
-    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1">
+    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1 [&>label]:w-[84px]">
       <WordsField
         name={`Name of ${look.name}`}
         value={look.name}

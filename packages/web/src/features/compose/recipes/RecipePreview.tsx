@@ -59,7 +59,8 @@ export const RecipePreview = memo(function RecipePreview({
 }: RecipePreviewProps) {
   const { document, layout, natural } = useMemo(() => {
     let id = 0;
-    const base: CollectionDocument = { ...emptyDocument('Recipe'), look, bands: [] };
+    const { namedLooks = {} } = assets;
+    const base: CollectionDocument = { ...emptyDocument('Recipe'), look, namedLooks, bands: [] };
     const { columnSpan, rowSpan } = recipe.parts[recipe.root]?.place ?? { columnSpan: 1, rowSpan: 1 };
     const side = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
     const inlineSize = columnSpan * 170 + (columnSpan - 1) * GAP;

@@ -124,8 +124,8 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
       <Row label="Stops">
         <div className="grid grid-cols-[26px_1fr_1fr_26px] gap-1 text-xs text-faint" aria-hidden>
           <span />
-          <span className="pl-2">where, %</span>
-          <span className="pl-2">strong, %</span>
+          <span className="whitespace-nowrap">at, %</span>
+          <span className="whitespace-nowrap">strong, %</span>
         </div>
       </Row>
       {value.stops.map((stop, k) => (
