@@ -167,7 +167,7 @@ figure:is(.picture, .film) {
   outline-offset: -7px;
   border-radius: inherit;
 }
-:has(> .cover, > * > .cover) a:not(.cover) {
+[data-tile]:has(.cover) a:not(.cover) {
   position: relative;
   z-index: 2;
 }

@@ -90,3 +90,23 @@ export const selectInHand = createSelector([selectView, selectHand], (view, ids)
 export const selectBandLayouts = createSelector([selectSaved], (document): readonly Layout[] =>
   bandsOf(document).map((band) => layOut(document, Math.max(240, band.from))),
 );
+
+/** What looks and contents refer to. It stays the same object while tiles are only moved. */
+export const selectShared = createSelector(
+  [
+    (state: RootState) => selectShown(state).look,
+    (state: RootState) => selectShown(state).namedLooks,
+    (state: RootState) => selectShown(state).pictures,
+    (state: RootState) => selectShown(state).films,
+    (state: RootState) => selectShown(state).icons,
+    (state: RootState) => selectShown(state).recipes,
+  ],
+  (look, namedLooks = {}, pictures, films = {}, icons = {}, recipes = {}) => ({
+    look,
+    namedLooks,
+    pictures,
+    films,
+    icons,
+    recipes,
+  }),
+);

@@ -2,9 +2,10 @@ import { colourOf, namedIn, nameValue, refer, type Colour } from '@noria/core';
 import { useState, type ReactNode } from 'react';
 import { freeId, slugOf } from '../../../api/ids';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { selectShared } from '../selectors';
 import { Button } from '../../../ui/Button';
 import { ColourField } from '../../../ui/ColourField';
-import { run, selectShown } from '../../document';
+import { run } from '../../document';
 
 interface NamedColourProps {
   readonly name: string;
@@ -20,7 +21,7 @@ interface NamedColourProps {
 /** A colour of its own, or one that follows a name. */
 export function NamedColour({ name, value, onSet, label, says, small, children }: NamedColourProps) {
   const dispatch = useAppDispatch();
-  const { namedLooks = {} } = useAppSelector(selectShown);
+  const { namedLooks } = useAppSelector(selectShared);
   const [naming, setNaming] = useState('');
   const followed = namedIn(value);
   const hex = colourOf(namedLooks, value);

@@ -1,9 +1,9 @@
 import { LIMITS, measureOf, namedIn, refer, type Command, type Measure } from '@noria/core';
 import { X } from 'lucide-react';
 import { useAppSelector } from '../../../store/hooks';
+import { selectShared } from '../selectors';
 import { SignButton } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
-import { selectShown } from '../../document';
 import { SetNumber } from '../settings/SetNumber';
 
 interface NamedMeasureProps {
@@ -27,7 +27,7 @@ export function NamedMeasure({
   command,
   onSet,
 }: NamedMeasureProps) {
-  const { namedLooks = {} } = useAppSelector(selectShown);
+  const { namedLooks } = useAppSelector(selectShared);
   const named = Object.values(namedLooks).filter((look) => look.kind === kind);
   const followed = namedIn(value);
   if (followed !== null) {

@@ -1,8 +1,8 @@
 import { LIMITS, namedIn, refer, typeSizeOf, type Command, type FluidSize, type TypeSize } from '@noria/core';
 import { useAppSelector } from '../../../store/hooks';
+import { selectShared } from '../selectors';
 import { Choice } from '../../../ui/Choice';
 import { Row } from '../../../ui/Rows';
-import { selectShown } from '../../document';
 import { SetNumber } from '../settings/SetNumber';
 
 interface TypeSizeFieldsProps {
@@ -15,7 +15,7 @@ interface TypeSizeFieldsProps {
 
 /** A type size: so many px, growing between two widths, or by a name. */
 export function TypeSizeFields({ label, value, step, command, onSet }: TypeSizeFieldsProps) {
-  const { namedLooks = {} } = useAppSelector(selectShown);
+  const { namedLooks } = useAppSelector(selectShared);
   const steps = Object.values(namedLooks).filter((look) => look.kind === 'type');
   const followed = namedIn(value);
   const said = typeSizeOf(namedLooks, value);

@@ -15,12 +15,13 @@ import {
   variantFromHand,
 } from '../actions';
 import { shown } from '../composeSlice';
-import { selectView } from '../selectors';
+import { selectSavedView, selectShared } from '../selectors';
 
 /** The recipe that the tile in hand uses: its variants, what the tile has otherwise, and what can be done. */
 export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const dispatch = useAppDispatch();
-  const { recipes = {}, ...view } = useAppSelector(selectView);
+  const { recipes } = useAppSelector(selectShared);
+  const saved = useAppSelector(selectSavedView);
   const [tile] = tiles;
   const use = tile.recipe;
   const recipe = use && recipes[use.recipe];
@@ -44,7 +45,7 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   }
   const differences = recipeDifferences(recipes, tile);
   const isWhole = use.part === recipe.root;
-  const uses = tilesUsing(view, recipe.id).filter((each) => each.recipe?.part === recipe.root).length;
+  const uses = tilesUsing(saved, recipe.id).filter((each) => each.recipe?.part === recipe.root).length;
   return (
     <>
       <Row label="Recipe">

@@ -1,8 +1,9 @@
 import { contrastIn, type Alignment, type Spread, type Tile, type TileLook as Looks } from '@noria/core';
+import { memo } from 'react';
 import { useAppSelector } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
-import { selectView } from '../selectors';
+import { selectShared } from '../selectors';
 import { RecipeRows } from '../recipes/RecipeRows';
 import { AirRows } from './look/AirRows';
 import { EdgeRows } from './look/EdgeRows';
@@ -11,6 +12,7 @@ import { InkRow } from './look/InkRow';
 import { ShadeRows } from './look/ShadeRows';
 import { TypeRows } from './look/TypeRows';
 import { useLook } from './look/useLook';
+import { sameTiles } from './sameTiles';
 
 const SPREADS: readonly { readonly value: Spread; readonly label: string }[] = [
   { value: 'start', label: 'Start' },
@@ -27,8 +29,8 @@ const ALIGNMENTS: readonly { readonly value: Alignment; readonly label: string }
 ];
 
 /** How the tiles in hand look. */
-export function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
-  const document = useAppSelector(selectView);
+export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
+  const document = useAppSelector(selectShared);
   const look = useLook(tiles);
   const { align, direction, spread, textDirection } = look.look;
   const hasFlow = tiles.some(({ kind }) => kind !== 'picture' && kind !== 'group' && kind !== 'film');
@@ -88,4 +90,4 @@ export function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
       <ShadeRows look={look} />
     </Question>
   );
-}
+}, sameTiles);

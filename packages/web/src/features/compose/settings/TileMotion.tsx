@@ -1,13 +1,15 @@
 import { setContent, type Motion, type Tile } from '@noria/core';
+import { memo } from 'react';
 import { useAppDispatch } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { runHere } from '../here';
+import { sameTiles } from './sameTiles';
 
 const STILL: Motion = { opens: 'none', points: 'none' };
 
 /** How the tiles in hand come in, and what they do when pointed at, in the page. */
-export function TileMotion({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
+export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const dispatch = useAppDispatch();
   const motion = tiles[0].motion ?? STILL;
   const set = (part: Partial<Motion>) => {
@@ -52,4 +54,4 @@ export function TileMotion({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
       </Row>
     </Question>
   );
-}
+}, sameTiles);

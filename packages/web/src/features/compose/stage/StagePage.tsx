@@ -49,16 +49,15 @@ export const StagePage = memo(function StagePage({
     if (element) setRoot(element.shadowRoot ?? element.attachShadow({ mode: 'open' }));
   }, []);
   const { look, tiles, pictures, namedLooks } = document;
-  const css = useMemo(
-    () =>
-      [
-        STAGE_CSS,
-        namedRule(':host', { namedLooks }),
-        contentCss({ look }),
-        ...Object.values(tiles).map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
-      ].join('\n'),
-    [look, tiles, pictures, namedLooks],
-  );
+  const css = useMemo(() => {
+    const own = [
+      namedRule(':host', { namedLooks }),
+      contentCss({ look }),
+      ...Object.values(tiles).map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
+    ].join('\n');
+    // A container costs every frame something, so it is one only where type grows with the page.
+    return `${STAGE_CSS}${own.includes('cqi') ? ':host { container-type: inline-size; }' : ''}${own}`;
+  }, [look, tiles, pictures, namedLooks]);
   const sources = sourcesFor(pictureSize);
   const offset = Math.max(0, (width - layout.inlineSize) / 2);
   const { index } = bandAt(document, width);
@@ -120,7 +119,7 @@ function sourcesFor(pictureSize: number): Sources {
 }
 
 const STAGE_CSS = `
-:host { position: relative; display: block; container-type: inline-size; }
+:host { position: relative; display: block; }
 .slot { position: absolute; inset: 0 auto auto 0; contain: strict; }
 .slot > * { inline-size: 100%; block-size: 100%; }
 .slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { addressFor } from '../../../../api/pictures';
 import { useAppSelector } from '../../../../store/hooks';
 import { PicturePicker } from '../../../pictures';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { useTakePicture } from './useTakePicture';
 
 interface ChoosePictureProps {
@@ -14,7 +14,7 @@ interface ChoosePictureProps {
 
 /** A picture of the collection or the library, by its thumbnail. */
 export function ChoosePicture({ name, value, onChoose }: ChoosePictureProps) {
-  const { pictures } = useAppSelector(selectView);
+  const { pictures } = useAppSelector(selectShared);
   const [open, setOpen] = useState(false);
   const take = useTakePicture();
   const picture = value === null ? undefined : pictures[value];

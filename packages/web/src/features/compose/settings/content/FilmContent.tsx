@@ -9,13 +9,13 @@ import { Segments } from '../../../../ui/Segments';
 import { WordsField } from '../../../../ui/WordsField';
 import { announce, warn } from '../../../notices';
 import { runHere } from '../../here';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { ChoosePicture } from './ChoosePicture';
 
 /** The film of a tile: another one, what shows before it plays, how it plays. */
 export function FilmContent({ tile }: { tile: FilmTile }) {
   const dispatch = useAppDispatch();
-  const { films = {}, pictures } = useAppSelector(selectView);
+  const { films, pictures } = useAppSelector(selectShared);
   const film = tile.film === null ? undefined : films[tile.film];
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);

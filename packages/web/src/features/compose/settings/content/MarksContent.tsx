@@ -9,7 +9,7 @@ import { Segments } from '../../../../ui/Segments';
 import { WordsField } from '../../../../ui/WordsField';
 import { PicturePicker } from '../../../pictures';
 import { runHere } from '../../here';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { Icon, IconPicker } from './IconPicker';
 import { useTakePicture } from './useTakePicture';
@@ -17,7 +17,7 @@ import { useTakePicture } from './useTakePicture';
 /** A row of icons or logos: what each is, what it stands for, where it leads. */
 export function MarksContent({ tile }: { tile: MarksTile }) {
   const dispatch = useAppDispatch();
-  const { icons = {}, pictures } = useAppSelector(selectView);
+  const { icons, pictures } = useAppSelector(selectShared);
   const [picking, setPicking] = useState<'icon' | 'picture' | null>(null);
   const take = useTakePicture();
   const { marks } = tile;

@@ -19,7 +19,7 @@ import { Segments } from '../../../../ui/Segments';
 import { WordsField } from '../../../../ui/WordsField';
 import { croppingChosen } from '../../composeSlice';
 import { runHere } from '../../here';
-import { selectLayout, selectView } from '../../selectors';
+import { selectLayout, selectShared } from '../../selectors';
 import { TintFields } from '../look/TintFields';
 import { ChoosePicture } from './ChoosePicture';
 import { FocalPoint } from './FocalPoint';
@@ -29,7 +29,7 @@ const NO_TINT: Tint = { colour: '#0b1714', strength: 0 };
 /** The picture of a tile: which it is, how it shows in its slot, its words. */
 export function PictureContent({ tile }: { tile: PictureTile }) {
   const dispatch = useAppDispatch();
-  const { pictures } = useAppSelector(selectView);
+  const { pictures } = useAppSelector(selectShared);
   const cropping = useAppSelector(({ compose }) => compose.cropping);
   const picture = tile.picture === null ? undefined : pictures[tile.picture];
   const set = (step: string, values: ContentValues, key?: string) =>

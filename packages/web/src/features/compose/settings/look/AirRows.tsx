@@ -3,7 +3,7 @@ import { useAppSelector } from '../../../../store/hooks';
 import { Fold } from '../../../../ui/Fold';
 import { Row } from '../../../../ui/Rows';
 import { Segments } from '../../../../ui/Segments';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { NamedMeasure } from '../../looks/NamedMeasure';
 import { SetNumber } from '../SetNumber';
 import type { Look } from './useLook';
@@ -17,7 +17,7 @@ const SIDES: readonly { readonly side: keyof Padding; readonly name: string; rea
 
 /** The air in a tile: padding, all round or by side, and the gap between its contents. */
 export function AirRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
-  const view = useAppSelector(selectView);
+  const view = useAppSelector(selectShared);
   const { padding = view.look.tilePadding, gap } = look.look;
   const even = typeof padding === 'object' ? padding.blockStart : measureOf(view.namedLooks, padding);
   const sides: Padding =

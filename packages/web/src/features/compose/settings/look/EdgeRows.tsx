@@ -6,7 +6,7 @@ import { Row } from '../../../../ui/Rows';
 import { Segments } from '../../../../ui/Segments';
 import { NamedColour } from '../../looks/NamedColour';
 import { NamedMeasure } from '../../looks/NamedMeasure';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { GradientRows } from './FillRows';
 import type { Look } from './useLook';
@@ -22,7 +22,7 @@ const LINE: Border = { width: 1, paint: '#9db0aa' };
 
 /** Radius, border and edges that fade out. */
 export function EdgeRows({ look }: { look: Look }) {
-  const view = useAppSelector(selectView);
+  const view = useAppSelector(selectShared);
   const { border, fade, radius = view.look.radius } = look.look;
   const setBorder = (next: Border | undefined, key?: string) => look.set('Border', { border: next }, key);
   const kind =

@@ -13,9 +13,8 @@ import { Choice } from '../../../../ui/Choice';
 import { fillShown } from '../../../../ui/fill';
 import { NumberField } from '../../../../ui/NumberField';
 import { Row } from '../../../../ui/Rows';
-import { selectShown } from '../../../document';
 import { NamedColour } from '../../looks/NamedColour';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { ChoosePicture } from '../content/ChoosePicture';
 import { Contrast } from './Contrast';
 import { TintFields } from './TintFields';
@@ -36,7 +35,7 @@ const kindOf = (fill: Fill): Kind =>
 
 /** What lies behind the contents. */
 export function FillRows({ look }: { look: Look }) {
-  const document = useAppSelector(selectView);
+  const document = useAppSelector(selectShared);
   const { fill } = look.look;
   const kind = kindOf(fill);
   const set = (next: Fill, key?: string) => look.set('Fill', { fill: next }, key);
@@ -84,7 +83,7 @@ export function FillRows({ look }: { look: Look }) {
 
 /** What another kind of fill begins with: something of the one that was. */
 function useBegin(fill: Fill): { readonly colour: string; readonly stops: readonly GradientStop[] } {
-  const { namedLooks } = useAppSelector(selectShown);
+  const { namedLooks } = useAppSelector(selectShared);
   if (typeof fill === 'object' && fill.kind !== 'picture')
     return { colour: fill.stops[0]?.colour ?? '#ffffff', stops: fill.stops };
   const colour = typeof fill === 'string' && fill !== 'none' ? fill : '#dfe8e2';

@@ -3,13 +3,13 @@ import { useAppSelector } from '../../../../store/hooks';
 import { Button } from '../../../../ui/Button';
 import { Row } from '../../../../ui/Rows';
 import { NamedColour } from '../../looks/NamedColour';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { Contrast } from './Contrast';
 import type { Look } from './useLook';
 
 /** The colour of words: legible by itself unless one of its own is set. */
 export function InkRow({ look, ratio }: { look: Look; ratio: number }) {
-  const document = useAppSelector(selectView);
+  const document = useAppSelector(selectShared);
   const { ink } = look.look;
   const isAuto = ink === 'auto';
   return (

@@ -5,7 +5,7 @@ import { Choice } from '../../../../ui/Choice';
 import { Fold } from '../../../../ui/Fold';
 import { Row } from '../../../../ui/Rows';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
-import { selectView } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import type { Look } from './useLook';
 
@@ -30,7 +30,7 @@ export function TypeRows({ look }: { look: Look }) {
 }
 
 function RoleRows({ look, role, title }: { look: Look; role: Role; title: string }) {
-  const view = useAppSelector(selectView);
+  const view = useAppSelector(selectShared);
   const own = FIELDS.filter((field) => look.look[`${role}${field}`] !== undefined);
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
   const size = look.look[`${role}Size`] ?? view.look[`${role}Size`];
