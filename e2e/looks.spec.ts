@@ -196,6 +196,10 @@ test('rich words, marks and a link over the tile are written, and the page keeps
     .click();
   await page.keyboard.type('and bread');
   await page.getByRole('textbox', { name: 'Where the tile leads' }).fill('#kitchen');
+  // A heading of a megabyte is refused in words, and the one that was there stays.
+  await page.getByRole('textbox', { name: 'Heading', exact: true }).fill('x'.repeat(1_000_000));
+  await expect(page.getByText('Heading: 1000000 characters; at most 20000 are kept.')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Heading', exact: true })).toHaveValue('First');
   await saved(page);
 
   await page.getByRole('button', { name: '2, Marks' }).click();

@@ -156,6 +156,8 @@ function pictureRules({ pictures }: Known, tile: PictureTile): Rule[] {
       declarations: {
         ...(shows === 'contain' && { 'object-fit': 'contain' }),
         'object-position': pointCss(position),
+        // A smaller variant has whole px, and so not quite the picture's aspect.
+        ...(picture && { 'aspect-ratio': `${picture.inlineSize} / ${picture.blockSize}` }),
         ...(zoom !== 1 && { scale: String(zoom), 'transform-origin': pointCss(position) }),
       },
     },

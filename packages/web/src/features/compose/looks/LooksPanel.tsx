@@ -40,6 +40,9 @@ const FRESH: Readonly<Record<NamedLook['kind'], NamedLook['value']>> = {
   space: 16,
 };
 
+/** From a phone's width to a wide window's. */
+const FLUID = { from: 24, to: 40, fromWidth: 360, toWidth: 1440 };
+
 /** Values with names: change one, and all that follow it change. */
 export function LooksPanel() {
   const dispatch = useAppDispatch();
@@ -48,10 +51,10 @@ export function LooksPanel() {
   const uses = namedUses(document);
   const input = useRef<HTMLInputElement>(null);
 
-  const add = (kind: NamedLook['kind'], one: string) => {
+  const add = (kind: NamedLook['kind'], one: string, value: NamedLook['value'] = FRESH[kind]) => {
     const id = freeId(one.replace(' ', '-'), Object.keys(document.namedLooks ?? {}));
     const name = one.replace(/^./, (letter) => letter.toUpperCase());
-    dispatch(run(`Add ${one}`, setNamedLook({ id, name, kind, value: FRESH[kind] } as NamedLook)));
+    dispatch(run(`Add ${one}`, setNamedLook({ id, name, kind, value } as NamedLook)));
   };
   const take = async (file: File | undefined) => {
     if (!file) return;
@@ -100,9 +103,10 @@ export function LooksPanel() {
                 <NamedRow key={look.id} look={look} uses={uses.get(look.id) ?? 0} />
               ))}
           </ul>
-          <Button className="justify-self-start" onClick={() => add(kind, one)}>
-            Add a {one}
-          </Button>
+          <div className="flex gap-1.5">
+            <Button onClick={() => add(kind, one)}>Add a {one}</Button>
+            {kind === 'type' && <Button onClick={() => add(kind, one, FLUID)}>Add a fluid one</Button>}
+          </div>
         </Question>
       ))}
       <PaletteMaker />
@@ -146,7 +150,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
     dispatch(run('Named look', setNamedLook(next), `${look.id} ${key}`));
   const size = look.kind === 'type' ? typeSizeOf(namedLooks, look.value) : 0;
   return (
-    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1 [&>label]:w-[84px]">
+    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1 [&>label]:w-[84px] [&>span>label]:w-[52px]">
       <WordsField
         name={`Name of ${look.name}`}
         value={look.name}
@@ -160,8 +164,17 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
           onSet={(value) => set({ ...look, value }, 'value')}
         />
       ) : look.kind === 'type' && typeof size === 'object' ? (
-        <span className="figures px-1 text-soft">
-          {size.from}–{size.to}
+        <span className="grid grid-cols-2 gap-1">
+          {(['from', 'to'] as const).map((end) => (
+            <NumberField
+              key={end}
+              name={`${look.name}, ${end === 'from' ? 'when narrow' : 'when wide'}`}
+              value={size[end]}
+              least={LIMITS.typeSize.least}
+              most={LIMITS.typeSize.most}
+              onSet={(px) => set({ ...look, value: { ...size, [end]: px } }, end)}
+            />
+          ))}
         </span>
       ) : (
         <NumberField

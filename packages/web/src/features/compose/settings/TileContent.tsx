@@ -1,4 +1,4 @@
-import { isAddress, setContent, type ContentValues, type Tile } from '@noria/core';
+import { isAddress, LIMITS, setContent, type ContentValues, type Tile } from '@noria/core';
 import { lazy, memo, Suspense } from 'react';
 import { useAppDispatch } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
@@ -58,6 +58,14 @@ export const TileContent = memo(
     const set = (field: keyof ContentValues, label: string, value: unknown, key: string | null) => {
       if ((field === 'link' || field === 'address') && typeof value === 'string' && !isAddress(value)) {
         dispatch(warn('A link leads to https://…, mailto:, tel:, #part or a relative address.'));
+        return;
+      }
+      if (typeof value === 'string' && value.length > LIMITS.words) {
+        dispatch(
+          warn(
+            `${label}: ${value.length} characters; at most ${LIMITS.words} are kept. It stays as it was: shorten the words first.`,
+          ),
+        );
         return;
       }
       dispatch(runHere(label, setContent([tile.id], { [field]: value }), key));
