@@ -39,10 +39,14 @@ export function cropIn(picture: Natural, slot: SlotSize, tile: Shown): Crop {
 /** The share of a picture that is in view, 0 to 1: with `cover` it is `min(a/s, s/a)` of both aspects. */
 export const shownShare = (crop: Crop) => crop.width * crop.height;
 
+/** What arithmetic leaves of a point that lies on the edge itself. */
+const ROUNDING = 1e-9;
+
 /** Whether a picture's focal point is out of view, or so near an edge that its subject is cut. */
 export function isFocusLost({ x, y, width, height }: Crop, focus: FocalPoint, margin = 0.02): boolean {
   const out = (at: number, start: number, size: number) =>
-    (start > 0 && at < start + margin * size) || (start + size < 1 && at > start + size - margin * size);
+    (start > 0 && at < start + margin * size - ROUNDING) ||
+    (start + size < 1 && at > start + size - margin * size + ROUNDING);
   return out(focus.x, x, width) || out(focus.y, y, height);
 }
 

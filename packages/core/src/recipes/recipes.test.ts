@@ -7,8 +7,8 @@ import {
   releaseTiles,
   removeRecipe,
   setVariant,
-  updateRecipe,
 } from './commands.js';
+import { updateRecipe } from './update.js';
 import { recipeDifferences, resetToRecipe } from './follow.js';
 import { STARTERS, starterAssets } from './starters.js';
 import { change } from '../patch/change.js';

@@ -5,6 +5,7 @@ import { LIMITS } from '../document/limits.js';
 import { withContents } from '../document/levels.js';
 import { addTiles, tilesFrom } from '../recipes/commands.js';
 import { plainWords } from '../page/richText.js';
+import { plainName } from './plainName.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, Recipe, Table, TableId, Tile, TileId, Words } from '../document/types.js';
@@ -31,12 +32,6 @@ export const tableSlots = ({ slots, parts }: Recipe) =>
   );
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
-const plain = (text: string) =>
-  text
-    .toLowerCase()
-    .replace(/\.[a-z0-9]{2,4}$/, '')
-    .replace(/[^a-z0-9]+/g, ' ')
-    .trim();
 
 /** A guess at which column fills which slot: by name, then by what is in it. */
 export function guessMapping(recipe: Recipe, { columns }: ReadTable): Record<string, string> {
@@ -51,7 +46,7 @@ export function guessMapping(recipe: Recipe, { columns }: ReadTable): Record<str
   for (const { name, field } of slots)
     take(
       name,
-      left.find((column) => [plain(name), plain(field)].includes(plain(column))),
+      left.find((column) => [plainName(name), plainName(field)].includes(plainName(column))),
     );
   for (const { name, field } of slots) {
     const likely = {
@@ -97,9 +92,9 @@ function byKey(rows: readonly Row[], key: string): Map<string, Row> {
 /** What a cell makes of a slot's field; undefined: nothing, the field stays. */
 function valueFor(draft: Draft, field: string, cell: string): unknown {
   if (field === 'picture') {
-    const wanted = plain(cell);
+    const wanted = plainName(cell);
     const found = Object.values(draft.pictures).find(
-      ({ id, name, file }) => wanted !== '' && [id, name, file].some((each) => plain(each) === wanted),
+      ({ id, name, file }) => wanted !== '' && [id, name, file].some((each) => plainName(each) === wanted),
     );
     return found?.id;
   }

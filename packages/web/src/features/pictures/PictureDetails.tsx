@@ -147,7 +147,7 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
             </AlertDialog.Title>
             <AlertDialog.Description className="text-soft">
               It is shown in {(uses ?? []).map((use) => `“${use.name}” (${use.tiles.join(', ')})`).join(', ')}
-              . These tiles will be empty.
+              . These tiles will have nothing to show in its place.
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
               <AlertDialog.Cancel asChild>

@@ -1,8 +1,8 @@
 import { Dialog } from 'radix-ui';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { addressFor, type LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
-import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
 import { TAKEN_TYPES, uploadFiles } from './upload';
 import { Troubles } from './UploadTray';
 import { usePictures } from './usePictures';
@@ -19,7 +19,6 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
   const [search, setSearch] = useState('');
   const { pictures, trouble } = usePictures(search, open);
   const busy = useAppSelector(({ uploads }) => uploads.batch !== null || uploads.preparing !== null);
-  const input = useRef<HTMLInputElement>(null);
   const upload = async (files: readonly File[]) => {
     const arrived = await dispatch(uploadFiles(files));
     const [only] = arrived;
@@ -35,21 +34,15 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
         >
           <div className="flex items-center justify-between gap-3">
             <Dialog.Title className="font-title text-lg font-[650]">Choose a picture</Dialog.Title>
-            <input
-              ref={input}
-              type="file"
-              hidden
-              multiple
-              data-testid="picture-file"
+            <FileButton
+              testId="picture-file"
               accept={TAKEN_TYPES}
-              onChange={(event) => {
-                void upload([...(event.target.files ?? [])]);
-                event.target.value = '';
-              }}
-            />
-            <Button disabled={busy} onClick={() => input.current?.click()}>
+              multiple
+              disabled={busy}
+              onFiles={(files) => void upload(files)}
+            >
               {busy ? 'Uploading…' : 'Upload…'}
-            </Button>
+            </FileButton>
           </div>
           <input
             autoFocus

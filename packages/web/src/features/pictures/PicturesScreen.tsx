@@ -1,7 +1,7 @@
-import { useEffect, useRef, useState, type DragEvent } from 'react';
+import { useEffect, useState, type DragEvent } from 'react';
 import type { LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
-import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
 import { Segments } from '../../ui/Segments';
 import { WorkspaceBar } from '../frame';
 import { PictureCard } from './PictureCard';
@@ -21,7 +21,6 @@ export function PicturesScreen() {
   const [dropping, setDropping] = useState(false);
   const order = useAppSelector(({ uploads }) => uploads.order);
   const busy = useAppSelector(({ uploads }) => uploads.batch !== null || uploads.preparing !== null);
-  const input = useRef<HTMLInputElement>(null);
   const upload = (files: readonly File[]) => void dispatch(uploadFiles(files));
 
   useEffect(() => {
@@ -80,21 +79,16 @@ export function PicturesScreen() {
                     onChoose={(value) => dispatch(orderChosen(value))}
                   />
                 </div>
-                <input
-                  ref={input}
-                  type="file"
-                  hidden
-                  multiple
-                  data-testid="library-files"
+                <FileButton
+                  look="solid"
+                  testId="library-files"
                   accept={TAKEN_TYPES}
-                  onChange={(event) => {
-                    upload([...(event.target.files ?? [])]);
-                    event.target.value = '';
-                  }}
-                />
-                <Button look="solid" disabled={busy} onClick={() => input.current?.click()}>
+                  multiple
+                  disabled={busy}
+                  onFiles={upload}
+                >
                   Upload pictures
-                </Button>
+                </FileButton>
               </div>
             </div>
             <div className="mb-5 grid grid-cols-[minmax(200px,340px)_270px] gap-3">

@@ -10,12 +10,14 @@ import {
   typeSizeOf,
   type NamedLook,
 } from '@noria/core';
-import { Trash2, X } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { freeId, slugOf } from '../../../api/ids';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { Panel } from '../../../ui/Panel';
 import { Button, SignButton } from '../../../ui/Button';
 import { ColourField } from '../../../ui/ColourField';
+import { FileButton } from '../../../ui/FileButton';
 import { NumberField } from '../../../ui/NumberField';
 import { Question } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
@@ -49,7 +51,6 @@ export function LooksPanel() {
   const document = useAppSelector(selectShown);
   const looks = Object.values(document.namedLooks ?? {});
   const uses = namedUses(document);
-  const input = useRef<HTMLInputElement>(null);
 
   const add = (kind: NamedLook['kind'], one: string, value: NamedLook['value'] = FRESH[kind]) => {
     const id = freeId(one.replace(' ', '-'), Object.keys(document.namedLooks ?? {}));
@@ -84,16 +85,7 @@ export function LooksPanel() {
   };
 
   return (
-    <aside
-      aria-label="Named looks"
-      className="grid min-h-0 content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
-    >
-      <header className="flex items-center justify-between">
-        <h2 className="font-title text-lg font-[650]">Named looks</h2>
-        <SignButton name="Close named looks" onClick={() => dispatch(shown(null))}>
-          <X size={15} aria-hidden />
-        </SignButton>
-      </header>
+    <Panel name="Named looks" title="Named looks" onClose={() => dispatch(shown(null))}>
       {KINDS.map(({ kind, title, one }) => (
         <Question key={kind} title={title}>
           <ul className="grid gap-1">
@@ -112,18 +104,13 @@ export function LooksPanel() {
       <PaletteMaker />
       <Question title="Design tokens">
         <div className="flex gap-1.5">
-          <input
-            ref={input}
-            type="file"
-            hidden
-            data-testid="tokens-file"
+          <FileButton
+            testId="tokens-file"
             accept=".json,application/json"
-            onChange={(event) => {
-              void take(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-          <Button onClick={() => input.current?.click()}>Take from a file…</Button>
+            onFiles={([file]) => void take(file)}
+          >
+            Take from a file…
+          </FileButton>
           <Button
             disabled={looks.length === 0}
             onClick={() =>
@@ -139,7 +126,7 @@ export function LooksPanel() {
           </Button>
         </div>
       </Question>
-    </aside>
+    </Panel>
   );
 }
 

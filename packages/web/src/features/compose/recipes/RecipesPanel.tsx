@@ -7,9 +7,10 @@ import {
   type Assets,
   type Recipe,
 } from '@noria/core';
-import { Trash2, X } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { Panel } from '../../../ui/Panel';
 import { SignButton } from '../../../ui/Button';
 import { run, selectShown } from '../../document';
 import { takeRecipe } from '../actions';
@@ -25,16 +26,7 @@ export function RecipesPanel() {
   const own = Object.values(document.recipes ?? {});
   const starters = STARTERS.filter(({ id }) => !document.recipes?.[id]);
   return (
-    <aside
-      aria-label="Recipes"
-      className="grid min-h-0 content-start gap-3 overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
-    >
-      <header className="flex items-center justify-between">
-        <h2 className="font-title text-lg font-[650]">Recipes</h2>
-        <SignButton name="Close recipes" onClick={() => dispatch(shown(null))}>
-          <X size={15} aria-hidden />
-        </SignButton>
-      </header>
+    <Panel name="Recipes" title="Recipes" onClose={() => dispatch(shown(null))}>
       <p className="text-sm text-soft">
         {inHand.length > 0
           ? `Press one to use it for ${inHand.length === 1 ? (inHand[0]?.name ?? 'the tile in hand') : `the ${inHand.length} tiles in hand`}. Words and pictures stay.`
@@ -56,7 +48,7 @@ export function RecipesPanel() {
           <RecipeItem key={recipe.id} recipe={recipe} assets={starterAssets} />
         ))}
       </ul>
-    </aside>
+    </Panel>
   );
 }
 

@@ -18,11 +18,12 @@ import {
   type TableReport,
   type Tile,
 } from '@noria/core';
-import { X } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { freeId, slugOf } from '../../../api/ids';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { Button, SignButton } from '../../../ui/Button';
+import { Panel } from '../../../ui/Panel';
+import { Button } from '../../../ui/Button';
+import { FileButton } from '../../../ui/FileButton';
 import { Choice } from '../../../ui/Choice';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
@@ -33,6 +34,8 @@ import { picturesFor } from './picturesFor';
 import { freshId } from '../actions/freshId';
 import { shown } from '../composeSlice';
 import { runHere } from '../here';
+
+const TABLE_TYPES = '.csv,.tsv,.json,text/csv,application/json';
 
 const fresh = ({ kind }: Tile) => freshId(kind);
 const words = (error: unknown) => (error instanceof Error ? error.message : String(error));
@@ -51,7 +54,6 @@ export function TablePanel() {
   const dispatch = useAppDispatch();
   const { tables = {} } = useAppSelector(selectShown);
   const [coming, setComing] = useState<{ readonly name: string; readonly table: ReadTable } | null>(null);
-  const input = useRef<HTMLInputElement>(null);
   const take = (file: File | undefined) => {
     if (!file) return;
     read(file).then(
@@ -60,41 +62,27 @@ export function TablePanel() {
     );
   };
   return (
-    <aside
-      aria-label="Tables"
-      className="grid min-h-0 content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
-    >
-      <header className="flex items-center justify-between">
-        <h2 className="font-title text-lg font-[650]">Tiles from a table</h2>
-        <SignButton name="Close tables" onClick={() => dispatch(shown(null))}>
-          <X size={15} aria-hidden />
-        </SignButton>
-      </header>
+    <Panel name="Tables" title="Tiles from a table" onClose={() => dispatch(shown(null))}>
       <p className="text-sm text-soft">
         A tile a row, dressed by a recipe. Take the file in anew at any time: what was changed by hand stays.
       </p>
       {Object.values(tables).map((table) => (
         <TableRows key={table.id} table={table} />
       ))}
-      <input
-        ref={input}
-        type="file"
-        hidden
-        data-testid="table-file"
-        accept=".csv,.tsv,.json,text/csv,application/json"
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
       {coming ? (
         <Coming key={coming.name} name={coming.name} table={coming.table} onDone={() => setComing(null)} />
       ) : (
-        <Button look="copper" className="justify-self-start" onClick={() => input.current?.click()}>
+        <FileButton
+          look="copper"
+          className="justify-self-start"
+          testId="table-file"
+          accept={TABLE_TYPES}
+          onFiles={([file]) => take(file)}
+        >
           Take a CSV or JSON file…
-        </Button>
+        </FileButton>
       )}
-    </aside>
+    </Panel>
   );
 }
 
@@ -203,7 +191,6 @@ function TableRows({ table }: { table: Table }) {
   const document = useAppSelector(selectShown);
   const [report, setReport] = useState<TableReport | null>(null);
   const [gone, setGone] = useState<'remove' | 'keep'>('remove');
-  const input = useRef<HTMLInputElement>(null);
   const columns = table.columns.map((column) => ({ value: column, label: column }));
   const again = async (file: File | undefined) => {
     if (!file) return;
@@ -301,19 +288,10 @@ function TableRows({ table }: { table: Table }) {
           onChoose={setGone}
         />
       </Row>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        data-testid="table-again"
-        accept=".csv,.tsv,.json,text/csv,application/json"
-        onChange={(event) => {
-          void again(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
       <div className="flex gap-1.5 pt-1">
-        <Button onClick={() => input.current?.click()}>Take it in anew…</Button>
+        <FileButton testId="table-again" accept={TABLE_TYPES} onFiles={([file]) => void again(file)}>
+          Take it in anew…
+        </FileButton>
         <Button onClick={() => dispatch(runHere('Let the table go', removeTable(table.id)))}>
           Let it go
         </Button>

@@ -1,15 +1,16 @@
 import { clone, setContent, type FilmTile } from '@noria/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { readFilm, uploadFilm } from '../../../../api/films';
 import { uploadPicture } from '../../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../../store/hooks';
-import { Button } from '../../../../ui/Button';
+import { FileButton } from '../../../../ui/FileButton';
 import { Row } from '../../../../ui/Rows';
 import { Segments } from '../../../../ui/Segments';
 import { WordsField } from '../../../../ui/WordsField';
 import { announce, warn } from '../../../notices';
 import { runHere } from '../../here';
 import { selectShared } from '../../selectors';
+import { AlternativeText } from './AlternativeText';
 import { ChoosePicture } from './ChoosePicture';
 
 /** The film of a tile: another one, what shows before it plays, how it plays. */
@@ -17,7 +18,6 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
   const dispatch = useAppDispatch();
   const { films, pictures } = useAppSelector(selectShared);
   const film = tile.film === null ? undefined : films[tile.film];
-  const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
 
   const replace = async (file: File | undefined) => {
@@ -39,7 +39,6 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));
     } finally {
       setBusy(false);
-      if (input.current) input.current.value = '';
     }
   };
 
@@ -47,17 +46,14 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
     <>
       <Row label="Film">
         <div className="flex min-w-0 items-center gap-2">
-          <input
-            ref={input}
-            type="file"
-            hidden
-            data-testid="film-file"
+          <FileButton
+            testId="film-file"
             accept="video/mp4,video/webm"
-            onChange={(event) => void replace(event.target.files?.[0])}
-          />
-          <Button disabled={busy} onClick={() => input.current?.click()}>
+            disabled={busy}
+            onFiles={([file]) => void replace(file)}
+          >
             {busy ? 'Uploading…' : film ? 'Replace' : 'Choose'}
-          </Button>
+          </FileButton>
           <span className="truncate text-sm text-faint">
             {film ? `${Math.round(film.duration)} s, ${film.inlineSize} × ${film.blockSize}` : 'MP4 or WebM'}
           </span>
@@ -82,26 +78,14 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
         />
       </Row>
       {film && (
-        <Row label="Alternative">
-          <WordsField
-            name="Alternative text"
-            lines={2}
-            hint="What it shows, for those who don’t see it"
-            value={film.alternativeText}
-            onType={(words) =>
-              dispatch(
-                runHere(
-                  'Alternative text',
-                  (draft) => {
-                    const asset = draft.films?.[film.id];
-                    if (asset) asset.alternativeText = words.slice(0, 2000);
-                  },
-                  `${film.id} alt`,
-                ),
-              )
-            }
-          />
-        </Row>
+        <AlternativeText
+          value={film.alternativeText}
+          id={film.id}
+          command={(words) => (draft) => {
+            const asset = draft.films?.[film.id];
+            if (asset) asset.alternativeText = words;
+          }}
+        />
       )}
       <Row label="Caption">
         <WordsField

@@ -21,6 +21,7 @@ import { croppingChosen } from '../../composeSlice';
 import { runHere } from '../../here';
 import { selectLayout, selectShared } from '../../selectors';
 import { TintFields } from '../look/TintFields';
+import { AlternativeText } from './AlternativeText';
 import { ChoosePicture } from './ChoosePicture';
 import { FocalPoint } from './FocalPoint';
 
@@ -98,25 +99,11 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
             tint={tile.tint ?? NO_TINT}
             onSet={(tint, key) => set('Tint', { tint: tint.strength > 0 ? tint : undefined }, key)}
           />
-          <Row label="Alternative">
-            <div className="grid gap-1">
-              <WordsField
-                name="Alternative text"
-                lines={2}
-                hint="What it shows, for those who don’t see it"
-                value={picture.alternativeText}
-                onType={(words) =>
-                  dispatch(
-                    runHere(
-                      'Alternative text',
-                      setAlternativeText(picture.id, words.slice(0, 2000)),
-                      `${picture.id} alt`,
-                    ),
-                  )
-                }
-              />
-            </div>
-          </Row>
+          <AlternativeText
+            value={picture.alternativeText}
+            id={picture.id}
+            command={(words) => setAlternativeText(picture.id, words)}
+          />
         </>
       )}
       <Row label="Caption">
