@@ -1,12 +1,21 @@
-import { Command } from 'commander';
+import { FINDING_KINDS, LIMITS, type FindingKind } from '@noria/core';
+import { Command, Option } from 'commander';
 import { dirname, join } from 'node:path';
 import { layoutBatch } from './batch.js';
+import { checkReport, parseKinds, parseWidth } from './check.js';
 import { CliError } from './CliError.js';
 import { exportPage } from './exportPage.js';
 import { importPage } from './importPage.js';
 import { layoutReport, parseWidths } from './layout.js';
 import { pageReport } from './layoutPage.js';
 import { readDocument } from './readDocument.js';
+
+interface CheckOptions {
+  readonly from: number;
+  readonly to: number;
+  readonly failOn: readonly FindingKind[];
+  readonly format: 'text' | 'json';
+}
 
 /** The commands of `noria`, writing what they answer with `print`. */
 export function program(print: (text: string) => void): Command {
@@ -27,6 +36,19 @@ export function program(print: (text: string) => void): Command {
         ? await pageReport(file, width)
         : await layoutReport(await readDocument(file), width);
       print(JSON.stringify(report));
+    });
+  noria
+    .command('check')
+    .description('what is wrong at which widths; exit status 1 when a kind named with --fail-on is found')
+    .argument('<file>', 'a .noria.json file')
+    .option('--from <px>', 'the narrowest width', parseWidth, LIMITS.narrowest)
+    .option('--to <px>', 'the widest width', parseWidth, LIMITS.widest)
+    .option('--fail-on <kinds>', `kinds with commas, or “any”: ${FINDING_KINDS.join(', ')}`, parseKinds, [])
+    .addOption(new Option('--format <format>', 'how it is written').choices(['text', 'json']).default('text'))
+    .action(async (file: string, options: CheckOptions) => {
+      const { text, fails } = await checkReport(await readDocument(file), options);
+      print(text);
+      if (fails) process.exitCode = 1;
     });
   noria
     .command('import')

@@ -1,4 +1,5 @@
 import { bento } from './bento/index.js';
+import { fluid } from './fluid/index.js';
 import { bandAt } from './document/bands.js';
 import {
   SCREEN_BLOCK_SIZE,
@@ -10,7 +11,7 @@ import {
 import type { Arrangement, CollectionDocument, TileId } from './document/types.js';
 
 /** Every kind of arrangement, by name. */
-export const arrangementKinds: Readonly<Record<Arrangement['kind'], ArrangementKind>> = { bento };
+export const arrangementKinds: Readonly<Record<Arrangement['kind'], ArrangementKind>> = { bento, fluid };
 
 /**
  * Lays a collection out at a width, in the band that the width lies in.

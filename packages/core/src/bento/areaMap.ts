@@ -1,13 +1,13 @@
 import { parseAreas } from '../css/parseTracks.js';
 import type { AreaMap } from '../box/style.js';
 import type { GridArea } from '../grid/place.js';
-import type { BentoArrangement } from '../document/types.js';
+import type { Arrangement } from '../document/types.js';
 
 /** A cell of the map that belongs to no area. */
 export const NO_AREA = '.';
 
 /** The rows of the map as lists of names, each as long as there are columns. */
-export function mapRows({ areas = [], columns }: Pick<BentoArrangement, 'areas' | 'columns'>): string[][] {
+export function mapRows({ areas = [], columns }: Pick<Arrangement, 'areas' | 'columns'>): string[][] {
   return areas.map((row) => {
     const names = row.trim().split(/\s+/);
     return Array.from({ length: columns.length }, (_, k) => names[k] ?? NO_AREA);
@@ -17,7 +17,7 @@ export function mapRows({ areas = [], columns }: Pick<BentoArrangement, 'areas' 
 const known = new WeakMap<readonly string[], { readonly columns: number; readonly map: AreaMap | null }>();
 
 /** The map as the grid has it: cut off at its last column. Null: no areas. */
-export function areaMap(arrangement: Pick<BentoArrangement, 'areas' | 'columns'>): AreaMap | null {
+export function areaMap(arrangement: Pick<Arrangement, 'areas' | 'columns'>): AreaMap | null {
   const { areas, columns } = arrangement;
   if (!areas || areas.length === 0) return null;
   // Every tile in an area asks for it, at every step of a drag.
@@ -29,10 +29,7 @@ export function areaMap(arrangement: Pick<BentoArrangement, 'areas' | 'columns'>
 }
 
 /** The cells of a named area; null when the map has none of that name. */
-export function areaIn(
-  arrangement: Pick<BentoArrangement, 'areas' | 'columns'>,
-  name: string,
-): GridArea | null {
+export function areaIn(arrangement: Pick<Arrangement, 'areas' | 'columns'>, name: string): GridArea | null {
   const area = areaMap(arrangement)?.areas.get(name);
   return area
     ? {

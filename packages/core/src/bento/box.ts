@@ -2,27 +2,33 @@ import { INITIAL_STYLE, type BoxStyle, type TrackSizing } from '../box/style.js'
 import { percent } from '../css/length.js';
 import { isIntrinsic, parseTrackSize } from '../css/trackSize.js';
 import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { documentIn } from '../document/typeSizes.js';
 import { levelOf } from '../document/levels.js';
 import { tileBox } from '../page/tileBox.js';
-import { bentoAreas, bentoRowCount } from './areas.js';
+import { bentoAreas, bentoRowCount, isHidden } from './areas.js';
 import type { Box } from '../box/box.js';
 import type { GridArea } from '../grid/place.js';
-import type { BentoArrangement, CollectionDocument, Fit, Lie, Tile, TrackSize } from '../document/types.js';
+import type { Arrangement, CollectionDocument, Fit, Lie, Tile, TrackSize } from '../document/types.js';
 import type { LayoutOptions } from '../arrangement.js';
 
 /** A level of a collection as boxes, each tile at the cells that it takes. */
 export interface BentoBox {
   readonly box: Box;
-  /** In reading order. */
+  /** Of the boxes, in reading order; hidden tiles have none. */
   readonly areas: readonly GridArea[];
   readonly rowCount: number;
+  /** Whether anything in it follows its content, and so the measured words. */
+  readonly measures: boolean;
   readonly groups: Readonly<Record<string, BentoBox>>;
 }
 
 /** Makes the boxes of a level in a band. What only fills cells of known size needs no content. */
 export function bentoBox(document: CollectionDocument, band: Band, options: LayoutOptions): BentoBox {
   const { arrangement } = band;
-  const areas = bentoAreas(document, band);
+  const all = bentoAreas(document, band);
+  const shown = document.order.filter((_, k) => !isHidden(all[k] as GridArea));
+  const areas = all.filter((area) => !isHidden(area));
+  const looks = documentIn(document, band.index);
   const rowCount = bentoRowCount(arrangement, areas);
   const rows = Array.from({ length: rowCount }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
   const isHigh = arrangement.height?.kind === 'fixed';
@@ -30,18 +36,20 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
     arrangement.columns.some((size) => isIntrinsic(sizing(size), true)) ||
     rows.some((size) => isIntrinsic(sizing(size), isHigh));
   const groups: Record<string, BentoBox> = {};
+  let measures = false;
   const children = areas.map((area, k) => {
-    const tile = document.tiles[document.order[k] as string] as Tile;
+    const tile = looks.tiles[shown[k] as string] as Tile;
     const { fit } = placeIn(document, tile, band.index);
     return cell(contentBox(tile, fit), area, fit);
   });
-  return { box: gridBox(arrangement, rows, children, options), areas, rowCount, groups };
+  return { box: gridBox(arrangement, rows, children, options), areas, rowCount, measures, groups };
 
   function contentBox(tile: Tile, fit: Fit): Box {
     if (tile.kind === 'group') {
       const level = levelOf(document, tile.id);
       const inner = bentoBox(level, bandsOf(level)[band.index] as Band, options);
       groups[tile.id] = inner;
+      measures ||= inner.measures;
       const width = tile.look.border?.width ?? 0;
       // Browsers draw borders in whole px, never less than one.
       const drawn = width > 0 ? Math.max(1, Math.floor(width)) : 0;
@@ -50,9 +58,7 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
     }
     const hugs =
       (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);
-    return asks || hugs
-      ? tileBox(document, tile, options.measurer, options.pageInlineSize)
-      : plainBox(tile.id);
+    return asks || hugs ? tileBox(looks, tile, options.measurer, options.pageInlineSize) : plainBox(tile.id);
   }
 }
 
@@ -75,7 +81,7 @@ const tracks = (sizes: readonly TrackSize[]): BoxStyle['columns'] => ({
 });
 
 function gridBox(
-  { columns, columnGap, rowGap, padding, height, maxInlineSize }: BentoArrangement,
+  { columns, columnGap, rowGap, padding, height, maxInlineSize }: Arrangement,
   rows: readonly TrackSize[],
   children: readonly Box[],
   { screenBlockSize }: LayoutOptions,

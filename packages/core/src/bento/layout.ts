@@ -1,5 +1,6 @@
 import { layoutBox } from '../box/layoutBox.js';
 import { coverage } from '../grid/coverage.js';
+import { fluidOf } from '../fluid/columns.js';
 import { hasFluidType } from '../look/named.js';
 import '../engine.js';
 import { bentoBox, type BentoBox } from './box.js';
@@ -8,7 +9,13 @@ import type { Band } from '../document/bands.js';
 import type { Fragment } from '../box/box.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
-const known = new WeakMap<CollectionDocument, Map<string, BentoBox>>();
+interface Made {
+  readonly boxes: BentoBox;
+  /** The width of the page that type sizes were taken at. */
+  readonly page: number;
+}
+
+const known = new WeakMap<CollectionDocument, Map<string, Made>>();
 
 /**
  * Lays a bento out at a width.
@@ -21,12 +28,17 @@ export function layoutBento(
   options: LayoutOptions,
 ): Layout {
   // While the width is dragged the boxes stay the same, unless type grows with it.
-  const page = hasFluidType(document) ? options.pageInlineSize : '';
-  const key = `${band.index} ${options.screenBlockSize} ${page}`;
+  const columns = band.arrangement.kind === 'fluid' ? band.arrangement.columns.length : '';
+  const spans = columns === '' || band.at >= (fluidOf(band.arrangement).spansFrom ?? 0);
+  const key = `${band.index} ${options.screenBlockSize} ${columns} ${spans}`;
   let bands = known.get(document);
-  if (!bands) known.set(document, (bands = new Map<string, BentoBox>()));
-  let boxes = bands.get(key);
-  if (!boxes) bands.set(key, (boxes = bentoBox(document, band, options)));
+  if (!bands) known.set(document, (bands = new Map<string, Made>()));
+  let made = bands.get(key);
+  if (!made || (made.page !== options.pageInlineSize && made.boxes.measures && hasFluidType(document))) {
+    made = { boxes: bentoBox(document, band, options), page: options.pageInlineSize };
+    bands.set(key, made);
+  }
+  const { boxes } = made;
   const { padding, maxInlineSize } = band.arrangement;
   const inlineSize = Math.max(
     padding.inlineStart + padding.inlineEnd,

@@ -2,10 +2,11 @@ import { bandsOf, placeIn, type Band } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
 import { trackCss } from '../css/trackSize.js';
 import { px } from '../page/units.js';
+import { fluidOf, spanIn } from '../fluid/columns.js';
 import { areaIn, mapRows } from './areaMap.js';
 import type { ArrangementCss, Declarations } from '../arrangement.js';
 import type {
-  BentoArrangement,
+  Arrangement,
   CollectionDocument,
   GridHeight,
   Lie,
@@ -20,7 +21,7 @@ export function bentoToCss(document: CollectionDocument, band: Band): Arrangemen
   for (const id of document.order) {
     const tile = document.tiles[id] as Tile;
     const place = placeIn(document, tile, band.index);
-    const own = { ...placeCss(place, band.arrangement), ...fitCss(document, tile, place) };
+    const own = { ...placeCss(place, band), ...fitCss(document, tile, place) };
     if (tile.kind !== 'group') tiles[id] = own;
     else {
       const level = levelOf(document, id);
@@ -31,11 +32,13 @@ export function bentoToCss(document: CollectionDocument, band: Band): Arrangemen
   return { grid: gridCss(band.arrangement), tiles };
 }
 
-function gridCss(arrangement: BentoArrangement): Declarations {
-  const { padding, rows, areas = [] } = arrangement;
+function gridCss(arrangement: Arrangement): Declarations {
+  const { padding, rows } = arrangement;
+  const areas = arrangement.kind === 'fluid' ? [] : (arrangement.areas ?? []);
   const map = mapRows(arrangement).map((names) => `"${names.join(' ')}"`);
   return {
-    'grid-template-columns': trackList(arrangement.columns),
+    'grid-template-columns':
+      arrangement.kind === 'fluid' ? fluidTracks(arrangement) : trackList(arrangement.columns),
     'grid-template-rows': rows.length > 0 ? trackList(rows) : 'none',
     'grid-template-areas': areas.length > 0 ? map.join(' ') : 'none',
     'grid-auto-rows': trackCss(arrangement.autoRows),
@@ -51,6 +54,18 @@ const heightCss = (height: GridHeight): Declarations => ({
   'block-size': height.kind === 'fixed' ? px(height.px) : 'auto',
   'min-block-size': height.kind === 'screen' ? `${Number((height.share * 100).toFixed(2))}vh` : '0',
 });
+
+/** As many columns as fit: none narrower than the minimum, none wider than the page, no more than the limit. */
+function fluidTracks(arrangement: Arrangement): string {
+  const { repeat, minimum, most } = fluidOf(arrangement);
+  const share =
+    most === null
+      ? px(minimum)
+      : most === 1
+        ? '100%'
+        : `max(${px(minimum)}, (100% - ${px((most - 1) * arrangement.columnGap)}) / ${most})`;
+  return `repeat(${repeat}, minmax(min(100%, ${share}), 1fr))`;
+}
 
 /** A shorthand of two or four sides without the ones that CSS fills in by itself. */
 function shortest(sides: readonly number[]): string {
@@ -69,8 +84,13 @@ function shortest(sides: readonly number[]): string {
 /** Spans and lines are pulled into the grid here, as the layout pulls them. */
 function placeCss(
   { columnSpan, rowSpan, pin, area }: WholePlace,
-  arrangement: BentoArrangement,
+  band: Pick<Band, 'arrangement' | 'at'>,
 ): Declarations {
+  const { arrangement } = band;
+  if (arrangement.kind === 'fluid') {
+    const across = spanIn(band, columnSpan, arrangement.columns.length);
+    return { 'grid-column': `span ${across}`, 'grid-row': `span ${rowSpan}` };
+  }
   if (area !== null && areaIn(arrangement, area)) return { 'grid-column': area, 'grid-row': area };
   const { columns } = arrangement;
   const span = Math.min(columnSpan, columns.length);
@@ -84,7 +104,7 @@ function placeCss(
 const SELF: Readonly<Record<Lie, string>> = { fill: 'auto', start: 'start', centre: 'center', end: 'end' };
 
 /** How a tile lies in its cells; nothing for one that fills them in every band, as most do. */
-function fitCss(document: CollectionDocument, tile: Tile, { fit, layer }: WholePlace): Declarations {
+function fitCss(document: CollectionDocument, tile: Tile, { fit, layer, order }: WholePlace): Declarations {
   const places = [tile.place, ...document.bands.map((band) => band.tiles[tile.id])];
   const size = (lie: Lie, own: number | null) =>
     lie !== 'fill' ? (own === null ? 'auto' : px(own)) : tile.kind === 'picture' ? '100%' : 'auto';
@@ -99,6 +119,7 @@ function fitCss(document: CollectionDocument, tile: Tile, { fit, layer }: WholeP
       'max-block-size': most(fit.block),
     }),
     ...(places.some((place) => place?.layer) && { 'z-index': String(layer) }),
+    ...(places.some((place) => place?.order) && { order: String(order) }),
   };
 }
 

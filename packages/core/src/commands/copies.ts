@@ -39,18 +39,20 @@ export function duplicateTile(
     };
   const found = bandOf(document, band);
   const { arrangement } = found;
-  const wishes = bentoWishes(document, found);
+  const all = bentoWishes(document, found);
+  const wishes = all.filter((each) => each !== null);
   const before = placeItems(wishes, arrangement.columns.length, arrangement.flow);
   const first = document.order.indexOf(original) + 1;
   const { columnSpan, rowSpan } = placeIn(document, tile, band);
   const wish = { columnSpan, rowSpan, column: null, row: null };
   for (let position = first; position < document.order.length; position++) {
+    const shown = all.slice(0, position).filter((each) => each !== null).length;
     const after = placeItems(
-      wishes.toSpliced(position, 0, wish),
+      wishes.toSpliced(shown, 0, wish),
       arrangement.columns.length,
       arrangement.flow,
     );
-    after.splice(position, 1);
+    after.splice(shown, 1);
     const stays = (k: number) => after[k]?.column === before[k]?.column && after[k]?.row === before[k]?.row;
     if (before.every((_, k) => stays(k))) return copyAt(position);
   }
@@ -78,6 +80,8 @@ function copyBand(band: Draft['bands'][number], ids: ReadonlyMap<TileId, TileId>
       const kept = from === outermost || !pin ? rest : { ...rest, pin };
       if (Object.keys(kept).length > 0) band.tiles[to] = kept;
     }
+    const sizes = band.tileTypeSizes?.[from];
+    if (sizes && band.tileTypeSizes) band.tileTypeSizes[to] = { ...sizes };
     const group = band.groups?.[from];
     if (group && band.groups) band.groups[to] = JSON.parse(JSON.stringify(group)) as typeof group;
   }

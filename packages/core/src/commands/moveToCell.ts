@@ -41,8 +41,11 @@ export function moveToCell(
   if (place.pin || place.area !== null) return held;
 
   const wishes = bentoWishes(document, band);
-  const own = wishes[from] as PlacementItem;
-  const rest = wishes.filter((_, k) => k !== from);
+  const own = wishes[from];
+  // Where tiles are shown in another order than they are read, a position says nothing about a cell.
+  const isPlain = document.order.every((each) => placeIn(document, document.tiles[each] as Tile, bandIndex).order === 0);
+  if (!own || !isPlain) return held;
+  const rest = wishes.filter((wish, k) => wish !== null && k !== from) as PlacementItem[];
   const isHeld = ({ column, row }: PlacementItem) => column !== null || row !== null;
   // What flows after it does not matter to it.
   const at = (position: number) => {
@@ -53,10 +56,21 @@ export function moveToCell(
   const first = firstFrom(rest.length + 1, (position) => !isBefore(at(position), target));
   const after = firstFrom(rest.length + 1, (position) => isBefore(target, at(position)));
   if (first < after) {
-    const position = Math.min(after - 1, Math.max(first, from));
-    return { by: 'order', command: moveInOrder([id], position) };
+    const shownBefore = wishes.slice(0, from).filter(Boolean).length;
+    const position = Math.min(after - 1, Math.max(first, shownBefore));
+    return { by: 'order', command: moveInOrder([id], positionOf(wishes, from, position)) };
   }
   return held;
+}
+
+/** A position among the tiles that are shown, as one among all but the tile that moves. */
+function positionOf(wishes: readonly (PlacementItem | null)[], from: number, position: number): number {
+  const others = wishes.filter((_, k) => k !== from);
+  let shown = 0;
+  for (let k = 0; k < others.length; k++) {
+    if (others[k] && shown++ === position) return k;
+  }
+  return others.length;
 }
 
 /** The first of so many numbers from 0 for which something holds that holds from there on. */

@@ -2,7 +2,7 @@ import { bandsOf, placeIn } from '../document/bands.js';
 import { LIMITS } from '../document/limits.js';
 import { writeBand, type Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { Fit, Pin, Place, TileId } from '../document/types.js';
+import type { Fit, OwnPlace, Pin, Place, TileId } from '../document/types.js';
 
 /** For which widths a value is set: for one band, or for every band alike. */
 export type SetFor = 'band' | 'all';
@@ -71,28 +71,45 @@ export function setLayer(tiles: readonly TileId[], layer: number, band: number, 
     tiles.forEach((id) => draft.tiles[id] && setOwn(draft, id, { layer: held }, band, setFor));
 }
 
-/** Sets values of a tile's place in a band, or in all of them. */
+/** Sets which tiles come first in what is seen; lower ones do. Reading order stays. */
+export function setOrder(tiles: readonly TileId[], order: number, band: number, setFor: SetFor): Command {
+  const held = Math.min(LIMITS.order, Math.max(-LIMITS.order, Math.round(order) || 0));
+  return (draft) =>
+    tiles.forEach((id) => draft.tiles[id] && setOwn(draft, id, { order: held }, band, setFor));
+}
+
+/** Hides tiles, or shows them again. What is hidden is not read out either. */
+export function setHidden(tiles: readonly TileId[], hidden: boolean, band: number, setFor: SetFor): Command {
+  return (draft) => tiles.forEach((id) => draft.tiles[id] && setOwn(draft, id, { hidden }, band, setFor));
+}
+
+/** Sets values of a tile's place in a band, or in all of them. Spans that are set by hand are not derived any more. */
 export function setOwn(draft: Draft, id: TileId, values: Partial<Place>, band: number, setFor: SetFor) {
   const tile = draft.tiles[id];
   if (tile && (setFor === 'all' || band === 0)) Object.assign(tile.place, values);
-  else writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...values };
+  else {
+    const own = { ...writeBand(draft, band).tiles[id], ...values };
+    if ('columnSpan' in values || 'rowSpan' in values) delete own.derived;
+    writeBand(draft, band).tiles[id] = own;
+  }
   if (setFor === 'all') forgetPlace(draft, id, Object.keys(values) as (keyof Place)[]);
 }
 
 /** Takes back what a band sets of a tile's place, so that it is carried again. */
-export function carryPlace(tile: TileId, band: number, values: readonly (keyof Place)[]): Command {
+export function carryPlace(tile: TileId, band: number, values: readonly (keyof OwnPlace)[]): Command {
   return (draft) => forgetIn(draft, band, tile, values);
 }
 
-function forgetPlace(draft: Draft, id: TileId, values: readonly (keyof Place)[]) {
+function forgetPlace(draft: Draft, id: TileId, values: readonly (keyof OwnPlace)[]) {
   draft.bands.forEach((_, k) => forgetIn(draft, k + 1, id, values));
 }
 
-function forgetIn(draft: Draft, band: number, id: TileId, values: readonly (keyof Place)[]) {
+function forgetIn(draft: Draft, band: number, id: TileId, values: readonly (keyof OwnPlace)[]) {
   const { tiles } = writeBand(draft, band);
   const own = tiles[id];
   if (!own) return;
   for (const value of values) delete own[value];
+  if (!('columnSpan' in own) && !('rowSpan' in own)) delete own.derived;
   if (Object.keys(own).length === 0) delete tiles[id];
 }
 

@@ -16,9 +16,30 @@ export type GridHeight =
   | { readonly kind: 'fixed'; readonly px: number }
   | { readonly kind: 'screen'; readonly share: number };
 
-/** A bento: an explicit grid whose tiles span columns and rows. */
-export interface BentoArrangement {
-  readonly kind: 'bento';
+/**
+ * `bento`: an explicit grid whose tiles span columns and rows. `fluid`: as many even columns as fit,
+ * through which tiles flow.
+ */
+export type ArrangementName = 'bento' | 'fluid';
+
+/** How many columns a fluid arrangement has at a width. */
+export interface FluidColumns {
+  /** With few tiles, `auto-fit` lets them share the whole width, `auto-fill` keeps room for more. */
+  readonly repeat: 'auto-fit' | 'auto-fill';
+  /** No column is narrower, px; but one that is alone is never wider than the page. */
+  readonly minimum: number;
+  /** Never more columns than these; null: as many as fit. */
+  readonly most: number | null;
+  /** Below this width of the page, px, every tile takes one column; null: spans apply where they fit. */
+  readonly spansFrom: number | null;
+}
+
+/**
+ * The values of every kind of arrangement, so that a band, or a change of mind, comes back to what
+ * was set. A fluid arrangement has columns of its own and no areas.
+ */
+export interface Arrangement {
+  readonly kind: ArrangementName;
   /** At least one track. */
   readonly columns: readonly TrackSize[];
   /** Explicit rows, from the first; may be empty. */
@@ -36,11 +57,11 @@ export interface BentoArrangement {
   readonly height?: GridHeight;
   /** Named areas, a line for each row of cells as in `grid-template-areas`; `.` is no area. Left out: none. */
   readonly areas?: readonly string[];
+  /** Left out: columns of at least 240 px, as many as fit. */
+  readonly fluid?: FluidColumns;
 }
 
-export type Arrangement = BentoArrangement;
-
 /** The values of an arrangement that a band may set for itself. */
-export type ArrangementValues = Omit<Arrangement, 'kind'>;
+export type ArrangementValues = Arrangement;
 
 /** The cell at which a pinned tile is held; 1-based line numbers. */

@@ -1,4 +1,6 @@
-import type { Arrangement, CollectionDocument, Fit, Place, Tile, TileId, WholePlace } from './types.js';
+import { LIMITS } from './limits.js';
+import { fluidColumns } from '../fluid/columns.js';
+import type { Arrangement, CollectionDocument, Fit, OwnPlace, Tile, TileId, WholePlace } from './types.js';
 
 /** A band with everything it carries worked out. */
 export interface Band {
@@ -9,6 +11,9 @@ export interface Band {
   readonly from: number;
   /** The breakpoint that ends it, itself not included; Infinity for the widest band. */
   readonly below: number;
+  /** The width that is meant where something depends on it, px: the number of fluid columns. */
+  readonly at: number;
+  /** Where it is fluid, its columns are those it has at that width. */
   readonly arrangement: Arrangement;
 }
 
@@ -16,10 +21,21 @@ export const WIDEST_BAND_ID = 'widest';
 
 /** Every band from wide to narrow, each with its own values over those of the next wider one. */
 export function bandsOf(document: CollectionDocument): readonly Band[] {
+  return carriedBands(document).map((band) => withColumns(document, band));
+}
+
+function carriedBands(document: CollectionDocument): Band[] {
   const { bands } = document;
   let arrangement = document.arrangement;
   const all: Band[] = [
-    { index: 0, id: WIDEST_BAND_ID, from: bands[0]?.below ?? 0, below: Infinity, arrangement },
+    {
+      index: 0,
+      id: WIDEST_BAND_ID,
+      from: bands[0]?.below ?? 0,
+      below: Infinity,
+      at: LIMITS.widest,
+      arrangement,
+    },
   ];
   bands.forEach((band, k) => {
     arrangement = { ...arrangement, ...band.arrangement };
@@ -28,11 +44,17 @@ export function bandsOf(document: CollectionDocument): readonly Band[] {
       id: band.id,
       from: bands[k + 1]?.below ?? 0,
       below: band.below,
+      at: band.below - 1,
       arrangement,
     });
   });
   return all;
 }
+
+const withColumns = (document: CollectionDocument, band: Band): Band =>
+  band.arrangement.kind === 'fluid'
+    ? { ...band, arrangement: { ...band.arrangement, columns: fluidColumns(document, band) } }
+    : band;
 
 /**
  * The band of an index; 0 is the widest.
@@ -44,10 +66,10 @@ export function bandOf(document: CollectionDocument, index: number): Band {
   return band;
 }
 
-/** The band that a width in px lies in. */
+/** The band that a width in px lies in, as it is at that width. */
 export function bandAt(document: CollectionDocument, width: number): Band {
-  const all = bandsOf(document);
-  return all.findLast((band) => width < band.below) as Band;
+  const band = carriedBands(document).findLast((each) => width < each.below) as Band;
+  return withColumns(document, { ...band, at: width });
 }
 
 export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null };
@@ -57,7 +79,7 @@ export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blo
  * pin: its line numbers mean something else where there are fewer columns.
  */
 export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): WholePlace {
-  let place: WholePlace = { area: null, fit: FILLS, layer: 0, ...tile.place };
+  let place: WholePlace = { area: null, fit: FILLS, layer: 0, order: 0, hidden: false, ...tile.place };
   for (const band of document.bands.slice(0, bandIndex)) {
     const own = band.tiles[tile.id];
     place = { ...place, ...own, pin: own?.pin ?? null };
@@ -69,7 +91,7 @@ export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: num
 export function isSetHere(
   document: CollectionDocument,
   bandIndex: number,
-  value: { readonly tile: TileId; readonly of: keyof Place } | { readonly of: keyof Arrangement },
+  value: { readonly tile: TileId; readonly of: keyof OwnPlace } | { readonly of: keyof Arrangement },
 ): boolean {
   const band = document.bands[bandIndex - 1];
   if (!band) return false;

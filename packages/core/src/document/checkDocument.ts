@@ -22,7 +22,7 @@ import {
 } from './reader.js';
 import type { Check, Report } from './reader.js';
 import type { Problem } from './problems.js';
-import type { CollectionDocument } from './types.js';
+import type { ArrangementName, CollectionDocument } from './types.js';
 
 export interface CheckedDocument {
   /** The document in the present format version, when no problem is an error. */
@@ -59,9 +59,12 @@ const placeFields = {
   area: orNull(areaName),
   fit,
   layer: number(-LIMITS.layer, LIMITS.layer, 'A layer', true),
+  order: number(-LIMITS.order, LIMITS.order, 'An order', true),
+  hidden: oneOf([true, false], 'Whether a tile is hidden'),
 };
-const place = fields(placeFields, 'A place', ['area', 'fit', 'layer']);
-const ownPlace = fields(placeFields, 'A place', Object.keys(placeFields));
+const place = fields(placeFields, 'A place', ['area', 'fit', 'layer', 'order', 'hidden']);
+const derived = oneOf([true], 'Whether spans are derived');
+const ownPlace = fields({ ...placeFields, derived }, 'A place', [...Object.keys(placeFields), 'derived']);
 
 const side = number(0, LIMITS.padding, 'A padding');
 const heights: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
@@ -99,6 +102,16 @@ const areas: Check = (value, path, report) => {
   });
 };
 
+const fluid = fields(
+  {
+    repeat: oneOf(['auto-fit', 'auto-fill'], 'How columns repeat'),
+    minimum: number(1, LIMITS.track, 'A least width of columns'),
+    most: orNull(number(1, LIMITS.columns, 'A greatest number of columns', true)),
+    spansFrom: orNull(number(0, LIMITS.track, 'A width from which spans apply')),
+  },
+  'A fluid arrangement’s columns',
+);
+
 const arrangementFields = {
   columns: list(track, 1, LIMITS.columns, 'The list of columns'),
   rows: list(track, 0, LIMITS.rows, 'The list of rows'),
@@ -110,14 +123,36 @@ const arrangementFields = {
   maxInlineSize: orNull(number(LIMITS.narrowest, 10_000, 'A maximum width')),
   height,
   areas,
+  fluid,
 };
-const optionalInArrangement = ['height', 'areas'];
-const ownArrangement = fields(arrangementFields, 'A band’s arrangement', Object.keys(arrangementFields));
+const optionalInArrangement = ['height', 'areas', 'fluid'];
+const kinds = (...kind: readonly ArrangementName[]) => ({ kind: oneOf(kind, 'The kind of arrangement') });
+const ownArrangement = fields({ ...kinds('bento', 'fluid'), ...arrangementFields }, 'A band’s arrangement', [
+  'kind',
+  ...Object.keys(arrangementFields),
+]);
 const arrangement = fields(
-  { kind: oneOf(['bento'], 'The kind of arrangement'), ...arrangementFields },
+  { ...kinds('bento', 'fluid'), ...arrangementFields },
   'The arrangement',
   optionalInArrangement,
 );
+/** How many columns fit a group is not known from the width of the page. */
+const groupArrangement = fields(
+  { ...kinds('bento'), ...arrangementFields },
+  'A group’s arrangement',
+  optionalInArrangement,
+);
+const ownGroupArrangement = fields(
+  { ...kinds('bento'), ...arrangementFields },
+  'What a band sets of a group',
+  ['kind', ...Object.keys(arrangementFields)],
+);
+
+const typeSize = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
+const typeSizes = fields({ headingSize: typeSize, bodySize: typeSize }, 'A band’s type sizes', [
+  'headingSize',
+  'bodySize',
+]);
 
 const band = fields(
   {
@@ -125,13 +160,15 @@ const band = fields(
     below: number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint'),
     arrangement: ownArrangement,
     tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
-    groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of groups'),
+    groups: record(() => ownGroupArrangement, LIMITS.tiles, 'A band’s list of groups'),
+    typeSizes,
+    tileTypeSizes: record(() => typeSizes, LIMITS.tiles, 'A band’s list of type sizes'),
   },
   'A band',
-  ['groups'],
+  ['groups', 'typeSizes', 'tileTypeSizes'],
 );
 
-const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
+const group = { arrangement: groupArrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
 
 const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
 const badge = fields({ words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge');
@@ -146,7 +183,12 @@ const use = fields({ recipe: id, variant: orNull(id), part: id }, 'The use of a 
 const weight = number(1, 5, 'A weight', true);
 const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
 
-const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', ...OPTIONAL_CONTENT];
+const OPTIONAL_IN_TILE = [
+  ...['badges', 'weight', 'link', 'recipe', 'motion', 'neverBelow', 'withNext'],
+  ...OPTIONAL_CONTENT,
+];
+const neverBelow = number(1, LIMITS.track, 'A least width');
+const withNext = oneOf([true], 'Whether a tile belongs with the next');
 
 const tile =
   (key: string): Check =>
@@ -167,6 +209,8 @@ const tile =
       link: address,
       recipe: use,
       motion,
+      neverBelow,
+      withNext,
       ...content,
     };
     fields(known, kind ? `A ${kind} tile` : 'A tile', OPTIONAL_IN_TILE)(value, path, report);
@@ -235,6 +279,7 @@ const collection = fields(
     language: pattern(/^[a-z]{2,3}(-[a-z0-9]{2,8})*$/i, 'A language', '“en” or “pt-BR”'),
     arrangement,
     bands: list(band, 0, LIMITS.bands, 'The list of bands'),
+    queries: oneOf(['container', 'media'], 'What queries ask about'),
     look: collectionLook,
     tiles: record(tile, LIMITS.tiles, 'The set of tiles'),
     order: list(id, 0, LIMITS.tiles, 'The reading order'),
@@ -244,9 +289,18 @@ const collection = fields(
     namedLooks: record(namedLook, LIMITS.namedLooks, 'The set of named looks'),
     recipes: record(recipe, LIMITS.recipes, 'The set of recipes'),
     tables: record(table, LIMITS.tables, 'The set of tables'),
+    accepted: list(
+      fields(
+        { kind: text(40, 'The kind of a finding', 1), tiles: list(id, 0, LIMITS.tiles, 'Its tiles') },
+        'An accepted finding',
+      ),
+      0,
+      LIMITS.tiles,
+      'The list of accepted findings',
+    ),
   },
   'A collection',
-  ['films', 'icons', 'namedLooks', 'recipes', 'tables'],
+  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'accepted'],
 );
 
 /**

@@ -52,6 +52,13 @@ export function checkReferences(document: CollectionDocument, report: Report) {
           `There is no tile “${tileId}”. Remove this place, or add the tile.`,
         );
     }
+    for (const tileId of Object.keys(each.tileTypeSizes ?? {})) {
+      if (!Object.hasOwn(document.tiles, tileId))
+        error(
+          `/bands/${k}/tileTypeSizes/${tileId}`,
+          `There is no tile “${tileId}”. Remove its type sizes, or add the tile.`,
+        );
+    }
     for (const tileId of Object.keys(each.groups ?? {})) {
       if (!Object.hasOwn(document.tiles, tileId) || document.tiles[tileId]?.kind !== 'group')
         error(

@@ -1,9 +1,9 @@
-import { FORMAT_VERSION, type BentoArrangement, type CollectionDocument } from './types.js';
+import { FORMAT_VERSION, type Arrangement, type CollectionDocument } from './types.js';
 
 const shares = (count: number) => Array.from({ length: count }, () => '1fr');
 
 /** The arrangement of a new group: two even columns, no air around. */
-export const emptyGroup = (): BentoArrangement => ({
+export const emptyGroup = (): Arrangement => ({
   kind: 'bento',
   columns: shares(2),
   rows: [],

@@ -16,6 +16,7 @@ export const LIMITS = {
   words: 20_000,
   name: 200,
   layer: 99,
+  order: 9999,
   badges: 8,
   height: 100_000,
   stops: 12,

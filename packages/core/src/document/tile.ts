@@ -32,11 +32,20 @@ export interface WholePlace {
   readonly fit: Fit;
   /** Tiles of a higher layer lie over others in the same cells. */
   readonly layer: number;
+  /** Tiles of a lower order come first in what is seen; those of one order as they are read. */
+  readonly order: number;
+  readonly hidden: boolean;
 }
 
-/** A tile's place as the file says it: what is left out is no area, filling its cells, layer 0. */
+/** A tile's place as the file says it: what is left out is no area, filling its cells, layer and order 0, shown. */
 export type Place = Pick<WholePlace, 'columnSpan' | 'rowSpan' | 'pin'> &
-  Partial<Pick<WholePlace, 'area' | 'fit' | 'layer'>>;
+  Partial<Pick<WholePlace, 'area' | 'fit' | 'layer' | 'order' | 'hidden'>>;
+
+/** What a narrower band says of a tile's place. */
+export interface OwnPlace extends Partial<Place> {
+  /** The spans were derived from the next wider band; one that is set by hand is not. */
+  readonly derived?: true;
+}
 
 /** A small thing at a corner or edge of a tile; it grows away from there. */
 export interface Badge {
@@ -64,6 +73,10 @@ interface TileBase {
   readonly recipe?: RecipeUse;
   /** Left out: it stays as it is. */
   readonly motion?: Motion;
+  /** The least width at which it is legible, px; left out: by what is in it. */
+  readonly neverBelow?: number;
+  /** It belongs with the next tile in reading order: derived bands keep them beside each other. */
+  readonly withNext?: true;
 }
 
 /** How a tile moves in the page; none of it for those who asked for less motion. */

@@ -5,7 +5,7 @@ import type { FilmAsset, IconAsset, PictureAsset, RecipeId } from './content.js'
 import type { FilmId, IconId, PictureId, TileId } from './ids.js';
 import type { CollectionLook, NamedLooks } from './look.js';
 import type { Recipe, Table, TableId } from './recipes.js';
-import type { Place, Tile } from './tile.js';
+import type { OwnPlace, Tile } from './tile.js';
 
 export type * from './arrangement.js';
 export type * from './content.js';
@@ -22,9 +22,25 @@ export interface NarrowerBand {
   /** The breakpoint: the band holds the widths below it, down to the next one. */
   readonly below: number;
   readonly arrangement: Partial<ArrangementValues>;
-  readonly tiles: Readonly<Record<TileId, Partial<Place>>>;
+  readonly tiles: Readonly<Record<TileId, OwnPlace>>;
   /** What the band sets of the arrangements inside groups. */
   readonly groups?: Readonly<Record<TileId, Partial<ArrangementValues>>>;
+  /** Type sizes of the collection that the band sets. */
+  readonly typeSizes?: TypeSizes;
+  /** Type sizes of single tiles that the band sets. */
+  readonly tileTypeSizes?: Readonly<Record<TileId, TypeSizes>>;
+}
+
+/** Type sizes that a band sets, px. */
+export interface TypeSizes {
+  readonly headingSize?: number;
+  readonly bodySize?: number;
+}
+
+/** A finding that was looked at and is as it should be. */
+export interface AcceptedFinding {
+  readonly kind: string;
+  readonly tiles: readonly TileId[];
 }
 
 export interface CollectionDocument {
@@ -36,6 +52,8 @@ export interface CollectionDocument {
   readonly arrangement: Arrangement;
   /** From wide to narrow. */
   readonly bands: readonly NarrowerBand[];
+  /** By what the page asks how wide it is; left out: its container. */
+  readonly queries?: 'container' | 'media';
   readonly look: CollectionLook;
   /** Every tile by id, those in groups too; an `order` says where it comes. */
   readonly tiles: Readonly<Record<TileId, Tile>>;
@@ -47,4 +65,5 @@ export interface CollectionDocument {
   readonly namedLooks?: NamedLooks;
   readonly recipes?: Readonly<Record<RecipeId, Recipe>>;
   readonly tables?: Readonly<Record<TableId, Table>>;
+  readonly accepted?: readonly AcceptedFinding[];
 }

@@ -35,17 +35,29 @@ function userAgentRules(): readonly StyleRule[] {
   return ownRules;
 }
 
+/** Reads a style sheet that many pages share. Rules that are not read are left out without a word. */
+export function readRules(css: string): readonly StyleRule[] {
+  const rules: StyleRule[] = [];
+  readStyleSheet(css, 0, () => undefined, { rules, layers: [] });
+  return rules;
+}
+
 /**
  * Reads an HTML page or a snippet of one, with the style sheets in it and those that it links to.
  * @param readSheet finds a linked style sheet; without it none is read
+ * @param before rules that come before the page's own
  */
-export function readPage(html: string, readSheet: SheetReader = () => null): SourcePage {
+export function readPage(
+  html: string,
+  readSheet: SheetReader = () => null,
+  before: readonly StyleRule[] = [],
+): SourcePage {
   const document: Document = parseHtml(html, { treeAdapter: adapter, sourceCodeLocationInfo: true });
   const reports: Report[] = [];
   const report = (each: Report) => void reports.push(each);
   const root = document.children.find((node): node is Element => isTag(node) && node.name === 'html');
   if (!root) throw new Error('A page has an html element; the parser made none.');
-  const rules: StyleRule[] = [];
+  const rules: StyleRule[] = [...before];
   const layers: string[] = [];
   const inlineDeclarations = new Map<Element, Declaration[]>();
   const visit = (node: ChildNode): void => {

@@ -19,6 +19,7 @@ export function tilesOf(
   const flowing: FlowingTile[] = [];
   const wishes = bentoWishes(document, band);
   bentoAreas(document, band).forEach(({ column, row, columnSpan, rowSpan }, position) => {
+    if (!wishes[position]) return;
     const span = { columns: columnSpan, rows: rowSpan };
     const tile = document.tiles[document.order[position] as string] as Tile;
     if (wishes[position]?.column === null) flowing.push({ tile, position, span });

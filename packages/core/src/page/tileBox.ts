@@ -1,7 +1,7 @@
 import { INITIAL_STYLE } from '../box/style.js';
 import { inlineContribution } from '../box/intrinsic.js';
 import { layoutBox } from '../box/layoutBox.js';
-import { readPage } from '../html/readPage.js';
+import { readPage, readRules, type SourcePage } from '../html/readPage.js';
 import { toBoxes } from '../html/toBoxes.js';
 import { contentCss, namedRule } from './contentCss.js';
 import { tileCss, type PictureImage } from './tileRules.js';
@@ -19,6 +19,7 @@ interface Known {
   readonly measurer: TextMeasurer;
   /** 0 where the tile is the same at every width of the page. */
   readonly pageInlineSize: number;
+  readonly page: SourcePage;
   readonly box: Box;
 }
 
@@ -51,8 +52,15 @@ export function tileBox(
     (before.pageInlineSize === 0 || before.pageInlineSize === pageInlineSize)
   )
     return before.box;
-  const css = `${namedRule(':root', document)}${contentCss(document)}${tileCss(document, tile, NO_IMAGE)}`;
-  const read = readTile(document, css, tile, measurer, pageInlineSize);
+  const isSame =
+    before?.look === look &&
+    before.pictures === pictures &&
+    before.namedLooks === namedLooks &&
+    before.films === films &&
+    before.icons === icons;
+  // Only type that grows with the page makes another box of the same page.
+  const page = isSame ? before.page : pageOf(document, tile);
+  const read = boxOf(document, page, tile, measurer, pageInlineSize);
   const box = tile.look.textDirection === 'block' && hasFlow(tile) ? turned(read) : read;
   known.set(tile, {
     look,
@@ -61,8 +69,9 @@ export function tileBox(
     films,
     icons,
     measurer,
+    page,
     box,
-    pageInlineSize: css.includes('cqi') ? pageInlineSize : 0,
+    pageInlineSize: isFluid(document, tile) ? pageInlineSize : 0,
   });
   return box;
 }
@@ -78,15 +87,45 @@ const SOURCES: Sources = {
 
 const hasFlow = ({ kind }: Tile) => kind !== 'picture' && kind !== 'film' && kind !== 'group';
 
-function readTile(
+interface SharedRules {
+  readonly namedLooks: CollectionDocument['namedLooks'];
+  readonly css: string;
+  readonly rules: ReturnType<typeof readRules>;
+}
+
+const shared = new WeakMap<CollectionDocument['look'], SharedRules>();
+
+/** The rules that all tiles of a collection share; read once for a look. */
+function sharedRules({ look, namedLooks }: CollectionDocument): SharedRules {
+  const before = shared.get(look);
+  if (before && before.namedLooks === namedLooks) return before;
+  const css = `${namedRule(':root', { namedLooks })}${contentCss({ look })}`;
+  const made = { namedLooks, css, rules: readRules(css) };
+  shared.set(look, made);
+  return made;
+}
+
+/** Whether type in a tile grows with the page. */
+export const isFluid = (document: CollectionDocument, tile: Tile) =>
+  sharedRules(document).css.includes('cqi') || tileCss(document, tile, NO_IMAGE).includes('cqi');
+
+function pageOf(document: CollectionDocument, tile: Tile): SourcePage {
+  const html = tileHtml(document, tile, SOURCES);
+  const css = tileCss(document, tile, NO_IMAGE);
+  return readPage(
+    `<!doctype html><style>${css}</style><div style="display: grid">${html}</div>`,
+    () => null,
+    sharedRules(document).rules,
+  );
+}
+
+function boxOf(
   document: CollectionDocument,
-  css: string,
+  page: SourcePage,
   tile: Tile,
   measurer: TextMeasurer,
   pageInlineSize: number,
 ): Box {
-  const html = tileHtml(document, tile, SOURCES);
-  const page = readPage(`<!doctype html><style>${css}</style><div style="display: grid">${html}</div>`);
   const units = { em: 16, rem: 16, vw: pageInlineSize / 100, vh: 8, cqw: pageInlineSize / 100 };
   const media = { inlineSize: pageInlineSize, blockSize: 800, units };
   const { root } = toBoxes(page, {

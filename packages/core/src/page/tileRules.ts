@@ -17,7 +17,7 @@ import { hasFigure } from './tileHtml.js';
 import { px } from './units.js';
 import type { Declarations } from '../arrangement.js';
 import type { Alignment, FocalPoint, Spread, TileLook } from '../document/look.js';
-import type { Badge, FilmTile, PictureAsset, PictureTile, Tile } from '../document/types.js';
+import type { Badge, FilmTile, PictureAsset, PictureTile, Tile, TypeSizes } from '../document/types.js';
 
 /** Where a picture behind a tile's contents is found, as a CSS image. */
 export type PictureImage = (picture: PictureAsset, tile: Tile) => string;
@@ -105,6 +105,18 @@ function flowCss(look: TileLook): Declarations {
     ...(textDirection === 'block' && { 'writing-mode': 'vertical-rl' }),
   };
 }
+
+/** The rules that give a tile type sizes in a band. */
+export const typeSizeRules = (tile: Tile, { headingSize, bodySize }: TypeSizes): Rule[] => {
+  const at = tileSelector(tile.id);
+  const rule = (selector: string, size: number | undefined): Rule => ({
+    selector,
+    declarations: size === undefined ? {} : { 'font-size': px(size) },
+  });
+  return tile.kind === 'action'
+    ? [rule(at, headingSize ?? bodySize)]
+    : [rule(at, bodySize), rule(`${at} > ${LARGE}`, headingSize)];
+};
 
 /** A row of marks in a tile that holds more beside it is spread as the tile is. */
 const marksRules = (at: string, isInside: boolean, look: TileLook): Rule[] =>

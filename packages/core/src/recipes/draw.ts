@@ -2,7 +2,7 @@ import { newTile } from '../commands/newTile.js';
 import { emptyGroup } from '../document/emptyDocument.js';
 import { slotsOf } from './slots.js';
 import type {
-  BentoArrangement,
+  Arrangement,
   GroupTile,
   Recipe,
   Tile,
@@ -66,7 +66,7 @@ export function recipe(
 
 /** A card that holds tiles in a grid of its own. */
 export function card(
-  arrangement: Partial<BentoArrangement>,
+  arrangement: Partial<Arrangement>,
   look: Look,
   span: readonly [number, number],
   name: string,

@@ -2,13 +2,13 @@ import { resolveLength } from '../../css/length.js';
 import { INITIAL_STYLE, type BoxStyle, type TrackListPart, type TrackSizing } from '../../box/style.js';
 import { countRepetitions } from '../../gridEngine/repetitions.js';
 import { LIMITS } from '../../document/limits.js';
-import type { BentoArrangement, TrackSize } from '../../document/types.js';
+import type { Arrangement, TrackSize } from '../../document/types.js';
 
 /** Says what of a property could not be taken over. */
 export type Say = (property: string, message: string) => void;
 
 /** A grid's style at a width as the arrangement of a bento; px of `width` are what shares refer to. */
-export function toArrangement(style: BoxStyle, width: number, say: Say): BentoArrangement {
+export function toArrangement(style: BoxStyle, width: number, say: Say): Arrangement {
   const { padding } = style;
   const side = (k: 0 | 1 | 2 | 3, limit: number = LIMITS.padding) =>
     Math.min(limit, rounded(resolveLength(padding[k], width)));

@@ -11,7 +11,7 @@ import { toTile, wordsOf } from './content.js';
 import { toPlace } from './place.js';
 import type { Box } from '../../box/box.js';
 import type {
-  BentoArrangement,
+  Arrangement,
   CollectionDocument,
   NarrowerBand,
   Place,
@@ -204,7 +204,7 @@ function placeAt({ grid }: BandGrid, { style }: Box, say: Say): Place {
   return toPlace(style, lines('column'), lines('row'), say);
 }
 
-function differencesOf<T extends BentoArrangement | Place>(before: T, after: T): Partial<T> {
+function differencesOf<T extends Arrangement | Place>(before: T, after: T): Partial<T> {
   const entries = Object.entries(after).filter(
     ([key, value]) => key !== 'kind' && JSON.stringify(before[key as keyof T]) !== JSON.stringify(value),
   );

@@ -1,9 +1,9 @@
-import { areaMap, type BentoArrangement, type Layout } from '@noria/core';
+import { areaMap, type Arrangement, type Layout } from '@noria/core';
 import { areaBox, boxStyle, type StageSpace } from './space';
 
 interface GridLinesProps {
   readonly layout: Layout;
-  readonly arrangement: BentoArrangement;
+  readonly arrangement: Arrangement;
   readonly space: StageSpace;
 }
 

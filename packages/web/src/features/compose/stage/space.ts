@@ -1,4 +1,4 @@
-import { plainTrackSize, type BentoArrangement, type GridArea, type Layout, type Track } from '@noria/core';
+import { plainTrackSize, type Arrangement, type GridArea, type Layout, type Track } from '@noria/core';
 
 /** How the layout's px of a level lie on the stage. */
 export interface StageSpace {
@@ -45,7 +45,7 @@ const NEW_ROW = 120;
 /** The tracks with rows that are not there yet, so that one can draw on them. */
 export function withMoreRows(
   layout: Layout,
-  { autoRows, rowGap, padding }: BentoArrangement,
+  { autoRows, rowGap, padding }: Arrangement,
   more: number,
 ): Tracks {
   const common = plainTrackSize(autoRows);

@@ -1,0 +1,178 @@
+import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { documentIn } from '../document/typeSizes.js';
+import { LIMITS } from '../document/limits.js';
+import { hasFluidType } from '../look/named.js';
+import { packed } from '../grid/coverage.js';
+import {
+  FINDING_KINDS,
+  SEVERITY,
+  type Finding,
+  type FindingKind,
+  type FitReport,
+  type WidthCurves,
+  type WidthRange,
+} from './types.js';
+import { addRange, widthsIn } from './ranges.js';
+import { levelFindings } from './levelFindings.js';
+import { stretchesOf } from './stretches.js';
+import { wordFindings, narrowestIn } from './wordFindings.js';
+import { pictureFindings } from './pictureFindings.js';
+import { alwaysFindings } from './alwaysFindings.js';
+import { say } from './words.js';
+import type { Checked, Found } from './checked.js';
+import type { CollectionDocument, TileId } from '../document/types.js';
+import type { TextMeasurer } from '../text/types.js';
+
+export interface CheckOptions {
+  readonly measurer: TextMeasurer;
+  /** Whole px; left out: 240 and 2560. */
+  readonly from?: number;
+  readonly to?: number;
+  /** Screen px to a CSS px, for the sharpness of pictures; left out: 1. */
+  readonly density?: number;
+}
+
+/**
+ * The fit check: lays a collection out over every whole px of a range of widths and says what is
+ * wrong, where and why. Between the ends of a stretch every edge is a straight line of the width, so
+ * sizes at each px between are exact without a layout of their own; heights of words are cut in two
+ * until each px is judged.
+ * @throws RangeError when the widths are no range
+ * @throws whatever the measurer throws
+ * @example checkFit(document, { measurer }).findings // [] when it is sound at every width
+ */
+export function checkFit(
+  document: CollectionDocument,
+  { measurer, from = LIMITS.narrowest, to = LIMITS.widest, density = 1 }: CheckOptions,
+): FitReport {
+  if (!Number.isInteger(from) || !Number.isInteger(to) || from < 1 || to < from || to > 20_000) {
+    throw new RangeError(`Widths go from a whole number of px to a larger one; here from ${from} to ${to}.`);
+  }
+  const gathered = new Map<string, Gathered>();
+  const curves = emptyCurves(to - from + 1);
+  const isFluid = hasFluidType(document);
+  const byBand = new Map(bandsOf(document).map((band) => [band.index, documentIn(document, band.index)]));
+  for (const stretch of stretchesOf(document, from, to, measurer)) {
+    const looks = byBand.get(stretch.band.index) ?? document;
+    const checked: Checked = { document, looks, stretch, measurer, density, isFluid };
+    for (const check of CHECKS) for (const found of check(checked)) gather(gathered, found);
+    draw(curves, checked, from);
+  }
+  const order = (kind: FindingKind) => FINDING_KINDS.indexOf(kind);
+  const findings = [...gathered.values()]
+    .map((each) => finished(document, each))
+    .sort(
+      (a, b) =>
+        order(a.kind) - order(b.kind) ||
+        (a.ranges[0]?.from ?? 0) - (b.ranges[0]?.from ?? 0) ||
+        a.id.localeCompare(b.id),
+    );
+  return { from, to, findings, curves };
+}
+
+const CHECKS: readonly ((checked: Checked) => Iterable<Found>)[] = [
+  levelFindings,
+  wordFindings,
+  pictureFindings,
+  alwaysFindings,
+];
+
+interface Gathered {
+  readonly first: Found;
+  ranges: WidthRange[];
+  worst: Found;
+}
+
+const idOf = ({ kind, level, tiles }: Found) => [kind, level ?? '', ...tiles].join('/');
+
+function gather(all: Map<string, Gathered>, found: Found): void {
+  if (found.ranges.length === 0) return;
+  const id = idOf(found);
+  const before = all.get(id);
+  if (!before) {
+    all.set(id, { first: found, ranges: [...found.ranges], worst: found });
+    return;
+  }
+  for (const { from, to } of found.ranges) addRange(before.ranges, from, to);
+  if (found.badness > before.worst.badness) before.worst = found;
+}
+
+function finished(document: CollectionDocument, { first, ranges, worst }: Gathered): Finding {
+  const { kind, tiles, level } = first;
+  return {
+    id: idOf(first),
+    kind,
+    severity: SEVERITY[kind],
+    tiles,
+    level,
+    ranges,
+    ...say(document, kind, tiles, worst.said),
+    worst: worst.worst,
+    accepted: isAccepted(document, kind, tiles),
+  };
+}
+
+/** Whether a finding was looked at and is as it should be. */
+export const isAccepted = (
+  { accepted = [] }: CollectionDocument,
+  kind: FindingKind,
+  tiles: readonly TileId[],
+): boolean => accepted.some((each) => each.kind === kind && each.tiles.join() === tiles.join());
+
+function emptyCurves(length: number): { -readonly [K in keyof WidthCurves]: Float32Array } {
+  const curve = () => new Float32Array(length);
+  return {
+    columns: curve(),
+    narrowest: curve(),
+    need: curve(),
+    packed: curve(),
+    blockSize: curve(),
+    leastShown: curve().fill(1),
+  };
+}
+
+function draw(curves: ReturnType<typeof emptyCurves>, checked: Checked, origin: number): void {
+  const { stretch } = checked;
+  const { from, to, first, last } = stretch;
+  const share = packed(first.layout.coverage);
+  const columns = first.layout.columns.length;
+  const narrowest = narrowestIn(checked);
+  for (let width = from; width <= to; width++) {
+    const at = to === from ? 0 : (width - from) / (to - from);
+    const k = width - origin;
+    curves.columns[k] = columns;
+    curves.packed[k] = share;
+    curves.blockSize[k] = first.layout.blockSize + (last.layout.blockSize - first.layout.blockSize) * at;
+    const { inlineSize, need } = narrowest(at);
+    curves.narrowest[k] = inlineSize;
+    curves.need[k] = need;
+  }
+  pictureFindings.draw(checked, (width, shown) => {
+    const k = width - origin;
+    curves.leastShown[k] = Math.min(curves.leastShown[k] ?? 1, shown);
+  });
+}
+
+/** The findings that were not accepted. */
+export const openFindings = ({ findings }: Pick<FitReport, 'findings'>) =>
+  findings.filter(({ accepted }) => !accepted);
+
+/** At how many widths something is found that was not accepted. */
+export function widthsAmiss(report: Pick<FitReport, 'findings'>): number {
+  const all: WidthRange[] = [];
+  const sorted = openFindings(report)
+    .flatMap(({ ranges }) => ranges)
+    .toSorted((a, b) => a.from - b.from);
+  for (const { from, to } of sorted) addRange(all, from, to);
+  return widthsIn(all);
+}
+
+/** The band, and the tile, that a finding is met in. */
+export const bandOfFinding = (document: CollectionDocument, { worst }: Pick<Finding, 'worst'>): Band =>
+  bandsOf(document).findLast(({ below }) => worst < below) as Band;
+
+/** Whether a tile is shown in a band. */
+export const isShown = (document: CollectionDocument, id: TileId, band: number): boolean => {
+  const tile = document.tiles[id];
+  return tile !== undefined && !placeIn(document, tile, band).hidden;
+};

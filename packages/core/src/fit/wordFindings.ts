@@ -1,0 +1,136 @@
+import { canClip, neededBlockSize, needOf } from './needs.js';
+import { rangesWhere, type Judgement } from './ranges.js';
+import type { Checked, Found } from './checked.js';
+import type { LaidOutTile } from '../arrangement.js';
+import type { Tile } from '../document/types.js';
+
+const SLACK = 0.5;
+
+/** A size of a tile over a stretch, at a share of it from 0 to 1. */
+const between = (from: number, to: number) => (share: number) => from + (to - from) * share;
+
+/** Tiles that are narrower than what is legible, and words that are higher than their tile. */
+export function* wordFindings(checked: Checked): Generator<Found> {
+  const { stretch, looks, measurer, isFluid } = checked;
+  const { from, to, first, last } = stretch;
+  const levels = levelsOf(checked);
+  const shareAt = (width: number) => (to === from ? 0 : (width - from) / (to - from));
+  for (const [k, a] of first.tiles.entries()) {
+    const b = last.tiles[k] as LaidOutTile;
+    const tile = looks.tiles[a.id] as Tile;
+    const inlineAt = between(a.inlineSize, b.inlineSize);
+    const blockAt = between(a.blockSize, b.blockSize);
+    const level = levels.get(a.id) ?? null;
+
+    // Type that grows with the page only grows, or only shrinks, between two widths.
+    const pages = (low: number, high: number) => (isFluid ? [low, high] : [low]);
+    const needs = (low: number, high: number) =>
+      pages(low, high).map((page) => needOf(looks, tile, measurer, page).inlineSize);
+    const squashed = rangesWhere(from, to, (low, high): Judgement => {
+      const sizes = [inlineAt(shareAt(low)), inlineAt(shareAt(high))];
+      const needed = needs(low, high);
+      if (Math.min(...sizes) + SLACK >= Math.max(...needed)) return 'none';
+      if (Math.max(...sizes) + SLACK < Math.min(...needed)) return 'all';
+      return low === high ? 'all' : 'some';
+    });
+    if (squashed.length > 0) {
+      const worst = worstOf(squashed, (width) => {
+        const need = needOf(looks, tile, measurer, width).inlineSize;
+        return need - inlineAt(shareAt(width));
+      });
+      const need = needOf(looks, tile, measurer, worst);
+      const size = inlineAt(shareAt(worst));
+      yield {
+        kind: 'squashed',
+        level,
+        tiles: [a.id],
+        ranges: squashed,
+        badness: need.inlineSize - size,
+        worst,
+        said: {
+          need: need.inlineSize,
+          has: size,
+          by: need.by,
+          columns: a.columnSpan,
+          of: first.layout.columns.length,
+        },
+      };
+    }
+
+    if (!canClip(tile)) continue;
+    const clipped = rangesWhere(from, to, (low, high): Judgement => {
+      const inline = [inlineAt(shareAt(low)), inlineAt(shareAt(high))];
+      const block = [blockAt(shareAt(low)), blockAt(shareAt(high))];
+      const needed = (size: number) =>
+        pages(low, high).map((page) => neededBlockSize(looks, tile, measurer, page, size));
+      // Words need most height where they are narrowest.
+      if (Math.max(...needed(Math.min(...inline))) <= Math.min(...block) + SLACK) return 'none';
+      if (low === high) return 'all';
+      if (Math.min(...needed(Math.max(...inline))) > Math.max(...block) + SLACK) return 'all';
+      return 'some';
+    });
+    if (clipped.length === 0) continue;
+    const excess = (width: number) =>
+      neededBlockSize(looks, tile, measurer, width, inlineAt(shareAt(width))) - blockAt(shareAt(width));
+    const worst = worstOf(clipped, excess);
+    yield {
+      kind: 'clipped',
+      level,
+      tiles: [a.id],
+      ranges: clipped,
+      badness: excess(worst),
+      worst,
+      said: {
+        need: excess(worst) + blockAt(shareAt(worst)),
+        has: blockAt(shareAt(worst)),
+        inline: inlineAt(shareAt(worst)),
+        columns: a.columnSpan,
+        rows: a.rowSpan,
+      },
+    };
+  }
+}
+
+/** The end of a range at which something is worst. */
+function worstOf(
+  ranges: readonly { from: number; to: number }[],
+  badness: (width: number) => number,
+): number {
+  let best = ranges[0]?.from ?? 0;
+  let most = -Infinity;
+  for (const width of ranges.flatMap(({ from, to }) => [from, to])) {
+    const value = badness(width);
+    if (value > most) [best, most] = [width, value];
+  }
+  return best;
+}
+
+/** The group that each tile of a stretch lies in. */
+export function levelsOf({ stretch }: Checked): ReadonlyMap<string, string | null> {
+  const levels = new Map<string, string | null>();
+  for (const { level, layout } of stretch.first.levels) {
+    for (const { id } of layout.tiles) levels.set(id, level);
+  }
+  return levels;
+}
+
+/** The tile that is narrowest beside what it needs, at a share of the stretch. */
+export function narrowestIn({ stretch, looks, measurer }: Checked) {
+  const { first, last, from } = stretch;
+  const needing = first.tiles.flatMap((a, k) => {
+    const b = last.tiles[k] as LaidOutTile;
+    const tile = looks.tiles[a.id] as Tile;
+    const need = needOf(looks, tile, measurer, from).inlineSize;
+    return need > 0 ? [{ sizeAt: between(a.inlineSize, b.inlineSize), need }] : [];
+  });
+  return (share: number): { inlineSize: number; need: number } => {
+    let inlineSize = 0;
+    let need = 0;
+    let least = Infinity;
+    for (const each of needing) {
+      const size = each.sizeAt(share);
+      if (size / each.need < least) [least, inlineSize, need] = [size / each.need, size, each.need];
+    }
+    return { inlineSize, need };
+  };
+}
