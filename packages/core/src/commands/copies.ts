@@ -47,11 +47,7 @@ export function duplicateTile(
   const wish = { columnSpan, rowSpan, column: null, row: null };
   for (let position = first; position < document.order.length; position++) {
     const shown = all.slice(0, position).filter((each) => each !== null).length;
-    const after = placeItems(
-      wishes.toSpliced(shown, 0, wish),
-      arrangement.columns.length,
-      arrangement.flow,
-    );
+    const after = placeItems(wishes.toSpliced(shown, 0, wish), arrangement.columns.length, arrangement.flow);
     after.splice(shown, 1);
     const stays = (k: number) => after[k]?.column === before[k]?.column && after[k]?.row === before[k]?.row;
     if (before.every((_, k) => stays(k))) return copyAt(position);

@@ -43,7 +43,9 @@ export function moveToCell(
   const wishes = bentoWishes(document, band);
   const own = wishes[from];
   // Where tiles are shown in another order than they are read, a position says nothing about a cell.
-  const isPlain = document.order.every((each) => placeIn(document, document.tiles[each] as Tile, bandIndex).order === 0);
+  const isPlain = document.order.every(
+    (each) => placeIn(document, document.tiles[each] as Tile, bandIndex).order === 0,
+  );
   if (!own || !isPlain) return held;
   const rest = wishes.filter((wish, k) => wish !== null && k !== from) as PlacementItem[];
   const isHeld = ({ column, row }: PlacementItem) => column !== null || row !== null;

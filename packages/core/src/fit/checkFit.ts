@@ -1,9 +1,10 @@
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { bandsOf } from '../document/bands.js';
 import { documentIn } from '../document/typeSizes.js';
 import { LIMITS } from '../document/limits.js';
 import { hasFluidType } from '../look/named.js';
 import { packed } from '../grid/coverage.js';
 import {
+  ANY_BAND,
   FINDING_KINDS,
   SEVERITY,
   type Finding,
@@ -51,11 +52,13 @@ export function checkFit(
   const gathered = new Map<string, Gathered>();
   const curves = emptyCurves(to - from + 1);
   const isFluid = hasFluidType(document);
+  const ids = ['', ...document.bands.map(({ id }) => id)];
   const byBand = new Map(bandsOf(document).map((band) => [band.index, documentIn(document, band.index)]));
   for (const stretch of stretchesOf(document, from, to, measurer)) {
     const looks = byBand.get(stretch.band.index) ?? document;
     const checked: Checked = { document, looks, stretch, measurer, density, isFluid };
-    for (const check of CHECKS) for (const found of check(checked)) gather(gathered, found);
+    for (const check of CHECKS)
+      for (const found of check(checked)) gather(gathered, found, stretch.band.index, ids);
     draw(curves, checked, from);
   }
   const order = (kind: FindingKind) => FINDING_KINDS.indexOf(kind);
@@ -78,33 +81,35 @@ const CHECKS: readonly ((checked: Checked) => Iterable<Found>)[] = [
 ];
 
 interface Gathered {
+  readonly id: string;
+  readonly band: number;
   readonly first: Found;
   ranges: WidthRange[];
   worst: Found;
 }
 
-const idOf = ({ kind, level, tiles }: Found) => [kind, level ?? '', ...tiles].join('/');
-
-function gather(all: Map<string, Gathered>, found: Found): void {
+function gather(all: Map<string, Gathered>, found: Found, index: number, ids: readonly string[]): void {
   if (found.ranges.length === 0) return;
-  const id = idOf(found);
+  const band = ANY_BAND.includes(found.kind) ? 0 : index;
+  const id = [found.kind, ids[band] ?? '', found.level ?? '', ...found.tiles].join('/');
   const before = all.get(id);
   if (!before) {
-    all.set(id, { first: found, ranges: [...found.ranges], worst: found });
+    all.set(id, { id, band, first: found, ranges: [...found.ranges], worst: found });
     return;
   }
   for (const { from, to } of found.ranges) addRange(before.ranges, from, to);
   if (found.badness > before.worst.badness) before.worst = found;
 }
 
-function finished(document: CollectionDocument, { first, ranges, worst }: Gathered): Finding {
+function finished(document: CollectionDocument, { id, band, first, ranges, worst }: Gathered): Finding {
   const { kind, tiles, level } = first;
   return {
-    id: idOf(first),
+    id,
     kind,
     severity: SEVERITY[kind],
     tiles,
     level,
+    band,
     ranges,
     ...say(document, kind, tiles, worst.said),
     worst: worst.worst,
@@ -166,13 +171,3 @@ export function widthsAmiss(report: Pick<FitReport, 'findings'>): number {
   for (const { from, to } of sorted) addRange(all, from, to);
   return widthsIn(all);
 }
-
-/** The band, and the tile, that a finding is met in. */
-export const bandOfFinding = (document: CollectionDocument, { worst }: Pick<Finding, 'worst'>): Band =>
-  bandsOf(document).findLast(({ below }) => worst < below) as Band;
-
-/** Whether a tile is shown in a band. */
-export const isShown = (document: CollectionDocument, id: TileId, band: number): boolean => {
-  const tile = document.tiles[id];
-  return tile !== undefined && !placeIn(document, tile, band).hidden;
-};

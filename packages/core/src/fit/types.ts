@@ -43,7 +43,10 @@ export interface WidthRange {
   readonly to: number;
 }
 
-/** Something that the fit check found, at all widths where it holds. */
+/** Kinds that are the same in every band; the others are found for each band by itself. */
+export const ANY_BAND: readonly FindingKind[] = ['faint', 'no alternative text'];
+
+/** Something that the fit check found, at all widths of a band where it holds. */
 export interface Finding {
   /** The same thing has the same id after an edit. */
   readonly id: string;
@@ -53,6 +56,8 @@ export interface Finding {
   readonly tiles: readonly TileId[];
   /** The group it is in; null: the collection itself. */
   readonly level: TileId | null;
+  /** Index of the band it is found in; of the widest for what is the same in all. */
+  readonly band: number;
   /** From narrow to wide; they do not touch. */
   readonly ranges: readonly WidthRange[];
   /** What it is, in a few words. */
