@@ -1,6 +1,8 @@
+import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Link, Navigate, Outlet, useParams } from 'react-router';
 import { CollectionsScreen } from './features/collections';
 import { ComposeScreen } from './features/compose';
+import { WidthsScreen } from './features/widths';
 import { ExportScreen } from './features/export';
 import { Frame } from './features/frame';
 import { PicturesScreen } from './features/pictures';
@@ -16,6 +18,16 @@ function OpenCollection() {
 }
 
 const Compose = () => <ComposeScreen id={useParams().id ?? ''} />;
+const Widths = () => <WidthsScreen id={useParams().id ?? ''} />;
+const LazyCheck = lazy(() => import('./features/check'));
+const Check = () => {
+  const { id = '' } = useParams();
+  return (
+    <Suspense fallback={<p className="grid h-full place-content-center text-soft">Opening…</p>}>
+      <LazyCheck id={id} />
+    </Suspense>
+  );
+};
 const Export = () => <ExportScreen id={useParams().id ?? ''} />;
 
 function NoSuchPage() {
@@ -39,6 +51,8 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="compose" replace /> },
       { path: 'compose', element: <Compose /> },
+      { path: 'widths', element: <Widths /> },
+      { path: 'check', element: <Check /> },
       { path: 'export', element: <Export /> },
     ],
   },

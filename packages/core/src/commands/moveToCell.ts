@@ -1,10 +1,16 @@
-import { bandOf, placeIn } from '../document/bands.js';
+import { bandOf, placeIn, type Band } from '../document/bands.js';
 import { bentoAreas, bentoWishes } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
 import { setLayer, setPin, setSpan, type SetFor } from './place.js';
 import { placeItems, type GridArea, type PlacementItem } from '../grid/place.js';
 import type { CollectionDocument, Pin, Tile, TileId } from '../document/types.js';
+
+/** A band by its index, or as it is at a width: where columns are fluid, their number depends on that. */
+export type BandOrIndex = number | Band;
+
+const resolve = (document: CollectionDocument, band: BandOrIndex): Band =>
+  typeof band === 'number' ? bandOf(document, band) : band;
 
 /** How a tile gets to a cell: further forward or back in reading order, or held there. */
 export interface MoveToCell {
@@ -21,10 +27,12 @@ export interface MoveToCell {
 export function moveToCell(
   document: CollectionDocument,
   id: TileId,
-  bandIndex: number,
+  bandOrIndex: BandOrIndex,
   cell: Pin,
 ): MoveToCell {
-  const band = bandOf(document, bandIndex);
+  const band = resolve(document, bandOrIndex);
+  const bandIndex = band.index;
+  const isFluid = band.arrangement.kind === 'fluid';
   const place = placeIn(document, document.tiles[id] as Tile, bandIndex);
   const { columns, flow } = band.arrangement;
   const span = Math.min(place.columnSpan, columns.length);
@@ -38,7 +46,7 @@ export function moveToCell(
     return { by: 'nothing', command: () => undefined };
   }
   const held = { by: 'pin', command: setPin([id], bandIndex, target) } as const;
-  if (place.pin || place.area !== null) return held;
+  if (!isFluid && (place.pin || place.area !== null)) return held;
 
   const wishes = bentoWishes(document, band);
   const own = wishes[from];
@@ -46,7 +54,8 @@ export function moveToCell(
   const isPlain = document.order.every(
     (each) => placeIn(document, document.tiles[each] as Tile, bandIndex).order === 0,
   );
-  if (!own || !isPlain) return held;
+  if (!own) return { by: 'nothing', command: () => undefined };
+  if (!isPlain) return isFluid ? { by: 'nothing', command: () => undefined } : held;
   const rest = wishes.filter((wish, k) => wish !== null && k !== from) as PlacementItem[];
   const isHeld = ({ column, row }: PlacementItem) => column !== null || row !== null;
   // What flows after it does not matter to it.
@@ -57,9 +66,11 @@ export function moveToCell(
   // The more tiles come before it, the further on it flows; so the positions that lead there are a run.
   const first = firstFrom(rest.length + 1, (position) => !isBefore(at(position), target));
   const after = firstFrom(rest.length + 1, (position) => isBefore(target, at(position)));
-  if (first < after) {
+  // Where everything flows, the nearest that it can come to is the first position after the cell.
+  if (first < after || isFluid) {
     const shownBefore = wishes.slice(0, from).filter(Boolean).length;
-    const position = Math.min(after - 1, Math.max(first, shownBefore));
+    const position =
+      first < after ? Math.min(after - 1, Math.max(first, shownBefore)) : Math.min(first, rest.length);
     return { by: 'order', command: moveInOrder([id], positionOf(wishes, from, position)) };
   }
   return held;
@@ -95,11 +106,12 @@ const isBefore = (a: Pin, b: Pin) => a.row < b.row || (a.row === b.row && a.colu
 export function placeAt(
   document: CollectionDocument,
   id: TileId,
-  band: number,
+  bandOrIndex: BandOrIndex,
   { column, row, columnSpan, rowSpan }: GridArea,
   setFor: SetFor,
 ): Command {
-  const span = setSpan({ tiles: [id], band, setFor, columnSpan, rowSpan });
+  const band = resolve(document, bandOrIndex);
+  const span = setSpan({ tiles: [id], band: band.index, setFor, columnSpan, rowSpan });
   const spanned = change(document, span).document;
   const move = moveToCell(spanned, id, band, { column, row }).command;
   return (draft) => {
@@ -112,11 +124,14 @@ export function placeAt(
 export function moveByCells(
   document: CollectionDocument,
   ids: readonly TileId[],
-  bandIndex: number,
+  bandOrIndex: BandOrIndex,
   columns: number,
   rows: number,
 ): Command {
-  const band = bandOf(document, bandIndex);
+  const band = resolve(document, bandOrIndex);
+  const bandIndex = band.index;
+  // Where everything flows there is nothing to hold tiles at.
+  if (band.arrangement.kind === 'fluid') return () => undefined;
   const areas = bentoAreas(document, band);
   const moving = ids.flatMap((id) => {
     const area = areas[document.order.indexOf(id)];
@@ -141,8 +156,15 @@ export function moveByCells(
  * above them.
  * @throws RangeError when there is no such band
  */
-export function placeOver(document: CollectionDocument, id: TileId, bandIndex: number, cell: Pin): Command {
-  const band = bandOf(document, bandIndex);
+export function placeOver(
+  document: CollectionDocument,
+  id: TileId,
+  bandOrIndex: BandOrIndex,
+  cell: Pin,
+): Command {
+  const band = resolve(document, bandOrIndex);
+  const bandIndex = band.index;
+  if (band.arrangement.kind === 'fluid') return () => undefined;
   const areas = bentoAreas(document, band);
   const own = areas[document.order.indexOf(id)];
   if (!own) return () => undefined;
@@ -151,6 +173,7 @@ export function placeOver(document: CollectionDocument, id: TileId, bandIndex: n
     const area = areas[k] as GridArea;
     const meets =
       each !== id &&
+      area.columnSpan > 0 &&
       area.column < column + own.columnSpan &&
       column < area.column + area.columnSpan &&
       area.row < cell.row + own.rowSpan &&

@@ -43,6 +43,14 @@ export function setBandTypeSizes(sizes: TypeSizes, band: number): Command {
   };
 }
 
+/** Lets every band carry type sizes of tiles, or of the collection with null. */
+export function carryTypeSizesEverywhere(
+  ids: readonly TileId[] | null,
+  values: readonly (keyof TypeSizes)[],
+): Command {
+  return (draft) => draft.bands.forEach((_, k) => carryTypeSizes(ids, k + 1, values)(draft));
+}
+
 /** Takes back type sizes that a band sets, of tiles, or of the collection with null. */
 export function carryTypeSizes(
   ids: readonly TileId[] | null,

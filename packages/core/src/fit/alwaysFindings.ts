@@ -29,7 +29,7 @@ const knownContrast = new WeakMap<Tile, { of: unknown[]; least: number }>();
 
 function leastIn({ pictures, namedLooks }: Checked['looks'], tile: Tile): number {
   const before = knownContrast.get(tile);
-  if (before && before.of[0] === pictures && before.of[1] === namedLooks) return before.least;
+  if (before?.of[0] === pictures && before.of[1] === namedLooks) return before.least;
   const known = { pictures, namedLooks };
   const badges = (tile.badges ?? []).map(({ fill, ink }) =>
     leastContrast(colourOf(namedLooks, ink), coloursOf(known, fill)),

@@ -1,6 +1,7 @@
 import jsonPatch, { type Operation } from 'fast-json-patch';
 import { produce } from 'immer';
 import type { CollectionDocument } from '../document/types.js';
+import type { Command } from './change.js';
 import type { JsonPatch } from './types.js';
 
 /** A patch that does not fit its document; says which operation and why. */
@@ -37,15 +38,23 @@ const REASONS: Readonly<Record<string, string>> = {
  * @throws PatchError when an operation is malformed or does not fit the document
  */
 export function applyPatch<D extends object = CollectionDocument>(document: D, patch: JsonPatch): D {
-  return produce(document, (draft) => {
-    patch.forEach((operation, index) => {
-      try {
-        if (operation.path === '') throw new RangeError('The root is not replaced.');
-        jsonPatch.applyOperation(draft, jsonPatch.deepClone(operation) as Operation, true, true, true, index);
-      } catch (error) {
-        throw toPatchError(error, operation, index);
-      }
-    });
+  return produce(document, (draft) => applyTo(draft, patch));
+}
+
+/** A patch as a command; it throws a PatchError when it does not fit. */
+export const patchCommand =
+  (patch: JsonPatch): Command =>
+  (draft) =>
+    applyTo(draft, patch);
+
+function applyTo(draft: object, patch: JsonPatch): void {
+  patch.forEach((operation, index) => {
+    try {
+      if (operation.path === '') throw new RangeError('The root is not replaced.');
+      jsonPatch.applyOperation(draft, jsonPatch.deepClone(operation) as Operation, true, true, true, index);
+    } catch (error) {
+      throw toPatchError(error, operation, index);
+    }
   });
 }
 

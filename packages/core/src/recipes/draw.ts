@@ -1,15 +1,7 @@
 import { newTile } from '../commands/newTile.js';
 import { emptyGroup } from '../document/emptyDocument.js';
 import { slotsOf } from './slots.js';
-import type {
-  Arrangement,
-  GroupTile,
-  Recipe,
-  Tile,
-  TileKind,
-  TileLook,
-  Variant,
-} from '../document/types.js';
+import type { Arrangement, GroupTile, Recipe, Tile, TileKind, TileLook, Variant } from '../document/types.js';
 
 type Look = Partial<TileLook>;
 type Looks = Readonly<Record<string, Look>>;

@@ -134,7 +134,8 @@ function bestBelow(search: Search, made: CollectionDocument, below: number, id: 
         { low: end, high: end, lowPage: end, highPage: end },
         measurer,
       );
-    let [low, high] = [LIMITS.narrowest, below - 1];
+    let low: number = LIMITS.narrowest;
+    let high = below - 1;
     while (low < high) {
       const middle = (low + high) >> 1;
       if (columnsBorne(withBand, wider, columns, bearing(middle)) >= columns) high = middle;

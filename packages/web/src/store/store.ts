@@ -1,5 +1,6 @@
 import { combineReducers, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { composeSlice } from '../features/compose/composeSlice';
+import { fitSlice } from '../features/fit/fitSlice';
 import { documentSlice } from '../features/document/documentSlice';
 import { saver } from '../features/document/saver';
 import { uploadsSlice } from '../features/pictures/uploadsSlice';
@@ -8,6 +9,7 @@ import { noticesSlice } from '../features/notices/noticesSlice';
 const reducer = combineReducers({
   document: documentSlice.reducer,
   compose: composeSlice.reducer,
+  fit: fitSlice.reducer,
   notices: noticesSlice.reducer,
   uploads: uploadsSlice.reducer,
 });

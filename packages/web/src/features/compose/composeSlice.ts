@@ -26,10 +26,14 @@ export interface ComposeState {
   readonly brush: { readonly from: TileId; readonly what: Transfer } | null;
   /** What is under way for longer, in words. */
   readonly busy: string | null;
+  /** Id of the finding whose fixes are open; null: none. */
+  readonly finding: string | null;
+  /** Widths that were added to the Widths view, px. */
+  readonly addedWidths: readonly number[];
 }
 
 /** What is there in place of the settings until it is closed. */
-export type Showing = 'gaps' | 'proposals' | 'looks' | 'recipes' | 'table';
+export type Showing = 'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'findings' | 'band';
 
 const initialState: ComposeState = {
   needle: 1280,
@@ -47,6 +51,8 @@ const initialState: ComposeState = {
   cropping: false,
   brush: null,
   busy: null,
+  finding: null,
+  addedWidths: [],
 };
 
 export const composeSlice = createSlice({
@@ -104,6 +110,11 @@ export const composeSlice = createSlice({
       pad: state.pad && payload === null,
     }),
     busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
+    findingOpened: (state, { payload }: PayloadAction<string | null>) => ({ ...state, finding: payload }),
+    widthsAdded: (state, { payload }: PayloadAction<readonly number[]>) => ({
+      ...state,
+      addedWidths: payload,
+    }),
     commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
     linesToggled: (state) => ({ ...state, showLines: !state.showLines }),
@@ -122,6 +133,8 @@ export const {
   toolChosen,
   shown,
   busyWith,
+  findingOpened,
+  widthsAdded,
   croppingChosen,
   brushTaken,
   commandListToggled,

@@ -167,6 +167,8 @@ export const KEY_COMMANDS: readonly KeyCommand[] = [
     run: () => giveToHand('look'),
   },
   { keys: 'b', does: 'Best fit: deal pictures out by shape', matches: key('b'), run: () => dealPictures() },
+  { keys: 'f', does: 'Findings, with what puts them right', matches: key('f'), run: () => show('findings') },
+  { keys: 'w', does: 'The band: derive it, what is set here', matches: key('w'), run: () => show('band') },
   { keys: 'r', does: 'Recipes', matches: key('r'), run: () => show('recipes') },
   { keys: 'k', does: 'Named looks and palette', matches: key('k'), run: () => show('looks') },
   {

@@ -1,4 +1,4 @@
-import { applyPatch, change, type Command } from '@noria/core';
+import { applyPatch, change, patchCommand, type Command, type JsonPatch } from '@noria/core';
 import { announce, warn } from '../notices';
 import { changed, redone, tried, undone } from './documentSlice';
 import type { AppThunk } from '../../store/store';
@@ -31,6 +31,20 @@ export const tryOut =
     if (!document) return;
     if (command) dispatch(tried(change(document, command).document));
     else if (trial) dispatch(tried(null));
+  };
+
+/** Runs a patch that was worked out elsewhere as one undoable step. */
+export const runPatch =
+  (name: string, patch: JsonPatch): AppThunk =>
+  (dispatch) => {
+    dispatch(run(name, patchCommand(patch)));
+  };
+
+/** Shows what a patch would do, until it is run or dropped. */
+export const tryPatch =
+  (patch: JsonPatch | null): AppThunk =>
+  (dispatch) => {
+    dispatch(tryOut(patch && patchCommand(patch)));
   };
 
 export const undo = (): AppThunk => (dispatch, getState) => {

@@ -4,6 +4,7 @@ import { ServerAway } from '../../api/problem';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Mark } from '../../ui/Mark';
 import { open, selectIsOpen } from '../document';
+import { useFitCheck } from '../fit';
 import { ConflictDialog } from './ConflictDialog';
 
 /** Opens the collection of the address for the view inside; says what keeps it from opening. */
@@ -36,6 +37,7 @@ export function Frame({ id, children }: { id: string; children: ReactNode }) {
   if (isOpen && openId === id) {
     return (
       <>
+        <FitCheck key={id} />
         {children}
         <ConflictDialog />
       </>
@@ -59,4 +61,10 @@ export function Frame({ id, children }: { id: string; children: ReactNode }) {
       )}
     </main>
   );
+}
+
+/** The fit check goes on in every view of a collection. */
+function FitCheck() {
+  useFitCheck();
+  return null;
 }

@@ -4,6 +4,7 @@ import { Link, NavLink } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Mark } from '../../ui/Mark';
 import { SignButton } from '../../ui/Button';
+import { selectFindings, Sign } from '../fit';
 import { redo, run, selectFuture, selectPast, selectShown, undo } from '../document';
 import { renameCollection } from '@noria/core';
 import { CollectionName } from './CollectionName';
@@ -40,6 +41,8 @@ export function TopBar({ id, children }: TopBarProps) {
       <nav aria-label="Views" className="flex h-full gap-6">
         {[
           ['compose', 'Compose'],
+          ['widths', 'Widths'],
+          ['check', 'Check'],
           ['export', 'Export'],
         ].map(([view, label]) => (
           <NavLink
@@ -50,6 +53,7 @@ export function TopBar({ id, children }: TopBarProps) {
             }
           >
             {label}
+            {view === 'check' && <FoundCount />}
           </NavLink>
         ))}
       </nav>
@@ -76,5 +80,23 @@ export function TopBar({ id, children }: TopBarProps) {
         </div>
       </div>
     </header>
+  );
+}
+
+/** How many findings there are, by the sign of the worst. */
+function FoundCount() {
+  const findings = useAppSelector(selectFindings);
+  const [worst] = findings;
+  if (!worst) return null;
+  const severity = findings.some((each) => each.severity === 'breaks')
+    ? 'breaks'
+    : findings.some((each) => each.severity === 'wrong')
+      ? 'wrong'
+      : 'better';
+  return (
+    <span className="ml-1.5 flex items-center gap-1" data-testid="found-count">
+      <Sign severity={severity} size={10} />
+      <span className="figures">{findings.length}</span>
+    </span>
   );
 }

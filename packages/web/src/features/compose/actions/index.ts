@@ -5,3 +5,4 @@ export * from './groups';
 export * from './pictures';
 export * from './brush';
 export * from './recipes';
+export * from './findings';

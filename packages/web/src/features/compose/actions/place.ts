@@ -66,7 +66,7 @@ export const stepTiles =
     const layout = selectLayout(state);
     const at = layout.tiles.find(({ id }) => id === tile?.id);
     if (!tile || !at) return;
-    const band = selectBand(state).index;
+    const band = selectBand(state);
     const cell = { column: at.column + columns, row: at.row + rows };
     if (tiles.length > 1) {
       dispatch(

@@ -47,7 +47,7 @@ export const drawCommand =
     const view = selectSavedView(state);
     const add = addTile(kind, id);
     const added = change(view, add).document;
-    const place = placeAt(added, id, selectBand(state).index, cells, 'band');
+    const place = placeAt(added, id, selectBand(state), cells, 'band');
     return (draft) => {
       add(draft);
       place(draft);

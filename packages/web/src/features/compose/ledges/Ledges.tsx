@@ -53,8 +53,24 @@ interface AxisProps {
 
 function Ledge({ name, axis, tracks, scale, offset, className, style }: AxisProps) {
   const view = useAppSelector(selectView);
-  const band = useAppSelector(selectBand).index;
+  const { index: band, arrangement } = useAppSelector(selectBand);
   const sizes = explicitTracks(view, axis, band, tracks.length);
+  if (axis === 'column' && arrangement.kind === 'fluid') {
+    return (
+      <div role="group" aria-label={name} className={className} style={style}>
+        {tracks.map((track, index) => (
+          <span
+            key={index}
+            title="As many columns as fit; set their least width in the settings"
+            className="figures absolute top-[14px] flex h-4 items-center justify-center overflow-hidden bg-water-1 text-water-ink"
+            style={{ left: offset + track.start * scale, width: track.size * scale }}
+          >
+            {Math.round(track.size)} px
+          </span>
+        ))}
+      </div>
+    );
+  }
   return (
     <div role="group" aria-label={name} className={className} style={style}>
       {tracks.map((track, index) => (

@@ -11,10 +11,20 @@ interface TypeSizeFieldsProps {
   readonly step: string;
   readonly command: (value: TypeSize) => Command;
   readonly onSet: (value: TypeSize) => void;
+  readonly setHere?: boolean;
+  readonly onCarry?: () => void;
 }
 
 /** A type size: so many px, growing between two widths, or by a name. */
-export function TypeSizeFields({ label, value, step, command, onSet }: TypeSizeFieldsProps) {
+export function TypeSizeFields({
+  label,
+  value,
+  step,
+  command,
+  onSet,
+  setHere = false,
+  onCarry,
+}: TypeSizeFieldsProps) {
   const { namedLooks } = useAppSelector(selectShared);
   const steps = Object.values(namedLooks).filter((look) => look.kind === 'type');
   const followed = namedIn(value);
@@ -25,7 +35,7 @@ export function TypeSizeFields({ label, value, step, command, onSet }: TypeSizeF
     typeof said === 'object' ? said : { from: Math.round(px * 0.7), to: px, fromWidth: 360, toWidth: 1440 };
   return (
     <>
-      <Row label={label}>
+      <Row label={label} setHere={setHere} {...(onCarry && { onCarry })}>
         <div className="grid grid-cols-2 gap-1">
           {kind === 'fixed' ? (
             <SetNumber

@@ -1,9 +1,11 @@
-import { evenColumn, LIMITS } from '@noria/core';
-import { useState } from 'react';
+import { evenColumn, LIMITS, setHereIn } from '@noria/core';
+import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count, rounded } from '../../../ui/words';
-import { needleMoved } from '../composeSlice';
+import { selectSaved } from '../../document';
+import { needleMoved, shown } from '../composeSlice';
 import { selectBand, selectLayout, selectNeedle } from '../selectors';
+import { SetForChoice } from './SetForChoice';
 
 /** The width now shown, which can be typed, and what it gives. */
 export function NeedleReading() {
@@ -23,9 +25,9 @@ export function NeedleReading() {
   return (
     <section
       aria-label="Width shown"
-      className="grid content-start gap-1 border-b border-hair bg-panel px-4 pt-3"
+      className="grid content-start gap-px border-b border-hair bg-panel px-4 pt-1.5"
     >
-      <label className="flex items-baseline gap-1.5">
+      <div className="flex items-baseline gap-1.5">
         <input
           aria-label="Width shown, px"
           inputMode="numeric"
@@ -43,7 +45,8 @@ export function NeedleReading() {
           }}
         />
         <span className="figures text-faint">px wide</span>
-      </label>
+        <BandButton />
+      </div>
       <p className="text-sm whitespace-nowrap text-soft">
         {count(columns.length, 'column')}
         {even && (
@@ -54,7 +57,29 @@ export function NeedleReading() {
         )}
         , <Reach from={from} below={below} />
       </p>
+      <SetForChoice />
     </section>
+  );
+}
+
+/** Opens the band as a whole, and says how much is set in it. */
+function BandButton() {
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectSaved);
+  const { index } = useAppSelector(selectBand);
+  const isOpen = useAppSelector(({ compose }) => compose.showing === 'band');
+  const set = useMemo(() => setHereIn(document, index).length, [document, index]);
+  return (
+    <button
+      type="button"
+      aria-pressed={isOpen}
+      title="The band: derive it, what is set here, where it ends (w)"
+      className={`ml-auto flex items-center gap-1.5 rounded-s px-1.5 text-sm ${isOpen ? 'bg-field font-semibold' : 'text-soft hover:text-ink'}`}
+      onClick={() => dispatch(shown(isOpen ? null : 'band'))}
+    >
+      {index > 0 && set > 0 && <i className="drop" aria-hidden />}
+      {index === 0 ? 'Widest band' : set === 0 ? 'All carried' : `${set} set here`}
+    </button>
   );
 }
 

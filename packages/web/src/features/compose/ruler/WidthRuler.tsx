@@ -1,4 +1,4 @@
-import { addBreakpoint, LIMITS, type Band } from '@noria/core';
+import { addBreakpoint, columnChanges, LIMITS, type Band } from '@noria/core';
 import { useRef, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count } from '../../../ui/words';
@@ -6,9 +6,10 @@ import { useSize } from '../../../ui/useSize';
 import { run } from '../../document';
 import { announce } from '../../notices';
 import { needleMoved } from '../composeSlice';
-import { selectBand, selectBandLayouts, selectBands, selectNeedle } from '../selectors';
+import { selectBand, selectBands, selectNeedle } from '../selectors';
 import { axisFigures, BASE, DEVICE_WIDTHS, fromAxis, toAxis } from './axis';
 import { Breakpoint } from './Breakpoint';
+import { FindingMarks, HeatStrip } from './HeatStrip';
 import { Needle } from './Needle';
 import { NeedleReading } from './NeedleReading';
 
@@ -23,7 +24,6 @@ export function WidthRuler() {
   const [sizeRef, size] = useSize();
   const axisRef = useRef<HTMLDivElement | null>(null);
   const bands = useAppSelector(selectBands);
-  const layouts = useAppSelector(selectBandLayouts);
   const length = size?.width ?? 0;
   const x = (width: number) => toAxis(width, length);
   const widthAt = (event: MouseEvent) =>
@@ -85,29 +85,12 @@ export function WidthRuler() {
                     {width}
                   </text>
                 ))}
-                {bands.map((band, k) => {
-                  const from = x(Math.max(band.from, LIMITS.narrowest));
-                  const layout = layouts[k];
-                  const holes = layout && layout.tiles.length > 0 ? layout.coverage.holes.length : 0;
-                  return (
-                    <g key={band.id} fill={holes > 0 ? 'var(--doubt)' : 'var(--sound)'}>
-                      <rect
-                        x={from}
-                        y={BASE}
-                        width={x(band.below) - from}
-                        height={3}
-                        opacity={holes > 0 ? 1 : 0.35}
-                      />
-                      {holes > 0 && (
-                        <path d={`M${from + 14} ${BASE + 5}l4.500 4.500-4.500 4.500-4.500-4.500z`} />
-                      )}
-                    </g>
-                  );
-                })}
+                <HeatStrip length={length} />
               </svg>
               {bands.slice(1).map((band) => (
                 <Breakpoint key={band.id} band={band} wider={bands[band.index - 1] as Band} length={length} />
               ))}
+              <FindingMarks length={length} />
               <Needle length={length} />
             </>
           )}
@@ -124,8 +107,13 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
   const fromNarrowest = bands - 1 - band.index;
   const height = stepHeight(fromNarrowest, bands);
   const [start, end] = [x(Math.max(band.from, LIMITS.narrowest)), x(Math.min(band.below, LIMITS.widest))];
+  const changes = columnChanges({ ...band, from: Math.max(band.from, LIMITS.narrowest) });
+  const isFluid = band.arrangement.kind === 'fluid';
   const columns = band.arrangement.columns.length;
-  const label = count(columns, 'column');
+  const label = isFluid ? fluidLabel(band) : count(columns, 'column');
+  const cuts = isFluid
+    ? changes.map(({ width }) => x(width))
+    : Array.from({ length: columns - 1 }, (_, k) => start + ((end - start) * (k + 1)) / columns);
   const room = end - start > 74;
   const behindNeedle = active && x(needle) - start < 88;
   return (
@@ -137,20 +125,26 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
         height={height}
         fill={tint(fromNarrowest, bands)}
       />
-      {Array.from({ length: columns - 1 }, (_, k) => {
-        const at = start + ((end - start) * (k + 1)) / columns;
-        return (
-          <line
-            key={k}
-            x1={at}
-            x2={at}
-            y1={BASE - height}
-            y2={BASE}
-            stroke="var(--panel)"
-            strokeWidth="1.5"
-          />
-        );
-      })}
+      {cuts.map((at, k) => (
+        <line key={k} x1={at} x2={at} y1={BASE - height} y2={BASE} stroke="var(--panel)" strokeWidth="1.5" />
+      ))}
+      {isFluid &&
+        [start, ...cuts].map((at, k) => {
+          const next = cuts[k] ?? end;
+          return next - at > 14 ? (
+            <text
+              key={k}
+              x={(at + next) / 2}
+              y={BASE - 3.5}
+              fontSize="8.5"
+              textAnchor="middle"
+              fill="var(--water-ink)"
+              className="font-figures"
+            >
+              {fluidCount(band, k)}
+            </text>
+          ) : null;
+        })}
       {room && (
         <text
           x={behindNeedle ? x(needle) + 14 : start + 6}
@@ -164,4 +158,23 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
       )}
     </g>
   );
+}
+
+/** How many columns a fluid band has in its k-th stretch from its narrow end. */
+function fluidCount(band: Band, k: number): number {
+  const from = Math.max(band.from, LIMITS.narrowest);
+  const [first] = columnChanges({ ...band, from });
+  return (first ? first.columns - 1 : columnsAt(band, from)) + k;
+}
+
+const columnsAt = (band: Band, width: number): number =>
+  1 + columnChanges({ ...band, from: 0, below: width + 1 }).length;
+
+function fluidLabel(band: Band): string {
+  const from = Math.max(band.from, LIMITS.narrowest);
+  const changes = columnChanges({ ...band, from, below: Math.min(band.below, LIMITS.widest + 1) });
+  const [least, most] = [fluidCount(band, 0), fluidCount(band, changes.length)];
+  return least === most
+    ? `Fluid, ${count(least, 'column').toLowerCase()}`
+    : `Fluid, ${least} to ${most} columns`;
 }

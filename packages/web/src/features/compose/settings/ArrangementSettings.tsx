@@ -5,6 +5,7 @@ import {
   setArrangement,
   setCollectionLook,
   setColumnCount,
+  setKind,
   setGrid,
   setLook,
   type ArrangementValues,
@@ -26,9 +27,10 @@ import { Areas } from './Areas';
 import { DesignField } from './DesignField';
 import { GridMatrix } from './GridMatrix';
 import { HeightRow } from './HeightRow';
-import { SetForRow } from './SetForRow';
 import { SetNumber } from './SetNumber';
+import { FluidSettings } from './FluidSettings';
 import { TrackField } from './TrackField';
+import { useTypeSize } from './useTypeSize';
 
 /** What holds for the grid as a whole, or for the grid of the group that one is in. */
 export function ArrangementSettings() {
@@ -45,34 +47,50 @@ export function ArrangementSettings() {
     onCarry: () => dispatch(runHere('Carry', carryArrangement(index, of))),
   });
   const sizes = new Set(layout.columns.map(({ size }) => rounded(size)));
+  const isFluid = arrangement.kind === 'fluid';
   const group = level === null ? undefined : document.tiles[level];
 
   return (
     <>
       <Question title="How is the grid cut?">
-        <SetForRow />
-        <GridMatrix />
-        <Row label="Columns" {...carried('columns')}>
-          <div className="grid grid-cols-2 items-center gap-1.5">
-            <SetNumber
-              name="Columns"
-              value={arrangement.columns.length}
-              least={1}
-              most={LIMITS.columns}
-              step="Columns"
-              command={(count) => setColumnCount(count, index, setFor)}
+        {level === null && (
+          <Row label="Kind" {...carried('kind')}>
+            <Segments
+              name="Kind of arrangement"
+              value={arrangement.kind}
+              choices={[
+                { value: 'bento', label: 'Bento' },
+                { value: 'fluid', label: 'Fluid' },
+              ]}
+              onChoose={(kind) => dispatch(runHere('Kind', setKind(kind, index, setFor)))}
             />
-            <span className="truncate text-sm text-soft" data-testid="even-column">
-              {sizes.size === 1 ? (
-                <>
-                  of <span className="figures">{(layout.columns[0]?.size ?? 0).toFixed(1)}</span> px
-                </>
-              ) : (
-                'of their own'
-              )}
-            </span>
-          </div>
-        </Row>
+          </Row>
+        )}
+        {isFluid && <FluidSettings carried={carried} />}
+        {!isFluid && <GridMatrix />}
+        {!isFluid && (
+          <Row label="Columns" {...carried('columns')}>
+            <div className="grid grid-cols-2 items-center gap-1.5">
+              <SetNumber
+                name="Columns"
+                value={arrangement.columns.length}
+                least={1}
+                most={LIMITS.columns}
+                step="Columns"
+                command={(count) => setColumnCount(count, index, setFor)}
+              />
+              <span className="truncate text-sm text-soft" data-testid="even-column">
+                {sizes.size === 1 ? (
+                  <>
+                    of <span className="figures">{(layout.columns[0]?.size ?? 0).toFixed(1)}</span> px
+                  </>
+                ) : (
+                  'of their own'
+                )}
+              </span>
+            </div>
+          </Row>
+        )}
         <Row label="Rows" {...carried('rows', 'autoRows')}>
           <div className="grid grid-cols-2 gap-1.5">
             <SetNumber
@@ -101,7 +119,7 @@ export function ArrangementSettings() {
             onChoose={(flow) => set('Flow', { flow })}
           />
         </Row>
-        <DesignField />
+        {!isFluid && <DesignField />}
       </Question>
       <Air carried={carried} />
       <Question title="How large is it?">
@@ -132,7 +150,7 @@ export function ArrangementSettings() {
           </div>
         </Row>
       </Question>
-      <Areas />
+      {!isFluid && <Areas />}
       <Question title="How does it look?">
         <Row label="Ground">
           {group ? (
@@ -166,6 +184,8 @@ function Looks() {
   const set = (step: string, values: Partial<CollectionLook>) =>
     dispatch(runHere(step, setCollectionLook(values)));
   const names = Object.keys(namedLooks).length;
+  const headingSizes = useTypeSize('headingSize', null);
+  const bodySizes = useTypeSize('bodySize', null);
   return (
     <>
       <Row label="Radius">
@@ -191,17 +211,21 @@ function Looks() {
       </Row>
       <TypeSizeFields
         label="Heading size"
-        value={look.headingSize}
+        value={headingSizes.value ?? look.headingSize}
         step="Type"
-        command={(headingSize) => setCollectionLook({ headingSize })}
-        onSet={(headingSize) => set('Type', { headingSize })}
+        command={(headingSize) => headingSizes.command(headingSize, setCollectionLook({ headingSize }))}
+        onSet={(headingSize) => headingSizes.set('Type', headingSize, setCollectionLook({ headingSize }))}
+        setHere={headingSizes.setHere}
+        onCarry={headingSizes.carry}
       />
       <TypeSizeFields
         label="Body size"
-        value={look.bodySize}
+        value={bodySizes.value ?? look.bodySize}
         step="Type"
-        command={(bodySize) => setCollectionLook({ bodySize })}
-        onSet={(bodySize) => set('Type', { bodySize })}
+        command={(bodySize) => bodySizes.command(bodySize, setCollectionLook({ bodySize }))}
+        onSet={(bodySize) => bodySizes.set('Type', bodySize, setCollectionLook({ bodySize }))}
+        setHere={bodySizes.setHere}
+        onCarry={bodySizes.carry}
       />
       <Row label="Shared">
         <div className="flex gap-1.5">

@@ -11,6 +11,8 @@ import { TileLook } from './TileLook';
 import { TileMotion } from './TileMotion';
 import { TilePlace } from './TilePlace';
 import { LooksPanel } from '../looks/LooksPanel';
+import { BandPanel } from '../reflow/BandPanel';
+import { FindingsPanel } from '../reflow/FindingsPanel';
 import { RecipesPanel } from '../recipes/RecipesPanel';
 import { TablePanel } from '../tables/TablePanel';
 
@@ -34,13 +36,15 @@ export function Settings() {
           }
         : {
             title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
-            what: `bento, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
+            what: `${document.arrangement.kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
   if (showing === 'gaps') return <GapsPanel />;
   if (showing === 'proposals') return <ProposalsPanel />;
   if (showing === 'looks') return <LooksPanel />;
   if (showing === 'recipes') return <RecipesPanel />;
   if (showing === 'table') return <TablePanel />;
+  if (showing === 'findings') return <FindingsPanel />;
+  if (showing === 'band') return <BandPanel />;
   return (
     <aside
       aria-label="Settings"

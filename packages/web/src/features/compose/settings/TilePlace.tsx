@@ -7,7 +7,7 @@ import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions';
 import { selectBand, selectLayout, selectView } from '../selectors';
 import { AreaRow } from './AreaRow';
-import { SetForRow } from './SetForRow';
+import { BandRows } from './BandRows';
 import { shared } from './shared';
 
 /** Where the tiles in hand sit. */
@@ -94,7 +94,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
         </Row>
       )}
       <AreaRow tiles={tiles} />
-      <SetForRow />
+      <BandRows tiles={tiles} />
     </Question>
   );
 }

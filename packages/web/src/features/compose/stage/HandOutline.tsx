@@ -134,7 +134,7 @@ function Grip({ laidOut, space, grip }: { laidOut: LaidOutTile; space: StageSpac
         name: 'Span',
         command: () =>
           fromStart
-            ? placeAt(before, from.id, band.index, area, setFor)
+            ? placeAt(before, from.id, band, area, setFor)
             : setSpan({ tiles: ids, band: band.index, setFor, ...spans }),
       };
     },

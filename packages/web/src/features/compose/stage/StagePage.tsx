@@ -2,6 +2,7 @@ import {
   bandAt,
   colourOf,
   contentCss,
+  documentIn,
   measureOf,
   namedRule,
   placeIn,
@@ -48,7 +49,8 @@ export const StagePage = memo(function StagePage({
   const host = useCallback((element: HTMLDivElement | null) => {
     if (element) setRoot(element.shadowRoot ?? element.attachShadow({ mode: 'open' }));
   }, []);
-  const { look, tiles, pictures, namedLooks } = document;
+  const { index } = bandAt(document, width);
+  const { look, tiles, pictures, namedLooks } = documentIn(document, index);
   const css = useMemo(() => {
     const own = [
       namedRule(':host', { namedLooks }),
@@ -60,7 +62,6 @@ export const StagePage = memo(function StagePage({
   }, [look, tiles, pictures, namedLooks]);
   const sources = sourcesFor(pictureSize);
   const offset = Math.max(0, (width - layout.inlineSize) / 2);
-  const { index } = bandAt(document, width);
   return (
     <div
       ref={host}

@@ -74,21 +74,20 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     const [dx, dy] = [way.dx / space.scale, way.dy / space.scale];
     const column = nearestLine(tracks.columns, from.x + dx);
     const row = nearestLine(tracks.rows, from.y + dy);
-    const index = band.index;
     if (ids.length > 1) {
       const [by, down] = [column - from.column, row - from.row];
       if (by === 0 && down === 0) return null;
-      return { key: `${by} ${down}`, name: 'Move', command: () => moveByCells(view, ids, index, by, down) };
+      return { key: `${by} ${down}`, name: 'Move', command: () => moveByCells(view, ids, band, by, down) };
     }
     if (way.event.altKey) {
-      const command = () => placeOver(view, from.id, index, { column, row });
+      const command = () => placeOver(view, from.id, band, { column, row });
       return { key: `over ${column} ${row}`, name: 'Lay over', command };
     }
     const target = layout.tiles.find((tile) => tile.id !== from.id && isInMiddle(tile, x + dx, y + dy));
     if (target)
       return { key: `swap ${target.id}`, name: 'Swap', command: () => swapTiles(from.id, target.id) };
     if (column === from.column && row === from.row) return null;
-    const command = () => moveToCell(view, from.id, index, { column, row }).command;
+    const command = () => moveToCell(view, from.id, band, { column, row }).command;
     return { key: `${column} ${row}`, name: 'Move', command };
   };
 

@@ -7,6 +7,7 @@ import { Row } from '../../../../ui/Rows';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
+import { useTypeSize } from '../useTypeSize';
 import type { Look } from './useLook';
 
 type Role = 'heading' | 'body';
@@ -35,6 +36,10 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
   const size = look.look[`${role}Size`] ?? view.look[`${role}Size`];
   const step = 'Type';
+  const sizes = useTypeSize(
+    `${role}Size`,
+    look.tiles.map(({ id }) => id),
+  );
   return (
     <Fold title={title} says={own.length > 0 ? `${own.length} own` : 'as the collection'}>
       <Row label="Family">
@@ -47,10 +52,12 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
       </Row>
       <TypeSizeFields
         label={role === 'heading' ? 'Large size' : 'Small size'}
-        value={size}
+        value={sizes.value ?? size}
         step={step}
-        command={(next) => look.command({ [`${role}Size`]: next })}
-        onSet={(next) => look.set(step, { [`${role}Size`]: next })}
+        command={(next) => sizes.command(next, look.command({ [`${role}Size`]: next }))}
+        onSet={(next) => sizes.set(step, next, look.command({ [`${role}Size`]: next }))}
+        setHere={sizes.setHere}
+        onCarry={sizes.carry}
       />
       <Row label="Weight">
         <div className="grid grid-cols-2 gap-1">

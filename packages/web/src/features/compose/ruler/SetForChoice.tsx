@@ -1,19 +1,19 @@
 import { LIMITS } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { setForChosen } from '../composeSlice';
 import { selectBand, selectSetFor } from '../selectors';
 
-/** Whether what is set holds in this band or at all widths. */
-export function SetForRow() {
+/** Whether what is set holds in this band or at all widths; always in sight. */
+export function SetForChoice() {
   const dispatch = useAppDispatch();
   const { from, below } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
   const narrowest = Math.max(from, LIMITS.narrowest);
   const reach = below > LIMITS.widest ? `From ${narrowest}` : `${narrowest} – ${below - 1}`;
   return (
-    <Row label="Set for">
+    <div className="grid grid-cols-[auto_1fr] items-center gap-2">
+      <span className="text-sm text-soft">Set for</span>
       <Segments
         name="Set for"
         value={setFor}
@@ -23,6 +23,6 @@ export function SetForRow() {
         ]}
         onChoose={(value) => dispatch(setForChosen(value))}
       />
-    </Row>
+    </div>
   );
 }

@@ -1,0 +1,5 @@
+export { FindingItem } from './FindingItem';
+export { fixAll, workOut } from './actions';
+export { selectAccepted, selectFindings, selectReport } from './selectors';
+export { severityFill, severityPath, severityWord, Sign } from './Sign';
+export { useFitCheck } from './useFitCheck';

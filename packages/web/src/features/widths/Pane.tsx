@@ -1,0 +1,147 @@
+import { bandAt, colourOf, flatTiles, layoutCollection, measureOf } from '@noria/core';
+import { X } from 'lucide-react';
+import { useMemo } from 'react';
+import { measurer } from '../../measure/measurer';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { SignButton } from '../../ui/Button';
+import { count } from '../../ui/words';
+import {
+  boxStyle,
+  Ground,
+  Holes,
+  needleMoved,
+  selectInHand,
+  selectLayout,
+  selectOrigin,
+  StagePage,
+  TileHands,
+} from '../compose';
+import { selectShown } from '../document';
+import { selectFindings, Sign } from '../fit';
+
+interface PaneProps {
+  readonly width: number;
+  readonly scale: number;
+  /** The one that is worked in: the needle stands at its width. */
+  readonly isActive: boolean;
+  readonly onScroll: (element: HTMLElement) => void;
+  /** Widths that were added can be taken away again. */
+  readonly onRemove?: () => void;
+}
+
+/** The collection at one width. Pointed at, the needle goes there, and it is edited in place. */
+export function Pane({ width, scale, isActive, onScroll, onRemove }: PaneProps) {
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectShown);
+  const findings = useAppSelector(selectFindings);
+  const isAtNeedle = useAppSelector((state) => state.compose.needle === width);
+  const isSweeping = useAppSelector((state) => state.document.trial !== null);
+  const layout = useMemo(() => layoutCollection(document, width, { measurer }), [document, width]);
+  const band = bandAt(document, width);
+  const here = findings.filter(({ ranges }) => ranges.some(({ from, to }) => width >= from && width <= to));
+  // While something is dragged or tried, the pane that it began in stays the one.
+  const enter = () => !isAtNeedle && !isSweeping && dispatch(needleMoved(width));
+  const [worst] = here;
+  return (
+    <section
+      aria-label={`At ${width} px`}
+      data-pane={width}
+      className="grid min-h-0 flex-none grid-rows-[34px_minmax(0,1fr)]"
+      style={{ width: width * scale + 10 }}
+      onPointerEnter={(event) => event.buttons === 0 && enter()}
+    >
+      <header className="flex items-center gap-2 overflow-hidden whitespace-nowrap">
+        <button
+          type="button"
+          aria-pressed={isActive}
+          className={`figures rounded-s px-1 py-0.5 text-[12px] font-semibold ${isActive ? 'bg-copper text-on-copper' : 'text-ink hover:text-copper-ink'}`}
+          onClick={enter}
+          onFocus={enter}
+        >
+          {width}
+        </button>
+        <span className="truncate text-sm text-soft">
+          {band.arrangement.kind === 'fluid' ? 'fluid, ' : ''}
+          {count(band.arrangement.columns.length, 'column').toLowerCase()}
+        </span>
+        {worst && (
+          <span className="flex items-center gap-1" title={here.map(({ title }) => title).join('\n')}>
+            <Sign severity={worst.severity} size={10} />
+            <span className="figures">{here.length}</span>
+          </span>
+        )}
+        {onRemove && (
+          <SignButton name={`Take ${width} px away`} className="ml-auto size-5!" onClick={onRemove}>
+            <X size={13} aria-hidden />
+          </SignButton>
+        )}
+      </header>
+      <div
+        data-pane-scroll
+        tabIndex={-1}
+        className="relative min-h-0 overflow-x-hidden overflow-y-auto [scrollbar-width:thin]"
+        onScroll={(event) => onScroll(event.currentTarget)}
+      >
+        <div
+          className={`relative isolate overflow-hidden ${isActive ? 'shadow-[0_0_0_1.5px_var(--copper)]' : 'shadow-[0_0_0_1px_var(--hair)]'}`}
+          style={{
+            width: width * scale,
+            height: layout.blockSize * scale,
+            margin: 2,
+            background: colourOf(document.namedLooks, document.look.ground),
+          }}
+        >
+          <StagePage document={document} layout={layout} width={width} scale={scale} pictureSize={640} />
+          {isActive && isAtNeedle ? (
+            <Hands width={width} scale={scale} />
+          ) : (
+            <HeldOutlines width={width} scale={scale} layout={layout} />
+          )}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** What is taken hold of in the pane that is worked in, by the same gestures as on the stage. */
+function Hands({ width, scale }: { width: number; scale: number }) {
+  const whole = useAppSelector(selectLayout);
+  const origin = useAppSelector(selectOrigin);
+  const outer = useAppSelector((state) => state.compose.trail.length === 0);
+  const x = (outer ? Math.max(0, (width - whole.inlineSize) / 2) : 0) + origin.x;
+  const space = useMemo(() => ({ scale, x, y: origin.y }), [scale, x, origin.y]);
+  return (
+    <>
+      <Ground space={space} left={0} />
+      <Holes space={space} />
+      <TileHands space={space} />
+    </>
+  );
+}
+
+interface HeldOutlinesProps {
+  readonly width: number;
+  readonly scale: number;
+  readonly layout: ReturnType<typeof layoutCollection>;
+}
+
+/** The tiles in hand, seen in the other panes. */
+function HeldOutlines({ width, scale, layout }: HeldOutlinesProps) {
+  const document = useAppSelector(selectShown);
+  const held = useAppSelector(selectInHand).map(({ id }) => id);
+  const x = Math.max(0, (width - layout.inlineSize) / 2);
+  return flatTiles(layout)
+    .filter(({ id }) => held.includes(id))
+    .map((tile) => (
+      <div
+        key={tile.id}
+        className="pointer-events-none absolute outline-[1.5px] outline-offset-1 outline-copper"
+        style={{
+          ...boxStyle({ scale, x, y: 0 }, tile),
+          borderRadius:
+            measureOf(document.namedLooks, document.tiles[tile.id]?.look.radius ?? document.look.radius) *
+            scale,
+        }}
+      />
+    ));
+}

@@ -1,0 +1,1 @@
+export { WidthsScreen } from './WidthsScreen';
