@@ -27,6 +27,17 @@ const SNOW = {
   mist: '#ffffff',
 };
 
+const LARCH = {
+  sky: ['#8fb3bd', '#d8ddc9', '#f7e6c0'],
+  hills: ['#c9bd92', '#c79a52', '#b06f35', '#7c4a2b', '#3d2a20'],
+  mist: '#fbeccb',
+};
+const EVENING = {
+  sky: ['#4a4f75', '#a98a9e', '#f0c3a6'],
+  hills: ['#a9a6bd', '#8286a4', '#5f6888', '#414b68', '#262d43'],
+  mist: '#f3d6cb',
+};
+
 /** Every picture of the demo: its file, size, what it shows, where its subject is, and how it is drawn. */
 export const PICTURES = [
   {
@@ -89,6 +100,51 @@ export const PICTURES = [
         stars: 620,
         horizon: 0.5,
         hut: { x: 0.74, on: 4, size: 0.05, colour: '#050b10' },
+      }),
+  },
+  {
+    id: 'larch-slope',
+    name: 'Larch slope',
+    size: [1700, 950],
+    focalPoint: { x: 0.36, y: 0.74 },
+    alternativeText: 'Autumn slopes in yellow and rust, a hut on the nearer one.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...LARCH,
+        seed: 131,
+        horizon: 0.4,
+        hut: { x: 0.36, on: 3, size: 0.036, colour: '#2c1c14' },
+      }),
+  },
+  {
+    id: 'violet-evening',
+    name: 'Violet evening',
+    size: [1700, 950],
+    focalPoint: { x: 0.62, y: 0.44 },
+    alternativeText: 'Violet ridges after sunset, the last light between two of them.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...EVENING,
+        seed: 163,
+        horizon: 0.46,
+        sun: { x: 0.62, y: 0.44, colour: '#ffe4cf', reach: 0.6 },
+      }),
+  },
+  {
+    id: 'lake-morning',
+    name: 'Morning over the lake valley',
+    size: [1700, 950],
+    focalPoint: { x: 0.7, y: 0.7 },
+    alternativeText: 'Blue-green ridges in morning mist, a small hut low on the right.',
+    draw: (size) =>
+      ridges({
+        ...size,
+        ...DAY,
+        seed: 211,
+        horizon: 0.44,
+        hut: { x: 0.7, on: 3, size: 0.034, colour: '#1c3836' },
       }),
   },
   {

@@ -10,6 +10,7 @@ import {
   type Finding,
   type FindingKind,
   type FitReport,
+  type Severity,
   type WidthCurves,
   type WidthRange,
 } from './types.js';
@@ -170,4 +171,31 @@ export function widthsAmiss(report: Pick<FitReport, 'findings'>): number {
     .toSorted((a, b) => a.from - b.from);
   for (const { from, to } of sorted) addRange(all, from, to);
   return widthsIn(all);
+}
+
+const RANK: Readonly<Record<Severity, number>> = { breaks: 3, wrong: 2, better: 1 };
+
+/** The worst that is found at each width, as runs of widths from narrow to wide. */
+export function worstRuns(findings: readonly Finding[]): (WidthRange & { readonly severity: Severity })[] {
+  const edges = [
+    ...new Set(findings.flatMap(({ ranges }) => ranges.flatMap(({ from, to }) => [from, to + 1]))),
+  ].sort((a, b) => a - b);
+  const runs: (WidthRange & { severity: Severity })[] = [];
+  edges.slice(1).forEach((end, k) => {
+    const from = edges[k] as number;
+    const here = findings.filter(({ ranges }) =>
+      ranges.some((range) => range.from <= from && range.to >= from),
+    );
+    const [first] = here;
+    if (!first) return;
+    const { severity } = here.reduce(
+      (one, other) => (RANK[other.severity] > RANK[one.severity] ? other : one),
+      first,
+    );
+    const before = runs.at(-1);
+    if (before?.severity === severity && before.to === from - 1)
+      runs[runs.length - 1] = { ...before, to: end - 1 };
+    else runs.push({ from, to: end - 1, severity });
+  });
+  return runs;
 }

@@ -237,7 +237,7 @@ function* inBand(
       'Back to reading order',
       at((draft) => tiles.forEach((each) => setOrder([each], 0, index, 'band')(draft))),
     );
-    yield tame('Carry its place', at(carryPlace(id, index, ['order', 'pin', 'area'])));
+    if (index > 0) yield tame('Carry its place', at(carryPlace(id, index, ['order', 'pin', 'area'])));
   }
 }
 

@@ -99,32 +99,36 @@ function* overflowing(
 ): Generator<Found> {
   const view = levelOf(document, first.level);
   const { padding } = paddingOf(view, stretch.band.index);
-  const out = (tile: LaidOutTile, { layout }: LaidOutLevel) =>
-    Math.max(
+  const axes = [
+    (tile: LaidOutTile, { layout }: LaidOutLevel) =>
       tile.x + tile.inlineSize - (layout.inlineSize - padding.inlineEnd),
+    (tile: LaidOutTile, { layout }: LaidOutLevel) =>
       tile.y + tile.blockSize - (layout.blockSize - padding.blockEnd),
-    );
+  ];
   for (const [k, tile] of first.layout.tiles.entries()) {
     const other = last.layout.tiles[k];
     if (!other) continue;
-    const [a, b] = [out(tile, first), out(other, last)];
-    if (a <= SLACK && b <= SLACK) continue;
-    const { from, to } = stretch;
-    const at = (width: number) => a + ((b - a) * (width - from)) / Math.max(1, to - from);
-    let [low, high] = [from, to];
-    while (low < high && at(low) <= SLACK) low++;
-    while (high > low && at(high) <= SLACK) high--;
-    const worst = at(low) >= at(high) ? low : high;
-    yield {
-      kind: 'overflow',
-      level: first.level,
-      tiles: [tile.id],
-      ranges: [{ from: low, to: high }],
-      badness: at(worst),
-      worst,
-      said: { by: at(worst), width: worst },
-    };
+    for (const out of axes) {
+      const found = overWidths(stretch, out(tile, first), out(other, last));
+      if (found) yield { kind: 'overflow', level: first.level, tiles: [tile.id], ...found };
+    }
   }
+}
+
+/** Where something that grows or shrinks along a line reaches out by more than is rounding. */
+function overWidths({ from, to }: Checked['stretch'], a: number, b: number) {
+  if (a <= SLACK && b <= SLACK) return null;
+  const at = (width: number) => a + ((b - a) * (width - from)) / Math.max(1, to - from);
+  let [low, high] = [from, to];
+  while (low < high && at(low) <= SLACK) low++;
+  while (high > low && at(high) <= SLACK) high--;
+  const worst = at(low) >= at(high) ? low : high;
+  return {
+    ranges: [{ from: low, to: high }],
+    badness: at(worst),
+    worst,
+    said: { by: at(worst), width: worst },
+  };
 }
 
 function paddingOf(view: Checked['document'], band: number) {

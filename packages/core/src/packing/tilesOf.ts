@@ -22,7 +22,7 @@ export function tilesOf(
     if (!wishes[position]) return;
     const span = { columns: columnSpan, rows: rowSpan };
     const tile = document.tiles[document.order[position] as string] as Tile;
-    if (wishes[position]?.column === null) flowing.push({ tile, position, span });
+    if (wishes[position].column === null) flowing.push({ tile, position, span });
     else held.push({ ...span, column: column - 1, row: row - 1 });
   });
   return { held, flowing };

@@ -22,7 +22,7 @@ interface RowProps {
 
 export function Row({ label, setHere = false, onCarry, children }: RowProps) {
   return (
-    <div className="relative grid min-h-7 grid-cols-[84px_1fr] items-center gap-2">
+    <div className="relative grid min-h-7 grid-cols-[84px_minmax(0,1fr)] items-center gap-2">
       {setHere && (
         <button
           type="button"

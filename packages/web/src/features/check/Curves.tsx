@@ -1,4 +1,4 @@
-import { LIMITS, SEVERITY, type Finding, type FitReport } from '@noria/core';
+import { LIMITS, worstRuns, type Finding, type FitReport } from '@noria/core';
 import { useMemo, type PointerEvent } from 'react';
 import {
   Area,
@@ -92,7 +92,7 @@ export function Curves({ report, findings, open }: CurvesProps) {
           return end - start > 0.07 ? (
             <span
               key={band.id}
-              className="absolute top-0 overflow-hidden pl-1.5 whitespace-nowrap"
+              className="absolute top-0 overflow-hidden pl-3 whitespace-nowrap"
               style={{ left: `${start * 100}%`, width: `${(end - start) * 100}%` }}
             >
               {band.arrangement.kind === 'fluid' ? 'fluid' : `${band.arrangement.columns.length} columns`}
@@ -134,6 +134,8 @@ export function Curves({ report, findings, open }: CurvesProps) {
 function Behind({ findings, open }: Pick<CurvesProps, 'findings' | 'open'>) {
   const bands = useAppSelector(selectBands);
   const needle = useAppSelector(selectNeedle);
+  const runs = useMemo(() => worstRuns(findings), [findings]);
+  const opened = findings.find(({ id }) => id === open);
   const share = (from: number, to: number) => ({
     left: `${toAxis(from, 100)}%`,
     width: `${toAxis(to, 100) - toAxis(from, 100)}%`,
@@ -154,22 +156,29 @@ function Behind({ findings, open }: Pick<CurvesProps, 'findings' | 'open'>) {
           />
         );
       })}
-      {findings
-        .filter(({ kind }) => kind !== 'faint' && kind !== 'no alternative text')
-        .flatMap((finding) =>
-          finding.ranges.map(({ from, to }) => (
-            <i
-              key={`${finding.id} ${from}`}
-              className="absolute inset-y-0"
-              style={{
-                ...share(from, to + 1),
-                minWidth: 1,
-                background: severityFill(SEVERITY[finding.kind]),
-                opacity: finding.id === open ? 0.42 : 0.13,
-              }}
-            />
-          )),
-        )}
+      {runs.map(({ from, to, severity }) => (
+        <i
+          key={from}
+          className="absolute inset-y-0 border-b-[3px]"
+          style={{
+            ...share(from, to + 1),
+            minWidth: 1,
+            borderColor: severityFill(severity),
+            background: `color-mix(in oklch, ${severityFill(severity)} 9%, transparent)`,
+          }}
+        />
+      ))}
+      {opened?.ranges.map(({ from, to }) => (
+        <i
+          key={from}
+          className="absolute inset-y-0"
+          style={{
+            ...share(from, to + 1),
+            minWidth: 2,
+            background: `color-mix(in oklch, ${severityFill(opened.severity)} 30%, transparent)`,
+          }}
+        />
+      ))}
       <i
         className="absolute -top-[16px] bottom-0 w-[2px] -translate-x-1/2 bg-copper"
         style={{ left: `${toAxis(needle, 100)}%` }}

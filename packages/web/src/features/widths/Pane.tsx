@@ -19,35 +19,36 @@ import {
 import { selectShown } from '../document';
 import { selectFindings, Sign } from '../fit';
 
+/** What a pane is wider than its page, for its frame and its scroll bar, px. */
+export const EDGE = 10;
+
 interface PaneProps {
   readonly width: number;
   readonly scale: number;
-  /** The one that is worked in: the needle stands at its width. */
-  readonly isActive: boolean;
   readonly onScroll: (element: HTMLElement) => void;
   /** Widths that were added can be taken away again. */
   readonly onRemove?: () => void;
 }
 
 /** The collection at one width. Pointed at, the needle goes there, and it is edited in place. */
-export function Pane({ width, scale, isActive, onScroll, onRemove }: PaneProps) {
+export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const findings = useAppSelector(selectFindings);
-  const isAtNeedle = useAppSelector((state) => state.compose.needle === width);
+  const isActive = useAppSelector((state) => state.compose.needle === width);
   const isSweeping = useAppSelector((state) => state.document.trial !== null);
   const layout = useMemo(() => layoutCollection(document, width, { measurer }), [document, width]);
   const band = bandAt(document, width);
   const here = findings.filter(({ ranges }) => ranges.some(({ from, to }) => width >= from && width <= to));
   // While something is dragged or tried, the pane that it began in stays the one.
-  const enter = () => !isAtNeedle && !isSweeping && dispatch(needleMoved(width));
+  const enter = () => !isActive && !isSweeping && dispatch(needleMoved(width));
   const [worst] = here;
   return (
     <section
       aria-label={`At ${width} px`}
       data-pane={width}
       className="grid min-h-0 flex-none grid-rows-[34px_minmax(0,1fr)]"
-      style={{ width: width * scale + 10 }}
+      style={{ width: width * scale + EDGE }}
       onPointerEnter={(event) => event.buttons === 0 && enter()}
     >
       <header className="flex items-center gap-2 overflow-hidden whitespace-nowrap">
@@ -92,7 +93,7 @@ export function Pane({ width, scale, isActive, onScroll, onRemove }: PaneProps) 
           }}
         >
           <StagePage document={document} layout={layout} width={width} scale={scale} pictureSize={640} />
-          {isActive && isAtNeedle ? (
+          {isActive ? (
             <Hands width={width} scale={scale} />
           ) : (
             <HeldOutlines width={width} scale={scale} layout={layout} />

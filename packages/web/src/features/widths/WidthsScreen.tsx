@@ -16,17 +16,18 @@ import {
   widthsAdded,
 } from '../compose';
 import { TopBar } from '../frame';
-import { Pane } from './Pane';
+import { EDGE, Pane } from './Pane';
 
 /** A pane is never shown smaller than this. */
 const LEAST_SCALE = 0.16;
 const GAP = 28;
 const AROUND = 24;
 
-/** The width that stands for a band: the needle's in its own, else one near its middle that devices have. */
-function widthFor(band: Band): number {
+/** The width that a band is seen at: the last one there, else one that devices have. */
+function widthIn(band: Band, last: number | undefined): number {
   const from = Math.max(band.from, LIMITS.narrowest);
   const to = Math.min(band.below - 1, LIMITS.widest);
+  if (last !== undefined && last >= from && last <= to) return last;
   const usual = [1280, 1440, 768, 834, 390, 360, 1024, 320].find((width) => width >= from && width <= to);
   return usual ?? Math.round((from + to) / 2);
 }
@@ -40,16 +41,21 @@ export function WidthsScreen({ id }: { id: string }) {
   const added = useAppSelector((state) => state.compose.addedWidths);
   const [sizeRef, size] = useSize();
   const [typed, setTyped] = useState('');
-  const panes = useRef<HTMLDivElement | null>(null);
+  const row = useRef<HTMLDivElement | null>(null);
 
-  const widths = useMemo(() => {
-    const all = [...bands.map(widthFor), ...added];
-    return [...new Set(all)].sort((a, b) => a - b);
-  }, [bands, added]);
-  // The pane that the needle stands in is the one that is worked in.
-  const active = widths.includes(needle) ? needle : nearest(widths, needle);
-  const room = (size?.width ?? 0) - 2 * AROUND - GAP * (widths.length - 1);
-  const scale = Math.min(0.7, Math.max(LEAST_SCALE, room / widths.reduce((sum, width) => sum + width, 0)));
+  // A band is seen at the width at which it was last worked in.
+  const [seen, setSeen] = useState<Readonly<Record<string, number>>>({});
+  const here = bands.findLast((band) => needle < band.below) ?? bands[0];
+  if (here && !added.includes(needle) && seen[here.id] !== needle) setSeen({ ...seen, [here.id]: needle });
+  const panes = useMemo(() => {
+    const ofBands = bands.map((band) => ({ key: band.id, width: widthIn(band, seen[band.id]) }));
+    const others = added
+      .filter((width) => ofBands.every((pane) => pane.width !== width))
+      .map((width) => ({ key: String(width), width }));
+    return [...ofBands, ...others].toSorted((a, b) => a.width - b.width);
+  }, [bands, added, seen]);
+  const room = (size?.width ?? 0) - 2 * AROUND - GAP * (panes.length - 1) - EDGE * panes.length;
+  const scale = Math.min(0.7, Math.max(LEAST_SCALE, room / panes.reduce((sum, { width }) => sum + width, 0)));
 
   const add = () => {
     const width = Math.round(Number(typed));
@@ -60,7 +66,7 @@ export function WidthsScreen({ id }: { id: string }) {
   /** All panes show the same part of the page. */
   const onScroll = (from: HTMLElement) => {
     const share = from.scrollTop / Math.max(1, from.scrollHeight - from.clientHeight);
-    for (const pane of panes.current?.querySelectorAll<HTMLElement>('[data-pane-scroll]') ?? []) {
+    for (const pane of row.current?.querySelectorAll<HTMLElement>('[data-pane-scroll]') ?? []) {
       if (pane === from) continue;
       const top = share * (pane.scrollHeight - pane.clientHeight);
       if (Math.abs(pane.scrollTop - top) > 1) pane.scrollTop = top;
@@ -89,7 +95,7 @@ export function WidthsScreen({ id }: { id: string }) {
           }}
         >
           <span>
-            {widths.length} widths at <span className="figures">{Math.round(scale * 100)} %</span>. Point at
+            {panes.length} widths at <span className="figures">{Math.round(scale * 100)} %</span>. Point at
             one to work in it.
           </span>
           <label className="ml-auto flex h-[26px] w-[104px] items-center gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
@@ -111,17 +117,16 @@ export function WidthsScreen({ id }: { id: string }) {
           </button>
         </form>
         <div
-          ref={panes}
+          ref={row}
           className="flex min-h-0 overflow-x-auto pb-3 [scrollbar-width:thin]"
           style={{ gap: GAP, paddingInline: AROUND }}
         >
           {size &&
-            widths.map((width) => (
+            panes.map(({ key, width }) => (
               <Pane
-                key={width}
+                key={key}
                 width={width}
                 scale={scale}
-                isActive={width === active}
                 onScroll={onScroll}
                 {...(added.includes(width) && {
                   onRemove: () => dispatch(widthsAdded(added.filter((each) => each !== width))),
@@ -136,6 +141,3 @@ export function WidthsScreen({ id }: { id: string }) {
     </div>
   );
 }
-
-const nearest = (widths: readonly number[], to: number) =>
-  widths.reduce((one, other) => (Math.abs(other - to) < Math.abs(one - to) ? other : one), widths[0] ?? to);

@@ -50,7 +50,7 @@ export function GapsPanel() {
   return (
     <aside
       aria-label="Close the gaps"
-      className="grid min-h-0 content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
+      className="grid min-h-0 grid-cols-[minmax(0,1fr)] content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
       onKeyDown={(event) => event.key === 'Escape' && leave()}
     >
       <h2 className="font-title text-lg font-[650]">Close the gaps</h2>

@@ -1,4 +1,4 @@
-import { SEVERITY, type Finding, type Severity } from '@noria/core';
+import { worstRuns, type Finding } from '@noria/core';
 import { useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectFindings, selectReport, severityFill, severityPath } from '../../fit';
@@ -10,47 +10,38 @@ const CELL = 3;
 /** Marks closer than this, px, would lie over each other; the worse one stays. */
 const APART = 13;
 
-const RANK: Readonly<Record<Severity, number>> = { breaks: 3, wrong: 2, better: 1 };
-const BY_RANK: readonly (Severity | null)[] = [null, 'better', 'wrong', 'breaks'];
-
-/** The worst that is found in each cell of the axis, as runs of one severity. */
-function runsOf(findings: readonly Finding[], length: number) {
-  const cells = new Uint8Array(Math.ceil(length / CELL));
-  for (const { kind, ranges } of findings) {
-    const rank = RANK[SEVERITY[kind]];
-    for (const { from, to } of ranges) {
-      const last = Math.min(cells.length - 1, Math.floor(toAxis(to + 1, length) / CELL));
-      for (let k = Math.floor(toAxis(from, length) / CELL); k <= last; k++)
-        cells[k] = Math.max(cells[k] ?? 0, rank);
-    }
-  }
-  const runs: { from: number; to: number; severity: Severity | null }[] = [];
-  cells.forEach((rank, k) => {
-    const severity = BY_RANK[rank] ?? null;
-    const before = runs.at(-1);
-    if (before?.severity === severity) runs[runs.length - 1] = { ...before, to: k + 1 };
-    else runs.push({ from: k, to: k + 1, severity });
+/** What is drawn: runs of one severity, in whole cells; a run is never thinner than one. */
+function cellsOf(findings: readonly Finding[], length: number) {
+  return worstRuns(findings).map(({ from, to, severity }) => {
+    const start = Math.floor(toAxis(from, length) / CELL) * CELL;
+    const end = Math.min(length, Math.max(start + CELL, Math.ceil(toAxis(to + 1, length) / CELL) * CELL));
+    return { start, end, severity };
   });
-  return runs;
 }
 
 /** Where findings are along the axis of widths, the worst first. */
 export function HeatStrip({ length }: { length: number }) {
   const findings = useAppSelector(selectFindings);
   const isKnown = useAppSelector((state) => selectReport(state) !== null);
-  const runs = useMemo(() => runsOf(findings, length), [findings, length]);
+  const cells = useMemo(() => cellsOf(findings, length), [findings, length]);
   return (
     <g data-testid="heat-strip">
-      {runs.map(({ from, to, severity }) => (
+      <rect
+        y={BASE}
+        width={length}
+        height={3}
+        fill={isKnown ? 'var(--sound)' : 'var(--hair)'}
+        opacity={isKnown ? 0.35 : 1}
+      />
+      {cells.map(({ start, end, severity }) => (
         <rect
-          key={from}
-          data-severity={severity ?? 'none'}
-          x={from * CELL}
+          key={start}
+          data-severity={severity}
+          x={start}
           y={BASE}
-          width={Math.min(length, to * CELL) - from * CELL}
+          width={end - start}
           height={3}
-          fill={severity ? severityFill(severity) : isKnown ? 'var(--sound)' : 'var(--hair)'}
-          opacity={severity ? 1 : isKnown ? 0.35 : 1}
+          fill={severityFill(severity)}
         />
       ))}
     </g>

@@ -228,7 +228,7 @@ function Looks() {
         onCarry={bodySizes.carry}
       />
       <Row label="Shared">
-        <div className="flex gap-1.5">
+        <div className="flex flex-wrap gap-1.5">
           <Button onClick={() => dispatch(shown('looks'))}>Named looks{names > 0 && ` (${names})`}</Button>
           <Button onClick={() => dispatch(shown('recipes'))}>Recipes</Button>
         </div>

@@ -48,7 +48,7 @@ export function Settings() {
   return (
     <aside
       aria-label="Settings"
-      className="grid min-h-0 content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
+      className="grid min-h-0 grid-cols-[minmax(0,1fr)] content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
     >
       <header className="flex items-baseline gap-2">
         <h2 className="truncate font-title text-lg font-[650]">{heading.title}</h2>
