@@ -21,6 +21,32 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
+    test('Widths, Check, the band, findings and a fluid arrangement', async ({
+      page,
+      application,
+      collection,
+    }) => {
+      await openCompose(page, application, collection);
+      await page.keyboard.press('w');
+      await expectAccessible(page);
+      await page.keyboard.press('w');
+      await page.getByRole('radio', { name: 'Fluid' }).click();
+      await expectAccessible(page);
+      await page.keyboard.press('f');
+      await page
+        .getByRole('complementary', { name: 'Findings' })
+        .getByRole('button', { expanded: false })
+        .first()
+        .click();
+      await expectAccessible(page);
+      await page.getByRole('link', { name: 'Widths' }).click();
+      await expect(page.locator('[data-pane]').first()).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('link', { name: /^Check/ }).click();
+      await expect(page.getByRole('region', { name: /^Columns: from/ })).toBeVisible();
+      await expectAccessible(page);
+    });
+
     test('Pictures with one open, and Recipes', async ({ page, application }) => {
       await page.goto(`${application.url}/pictures`);
       await page.getByRole('button', { name: /Hut bread/ }).click();

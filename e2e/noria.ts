@@ -64,7 +64,12 @@ export async function demo(name: string): Promise<CollectionDocument> {
   return document;
 }
 
-export const DEMOS = ['winter-at-the-huts', 'a-year-of-work-days', 'night-sky-above-hut-four'] as const;
+export const DEMOS = [
+  'winter-at-the-huts',
+  'a-year-of-work-days',
+  'night-sky-above-hut-four',
+  'seven-days-seven-paths',
+] as const;
 
 interface Stored {
   readonly id: string;

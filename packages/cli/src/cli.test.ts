@@ -153,3 +153,58 @@ describe('a file that can’t be used is refused in words', () => {
     said.mockRestore();
   });
 });
+
+describe('noria check', () => {
+  const status = () => {
+    const { exitCode } = process;
+    process.exitCode = 0;
+    return exitCode ?? 0;
+  };
+  beforeAll(() => {
+    process.exitCode = 0;
+  });
+
+  test('finds nothing in the demo, at any width', async () => {
+    for (const name of await readdir(demos)) {
+      if (!name.endsWith('.noria.json')) continue;
+      const text = await noria(
+        'check',
+        join(demos, name),
+        '--from',
+        '240',
+        '--to',
+        '2560',
+        '--fail-on',
+        'any',
+      );
+      expect(text).toMatch(/: nothing found at 2321 widths from 240 to 2560 px\.$/);
+      expect(status()).toBe(0);
+    }
+  });
+
+  test('says what, where and why, as text or JSON, and fails on the named kinds alone', async () => {
+    const document = JSON.parse(await readFile(small, 'utf8')) as { tiles: Record<string, object> };
+    document.tiles.stars = { ...document.tiles.stars, neverBelow: 400 };
+    const broken = await file('broken.noria.json', JSON.stringify(document));
+    const text = await noria('check', broken, '--fail-on', 'hole,overflow');
+    expect(text).toMatch(/squashed: “Stars” is squashed, at 320–/);
+    expect(status()).toBe(0);
+    const json = await noria('check', broken, '--fail-on', 'squashed', '--format', 'json', '--to', '700');
+    expect(status()).toBe(1);
+    const { from, to, findings } = JSON.parse(json) as {
+      from: number;
+      to: number;
+      findings: { kind: string; tiles: string[]; ranges: { from: number; to: number }[] }[];
+    };
+    expect([from, to]).toEqual([240, 700]);
+    expect(findings[0]).toMatchObject({ kind: 'squashed', tiles: ['stars'] });
+  });
+
+  test.each([
+    [['--fail-on', 'holes'], /“holes” is no kind of finding/],
+    [['--from', 'wide'], /“wide” is no width/],
+    [['--from', '800', '--to', '400'], /from a smaller to a larger/],
+  ])('refuses %j', async (options, message) => {
+    await expect(noria('check', small, ...options)).rejects.toThrow(message);
+  });
+});

@@ -58,7 +58,9 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
     }
     const hugs =
       (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);
-    return asks || hugs ? tileBox(looks, tile, options.measurer, options.pageInlineSize) : plainBox(tile.id);
+    if (!asks && !hugs) return plainBox(tile.id);
+    measures = true;
+    return tileBox(looks, tile, options.measurer, options.pageInlineSize);
   }
 }
 

@@ -120,8 +120,10 @@ function read(document: CollectionDocument, tile: Tile, box: Box): Need {
 const pxOf = (size: TypeSize): number =>
   typeof size === 'number' ? size : typeof size === 'object' ? Math.min(size.from, size.to) : 16;
 
-/** Sizes are told apart to an eighth of a px. */
-const STEPS = 8;
+/** Browsers lay out in 64ths of a px. */
+const STEPS = 64;
+/** What is read off a line between two widths may be a step short; a word that just fits still does. */
+const SHORT = 2;
 
 /** Whether a tile has words that can be clipped: its own, or a caption over its picture. */
 export const canClip = (tile: Tile) =>
@@ -136,7 +138,7 @@ export function neededBlockSize(
   inlineSize: number,
 ): number {
   const { box, blockSizes } = knownOf(document, tile, measurer, page);
-  const key = Math.floor(inlineSize * STEPS);
+  const key = Math.round(inlineSize * STEPS) + SHORT;
   let size = blockSizes.get(key);
   if (size === undefined) {
     const inline = key / STEPS;

@@ -12,6 +12,7 @@ import {
 } from 'recharts';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { axisFigures, fromAxis, needleMoved, selectBands, selectNeedle, toAxis } from '../compose';
+import { count } from '../../ui/words';
 import { severityFill } from '../fit';
 
 interface CurvesProps {
@@ -95,7 +96,9 @@ export function Curves({ report, findings, open }: CurvesProps) {
               className="absolute top-0 overflow-hidden pl-3 whitespace-nowrap"
               style={{ left: `${start * 100}%`, width: `${(end - start) * 100}%` }}
             >
-              {band.arrangement.kind === 'fluid' ? 'fluid' : `${band.arrangement.columns.length} columns`}
+              {band.arrangement.kind === 'fluid'
+                ? 'fluid'
+                : count(band.arrangement.columns.length, 'column').toLowerCase()}
             </span>
           ) : null;
         })}
@@ -217,9 +220,9 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
       aria-label={`${title}: from ${words(least, unit)} to ${words(most, unit)}`}
       className="relative min-h-0 border-b border-faint/50"
     >
-      <h3 className="pointer-events-none absolute top-1.5 left-1.5 z-10 text-[11.5px] font-semibold">
+      <h2 className="pointer-events-none absolute top-1.5 left-1.5 z-10 text-[11.5px] font-semibold">
         {title}
-      </h3>
+      </h2>
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart
           data={points}

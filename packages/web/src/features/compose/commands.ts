@@ -1,6 +1,7 @@
 import { evenTracks, insertTrack, setArrangement, type TileKind } from '@noria/core';
 import { useAppSelector } from '../../store/hooks';
 import { redo, undo } from '../document';
+import { fixAll } from '../fit';
 import {
   addNewTile,
   changeRecipe,
@@ -117,6 +118,17 @@ const IN_HAND: readonly ListedCommand[] = [
 
 const ALWAYS: readonly ListedCommand[] = [
   { does: 'Close the gaps', keys: 'h', run: () => (dispatch) => dispatch(shown('gaps')) },
+  {
+    does: 'Findings, with what puts them right',
+    keys: 'f',
+    run: () => (dispatch) => dispatch(shown('findings')),
+  },
+  {
+    does: 'The band: derive it, what is set here',
+    keys: 'w',
+    run: () => (dispatch) => dispatch(shown('band')),
+  },
+  { does: 'Put right all that is safe', run: fixAll },
   { does: 'Proposals: other arrangements', keys: 'o', run: () => (dispatch) => dispatch(shown('proposals')) },
   ...KINDS.map((kind) => ({ does: `Add a ${kind} tile`, run: () => addNewTile(kind) })),
   { does: 'Best fit: deal pictures out by their shape', keys: 'b', run: dealPictures },

@@ -1,10 +1,11 @@
 import { slugOf } from '../../api/ids';
 import { measurer } from '../../measure/measurer';
-import { writePage } from '@noria/core';
+import { setQueries, writePage } from '@noria/core';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
-import { selectShown } from '../document';
+import { Segments } from '../../ui/Segments';
+import { run, selectShown } from '../document';
 import { TopBar } from '../frame';
 import { announce, warn } from '../notices';
 import { download } from '../../ui/download';
@@ -74,6 +75,23 @@ export function ExportScreen({ id }: { id: string }) {
             </li>
           ))}
         </ul>
+        <div className="grid gap-1.5">
+          <h2 className="text-sm font-semibold">What do its bands ask about?</h2>
+          <Segments
+            name="Queries"
+            value={document.queries ?? 'container'}
+            choices={[
+              { value: 'container', label: 'Its container' },
+              { value: 'media', label: 'The window' },
+            ]}
+            onChoose={(queries) => dispatch(run('Queries', setQueries(queries)))}
+          />
+          <p className="text-sm text-soft">
+            {document.queries === 'media'
+              ? 'Media queries: for a page of its own.'
+              : 'Container queries: it also fits into a part of another page.'}
+          </p>
+        </div>
         <div className="grid gap-1.5">
           <Button
             look="solid"

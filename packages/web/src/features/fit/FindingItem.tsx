@@ -1,5 +1,5 @@
 import { rangeWords, type Finding, type Fix } from '@noria/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { runPatch, tryPatch } from '../document';
@@ -20,6 +20,10 @@ interface FindingItemProps {
 /** One finding: what, where and why; opened, with what would put it right. */
 export function FindingItem({ finding, isOpen, onOpen, onShow, tries }: FindingItemProps) {
   const { severity, title, reason, ranges } = finding;
+  const item = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (isOpen) item.current?.scrollIntoView({ block: 'nearest' });
+  }, [isOpen]);
   return (
     <li className="grid grid-cols-[20px_1fr] border-b border-hair py-3 first:pt-2" data-finding={finding.id}>
       <span className="pt-[3px]">

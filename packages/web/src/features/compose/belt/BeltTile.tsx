@@ -1,10 +1,10 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { inkOf, type PictureAsset, type Tile } from '@noria/core';
+import { inkOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
 import { memo, useEffect, useRef } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { selectSavedView } from '../selectors';
+import { selectBand, selectSavedView } from '../selectors';
 import { fillShown } from '../../../ui/fill';
 import { taken, toggled } from '../composeSlice';
 
@@ -21,6 +21,10 @@ export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) 
   const { pictures } = view;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: tile.id,
+  });
+  const hidden = useAppSelector((state) => {
+    const shown = selectSavedView(state).tiles[tile.id];
+    return shown ? placeIn(selectSavedView(state), shown, selectBand(state).index).hidden : false;
   });
   const item = useRef<HTMLLIElement | null>(null);
   const shown = tile.kind === 'picture' ? tile.picture : tile.kind === 'film' ? tile.poster : null;
@@ -51,12 +55,12 @@ export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) 
         {...listeners}
         aria-roledescription="sortable tile"
         aria-pressed={held}
-        aria-label={`${number}, ${tile.name}`}
+        aria-label={`${number}, ${tile.name}${hidden ? ', hidden here' : ''}`}
         className={`group grid w-full touch-none gap-1.5 rounded-s text-left ${isDragging ? 'opacity-80' : ''}`}
         onClick={(event) => dispatch(event.shiftKey ? toggled(tile.id) : taken([tile.id]))}
       >
         <span
-          className={`block h-[46px] overflow-hidden rounded-s border border-hair ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
+          className={`block h-[46px] overflow-hidden rounded-s border border-hair ${hidden ? 'opacity-35' : ''} ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
           style={{ background: fillShown(view, tile.look.fill) }}
         >
           <Thumbnail tile={tile} picture={picture} ink={inkOf(view, tile)} />
@@ -64,7 +68,7 @@ export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) 
         <span
           className={`flex truncate text-[10.5px] leading-[14px] ${held ? 'font-semibold text-copper-ink' : 'text-faint'}`}
         >
-          <span className="truncate">
+          <span className={`truncate ${hidden ? 'line-through' : ''}`}>
             {number} {tile.name}
           </span>
         </span>

@@ -7,6 +7,7 @@ import { FindingItem, fixAll, selectAccepted, selectFindings, selectReport } fro
 import { tryOut } from '../../document';
 import { showFinding } from '../actions';
 import { findingOpened, shown } from '../composeSlice';
+import { selectNeedle } from '../selectors';
 
 /** Everything that was found, beside the stage, on which each fix is tried. */
 export function FindingsPanel() {
@@ -15,6 +16,15 @@ export function FindingsPanel() {
   const findings = useAppSelector(selectFindings);
   const accepted = useAppSelector(selectAccepted);
   const open = useAppSelector((state) => state.compose.finding);
+  const needle = useAppSelector(selectNeedle);
+  useEffect(() => {
+    if (open === null) return undefined;
+    // The tile is where it is at that width once the stage has been laid out.
+    const timer = window.setTimeout(() => {
+      document.querySelector('[data-testid=in-hand]')?.scrollIntoView({ block: 'nearest' });
+    }, 60);
+    return () => window.clearTimeout(timer);
+  }, [open, needle]);
   useEffect(
     () => () => {
       dispatch(tryOut(null));

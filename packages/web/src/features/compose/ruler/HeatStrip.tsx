@@ -1,6 +1,7 @@
 import { worstRuns, type Finding } from '@noria/core';
 import { useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { selectShown } from '../../document';
 import { selectFindings, selectReport, severityFill, severityPath } from '../../fit';
 import { showFinding } from '../actions';
 import { BASE, toAxis } from './axis';
@@ -23,9 +24,10 @@ function cellsOf(findings: readonly Finding[], length: number) {
 export function HeatStrip({ length }: { length: number }) {
   const findings = useAppSelector(selectFindings);
   const isKnown = useAppSelector((state) => selectReport(state) !== null);
+  const isFresh = useAppSelector((state) => state.fit.about === selectShown(state));
   const cells = useMemo(() => cellsOf(findings, length), [findings, length]);
   return (
-    <g data-testid="heat-strip">
+    <g data-testid="heat-strip" data-fresh={isFresh}>
       <rect
         y={BASE}
         width={length}
