@@ -37,7 +37,7 @@ export default tseslint.config(
       'scripts/bench.mjs',
       'scripts/benchStage.mjs',
       'scripts/benchPictures.mjs',
-      'scripts/lib/frames.mjs',
+      'scripts/lib/frames.mjs', 'scripts/benchFit.mjs',
     ],
     languageOptions: { globals: globals.browser },
   },

@@ -143,6 +143,10 @@ describe('each kind of finding', () => {
       ]),
       { measurer, from: 1280, to: 1280 },
     );
+    const holes = holed.findings.filter(({ kind }) => kind === 'hole');
+    expect(holes.map(({ tiles, reason }) => [tiles, reason])).toEqual([
+      [['t2'], 'One cell at column 4, row 1 stays empty: “Stat” does not fit there.'],
+    ]);
     const stray = checkFit(
       collection([
         [4, 1],
@@ -151,7 +155,7 @@ describe('each kind of finding', () => {
       { measurer },
     );
     expect(stray.findings.map(({ kind, reason }) => [kind, reason])).toEqual([
-      ['stray', 'One cell stay empty after “Stat”, the last tile.'],
+      ['stray', 'One cell stays empty after “Stat”, the last tile.'],
     ]);
   });
 
@@ -191,7 +195,7 @@ describe('each kind of finding', () => {
       [1, 1],
       [1, 1],
     ]);
-    const wide = withTile(base, 't1', { figure: 'wwwww wwwww wwwww' } as Partial<StatTile>);
+    const wide = withTile(base, 't1', { figure: 'wwwww wwwww wwwww' });
     // 17 letters of 8 px in one line, tracked by −0.035 em of 37.4 px, and 36 px of padding.
     const need = 17 * (8 - 0.035 * 37.4) + 36;
     const finding = checkFit(wide, { measurer }).findings.find(
@@ -291,7 +295,7 @@ describe('what puts findings right', () => {
   };
 
   test('every fix that is called safe makes the finding go and brings none', () => {
-    const wide = withTile(narrowing, 't2', { figure: 'wwwwwwwwwwwwwwww' } as Partial<StatTile>);
+    const wide = withTile(narrowing, 't2', { figure: 'wwwwwwwwwwwwwwww' });
     const report = checkFit(wide, { measurer });
     const before = new Set(report.findings.map(({ id }) => id));
     expect(report.findings.length).toBeGreaterThan(0);
@@ -310,7 +314,7 @@ describe('what puts findings right', () => {
     const broken = withTile(
       withTile({ ...narrowing, order: ['t1', 't2', 't4', 't3', 't5', 't6'] }, 't2', {
         figure: 'wwwwwwwwwwwwwwww',
-      } as Partial<StatTile>),
+      }),
       't3',
       { look: { fill: '#888888', ink: '#999999', spread: 'end' } },
     );

@@ -153,10 +153,7 @@ function draw(curves: ReturnType<typeof emptyCurves>, checked: Checked, origin: 
     curves.narrowest[k] = inlineSize;
     curves.need[k] = need;
   }
-  pictureFindings.draw(checked, (width, shown) => {
-    const k = width - origin;
-    curves.leastShown[k] = Math.min(curves.leastShown[k] ?? 1, shown);
-  });
+  pictureFindings.draw(checked, curves.leastShown, origin);
 }
 
 /** The findings that were not accepted. */

@@ -65,6 +65,7 @@ function* check(checked: Checked): Generator<Found> {
       addRange(worst.ranges, width, width);
       if (badness > worst.badness) Object.assign(worst, { badness, width, slot: { ...slot } });
     };
+    if (isSound(picture, tile, a, density) && isSound(picture, tile, b, density)) continue;
     const slot = { inlineSize: 0, blockSize: 0 };
     for (let width = from; width <= to; width++) {
       const share = to === from ? 0 : (width - from) / (to - from);
@@ -101,22 +102,40 @@ function* check(checked: Checked): Generator<Found> {
   }
 }
 
+/**
+ * Whether nothing is amiss in a slot. What is sound at both ends of a straight stretch is so between:
+ * the aspect goes one way, and the larger of two scales is largest at an end.
+ */
+function isSound(picture: PictureAsset, tile: PictureTile, slot: LaidOutTile, density: number): boolean {
+  if (slot.inlineSize <= 0 || slot.blockSize <= 0) return true;
+  if (1 / (scaleIn(picture, slot, tile) * density) < SHARP) return false;
+  return (
+    tile.shows === 'contain' ||
+    (coveredShare(picture, slot) >= LEAST_SHOWN && !isFocusLost(cropIn(picture, slot, tile), tile.focalPoint))
+  );
+}
+
 /** min(a/s, s/a) of the aspects of picture and slot. */
 function coveredShare(picture: PictureAsset, slot: { inlineSize: number; blockSize: number }): number {
   const ratio = (picture.inlineSize * slot.blockSize) / (picture.blockSize * slot.inlineSize);
   return ratio > 1 ? 1 / ratio : ratio;
 }
 
-/** Gives the least part of a picture that shows, at every width. */
-function draw(checked: Checked, put: (width: number, shown: number) => void): void {
+/** Takes the least part of a picture that shows into a curve that begins at a width. */
+function draw(checked: Checked, curve: Float32Array, origin: number): void {
   const { from, to } = checked.stretch;
   for (const { tile, picture, a, b } of slotsOf(checked)) {
     if (tile.shows === 'contain') continue;
+    const aspect = picture.inlineSize / picture.blockSize;
     for (let width = from; width <= to; width++) {
       const share = to === from ? 0 : (width - from) / (to - from);
       const inlineSize = a.inlineSize + (b.inlineSize - a.inlineSize) * share;
       const blockSize = a.blockSize + (b.blockSize - a.blockSize) * share;
-      if (inlineSize > 0 && blockSize > 0) put(width, coveredShare(picture, { inlineSize, blockSize }));
+      if (inlineSize <= 0 || blockSize <= 0) continue;
+      const ratio = (aspect * blockSize) / inlineSize;
+      const shown = ratio > 1 ? 1 / ratio : ratio;
+      const k = width - origin;
+      if (shown < (curve[k] as number)) curve[k] = shown;
     }
   }
 }

@@ -1,9 +1,9 @@
-import { bandsOf, type Band } from '../document/bands.js';
+import { bandsOf, placeIn, type Band } from '../document/bands.js';
 import { columnChanges, fluidOf } from '../fluid/columns.js';
-import { hasFluidType } from '../look/named.js';
+import { fluidBends, hasFluidType } from '../look/named.js';
 import { layoutCollection } from '../layout.js';
 import type { LaidOutTile, Layout } from '../arrangement.js';
-import type { CollectionDocument, TileId } from '../document/types.js';
+import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 import type { TextMeasurer } from '../text/types.js';
 
 /** A level as it is laid out: the collection itself, or a group; px from the outermost border box. */
@@ -52,14 +52,39 @@ function flat(layout: Layout): FlatLayout {
 }
 
 /** The widths in a band at which something is known to bend: px, whole. */
-function knownBends(band: Band): number[] {
+function knownBends(document: CollectionDocument, band: Band): number[] {
   const { arrangement } = band;
   const spansFrom = arrangement.kind === 'fluid' ? fluidOf(arrangement).spansFrom : null;
   return [
     ...(arrangement.maxInlineSize === null ? [] : [Math.floor(arrangement.maxInlineSize) + 1]),
     ...columnChanges(band).map(({ width }) => Math.ceil(width)),
     ...(spansFrom === null ? [] : [Math.ceil(spansFrom)]),
+    ...fluidBends(document).map(Math.ceil),
   ];
+}
+
+const PLAIN_COLUMN = /^\d+(\.\d+)?(px|fr)$/;
+const PLAIN_ROW = /^\d+(\.\d+)?px$/;
+
+/**
+ * Whether all edges are known to be straight lines between the bends that are known: shares and px
+ * with room for them at the narrowest width, rows of px, tiles that fill their cells.
+ */
+function isPlain(document: CollectionDocument, band: Band, low: number): boolean {
+  const { columns, rows, autoRows, padding, columnGap, maxInlineSize, height } = band.arrangement;
+  const px = columns.reduce((sum, size) => sum + (size.endsWith('px') ? Number.parseFloat(size) : 0), 0);
+  const inner = Math.min(low, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
+  return (
+    (height?.kind ?? 'content') === 'content' &&
+    columns.every((size) => PLAIN_COLUMN.test(size)) &&
+    [...rows, autoRows].every((size) => PLAIN_ROW.test(size)) &&
+    px + (columns.length - 1) * columnGap < inner &&
+    document.order.every((id) => {
+      const tile = document.tiles[id] as Tile;
+      const { fit } = placeIn(document, tile, band.index);
+      return tile.kind !== 'group' && fit.inline === 'fill' && fit.block === 'fill';
+    })
+  );
 }
 
 const hasContentRows = (document: CollectionDocument): boolean => {
@@ -113,12 +138,16 @@ export function stretchesOf(
     const low = Math.max(from, Math.ceil(band.from));
     const high = Math.min(to, Math.ceil(band.below) - 1);
     if (low > high) continue;
-    const edges = [low, ...new Set(knownBends(band).filter((width) => width > low && width <= high))].sort(
-      (a, b) => a - b,
-    );
+    const edges = [
+      low,
+      ...new Set(knownBends(document, band).filter((width) => width > low && width <= high)),
+    ].sort((a, b) => a - b);
     edges.forEach((start, k) => {
       const end = (edges[k + 1] ?? high + 1) - 1;
-      cut(band, start, end, layOut(start), layOut(end));
+      const [first, last] = [layOut(start), layOut(end)];
+      if (isPlain(document, band, start) && isSameShape(first, last))
+        found.push({ band, from: start, to: end, first, last });
+      else cut(band, start, end, first, last);
     });
   }
   return found;

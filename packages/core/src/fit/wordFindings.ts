@@ -116,21 +116,31 @@ export function levelsOf({ stretch }: Checked): ReadonlyMap<string, string | nul
 
 /** The tile that is narrowest beside what it needs, at a share of the stretch. */
 export function narrowestIn({ stretch, looks, measurer }: Checked) {
-  const { first, last, from } = stretch;
+  const { first, last, from, to } = stretch;
   const needing = first.tiles.flatMap((a, k) => {
     const b = last.tiles[k] as LaidOutTile;
     const tile = looks.tiles[a.id] as Tile;
     const need = needOf(looks, tile, measurer, from).inlineSize;
-    return need > 0 ? [{ sizeAt: between(a.inlineSize, b.inlineSize), need }] : [];
+    if (need <= 0) return [];
+    const later = needOf(looks, tile, measurer, to).inlineSize;
+    return [{ sizeAt: between(a.inlineSize, b.inlineSize), needAt: between(need, later) }];
   });
-  return (share: number): { inlineSize: number; need: number } => {
+  const narrowest = { inlineSize: 0, need: 0 };
+  return (share: number): { readonly inlineSize: number; readonly need: number } => {
     let inlineSize = 0;
     let need = 0;
     let least = Infinity;
     for (const each of needing) {
       const size = each.sizeAt(share);
-      if (size / each.need < least) [least, inlineSize, need] = [size / each.need, size, each.need];
+      const needed = each.needAt(share);
+      if (size / needed < least) {
+        least = size / needed;
+        inlineSize = size;
+        need = needed;
+      }
     }
-    return { inlineSize, need };
+    narrowest.inlineSize = inlineSize;
+    narrowest.need = need;
+    return narrowest;
   };
 }

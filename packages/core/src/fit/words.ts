@@ -44,6 +44,7 @@ export function say(
 ): { readonly title: string; readonly reason: string } {
   const [first = '', second = ''] = tiles.map((id) => `“${document.tiles[id]?.name ?? id}”`);
   const cells = counted(Number(said.columns) * Number(said.rows), 'cell');
+  const stay = Number(said.columns) * Number(said.rows) === 1 ? 'stays' : 'stay';
   switch (kind) {
     case 'overlap':
       return {
@@ -68,12 +69,12 @@ export function say(
     case 'hole':
       return {
         title: `A hole before ${first}`,
-        reason: `${capital(cells)} at column ${said.column}, row ${said.row} stay empty: ${first} does not fit there.`,
+        reason: `${capital(cells)} at column ${said.column}, row ${said.row} ${stay} empty: ${first} does not fit there.`,
       };
     case 'stray':
       return {
         title: `The last row is not full`,
-        reason: `${capital(cells)} stay empty after ${first}, the last tile.`,
+        reason: `${capital(cells)} ${stay} empty after ${first}, the last tile.`,
       };
     case 'out of order':
       return {

@@ -45,3 +45,16 @@ export function hasFluidType({ look, tiles, namedLooks }: CollectionDocument): b
   }
   return own;
 }
+
+/** The widths of the page at which type begins or ends to grow, px. */
+export function fluidBends({ look, tiles, namedLooks }: CollectionDocument): number[] {
+  const sizes = [
+    look.headingSize,
+    look.bodySize,
+    ...Object.values(namedLooks ?? {}).map(({ value }) => value),
+    ...Object.values(tiles).flatMap(({ look: own }) => [own.headingSize, own.bodySize]),
+  ];
+  return [
+    ...new Set(sizes.flatMap((size) => (typeof size === 'object' ? [size.fromWidth, size.toWidth] : []))),
+  ];
+}

@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { needleMoved, PackedFigure, showFinding } from '../compose';
-import { FindingItem, fixAll, selectAccepted, selectFindings, selectReport } from '../fit';
+import { FindingItem, fixAll, selectAccepted, selectReport, selectSettledFindings } from '../fit';
 import { TopBar } from '../frame';
 import { Curves } from './Curves';
 
@@ -16,7 +16,7 @@ export function CheckScreen({ id }: { id: string }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const report = useAppSelector(selectReport);
-  const findings = useAppSelector(selectFindings);
+  const findings = useAppSelector(selectSettledFindings);
   const accepted = useAppSelector(selectAccepted);
   const trouble = useAppSelector((state) => state.fit.trouble);
   const [open, setOpen] = useState<string | null>(null);

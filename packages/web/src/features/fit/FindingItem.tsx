@@ -57,6 +57,12 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
   const dispatch = useAppDispatch();
   const fixes = useFixes(finding.id);
   const [tried, setTried] = useState<Fix | null>(null);
+  useEffect(
+    () => () => {
+      dispatch(tryPatch(null));
+    },
+    [dispatch],
+  );
   const tryOne = (fix: Fix | null) => {
     setTried(fix);
     if (tries) dispatch(tryPatch(fix?.patch ?? null));

@@ -1,5 +1,11 @@
 export { FindingItem } from './FindingItem';
 export { fixAll, workOut } from './actions';
-export { selectAccepted, selectFindings, selectReport } from './selectors';
+export {
+  selectAccepted,
+  selectFindings,
+  selectReport,
+  selectSettled,
+  selectSettledFindings,
+} from './selectors';
 export { severityFill, severityPath, severityWord, Sign } from './Sign';
 export { useFitCheck } from './useFitCheck';

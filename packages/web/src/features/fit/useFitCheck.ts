@@ -21,12 +21,13 @@ export function useFitCheck(): void {
       if (!wanted || busy || !state.document.document) return;
       const document = selectShown(state);
       if (document === last) return;
+      const isTrial = document !== state.document.document;
       busy = true;
       last = document;
       fitWorker()
         .check(document)
         .then(({ report, ms }) => {
-          if (wanted) dispatch(checked({ report, ms, about: document }));
+          if (wanted) dispatch(checked({ report, ms, about: document, isTrial }));
         })
         .catch((error: unknown) => {
           if (wanted) dispatch(couldNotCheck(error instanceof Error ? error.message : String(error)));

@@ -22,6 +22,9 @@ import { selectFindings, Sign } from '../fit';
 /** What a pane is wider than its page, for its frame and its scroll bar, px. */
 export const EDGE = 10;
 
+/** A pane that is narrower than this, px, has no room for its columns in words. */
+const LEAST_FOR_WORDS = 130;
+
 interface PaneProps {
   readonly width: number;
   readonly scale: number;
@@ -61,7 +64,7 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
         >
           {width}
         </button>
-        <span className="truncate text-sm text-soft">
+        <span className={`truncate text-sm text-soft ${width * scale < LEAST_FOR_WORDS ? 'sr-only' : ''}`}>
           {band.arrangement.kind === 'fluid' ? 'fluid, ' : ''}
           {count(band.arrangement.columns.length, 'column').toLowerCase()}
         </span>
@@ -79,7 +82,9 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
       </header>
       <div
         data-pane-scroll
-        tabIndex={-1}
+        role="group"
+        aria-label={`Page at ${width} px`}
+        tabIndex={0}
         className="relative min-h-0 overflow-x-hidden overflow-y-auto [scrollbar-width:thin]"
         onScroll={(event) => onScroll(event.currentTarget)}
       >
@@ -115,7 +120,8 @@ function Hands({ width, scale }: { width: number; scale: number }) {
     <>
       <Ground space={space} left={0} />
       <Holes space={space} />
-      <TileHands space={space} />
+      {/* The span pad is larger than most panes. */}
+      <TileHands space={space} withPad={false} />
     </>
   );
 }

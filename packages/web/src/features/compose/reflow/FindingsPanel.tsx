@@ -3,7 +3,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { Panel } from '../../../ui/Panel';
 import { count } from '../../../ui/words';
-import { FindingItem, fixAll, selectAccepted, selectFindings, selectReport } from '../../fit';
+import { FindingItem, fixAll, selectAccepted, selectSettled, selectSettledFindings } from '../../fit';
 import { tryOut } from '../../document';
 import { showFinding } from '../actions';
 import { findingOpened, shown } from '../composeSlice';
@@ -12,8 +12,8 @@ import { selectNeedle } from '../selectors';
 /** Everything that was found, beside the stage, on which each fix is tried. */
 export function FindingsPanel() {
   const dispatch = useAppDispatch();
-  const report = useAppSelector(selectReport);
-  const findings = useAppSelector(selectFindings);
+  const report = useAppSelector(selectSettled);
+  const findings = useAppSelector(selectSettledFindings);
   const accepted = useAppSelector(selectAccepted);
   const open = useAppSelector((state) => state.compose.finding);
   const needle = useAppSelector(selectNeedle);

@@ -86,7 +86,7 @@ export function BandRows({ tiles }: { tiles: readonly Tile[] }) {
       >
         <NumberField
           name="Never below"
-          value={need ? Math.ceil(need.inlineSize) : null}
+          value={need && need.by !== 'nothing' ? Math.ceil(need.inlineSize) : null}
           least={1}
           most={LIMITS.track}
           unit={BY[need?.by ?? 'nothing'] ?? 'px'}

@@ -78,13 +78,13 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
         />
       </Row>
       <Row label="At most">
-        <div className="grid grid-cols-2 gap-1.5">
+        <div className={`grid gap-1.5 ${fluid.most === null ? '' : 'grid-cols-2'}`}>
           <Segments
             name="Number of columns"
             value={fluid.most === null ? 'any' : 'most'}
             choices={[
-              { value: 'any', label: 'All that fit' },
-              { value: 'most', label: 'So many' },
+              { value: 'any', label: fluid.most === null ? 'All that fit' : 'All' },
+              { value: 'most', label: 'Limit' },
             ]}
             onChoose={(value) => set('At most', { most: value === 'any' ? null : Math.max(1, now) })}
           />
@@ -102,12 +102,12 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
         </div>
       </Row>
       <Row label="Spans">
-        <div className="grid grid-cols-2 gap-1.5">
+        <div className={`grid gap-1.5 ${fluid.spansFrom === null ? '' : 'grid-cols-2'}`}>
           <Segments
             name="Spans apply"
             value={fluid.spansFrom === null ? 'fit' : 'from'}
             choices={[
-              { value: 'fit', label: 'Where they fit' },
+              { value: 'fit', label: fluid.spansFrom === null ? 'Where they fit' : 'Fit' },
               { value: 'from', label: 'From' },
             ]}
             onChoose={(value) => set('Spans from', { spansFrom: value === 'fit' ? null : 720 })}
@@ -164,7 +164,8 @@ function FewTiles({ repeat, columns }: { repeat: FluidColumns['repeat']; columns
       {Array.from({ length: of }, (_, k) => (
         <i
           key={k}
-          className={`rounded-[2px] ${k < 2 ? 'bg-water-3' : 'border border-dashed border-faint'}`}
+          className={`rounded-[2px] ${k < 2 ? '' : 'border border-dashed border-faint'}`}
+          style={k < 2 ? { background: 'var(--water-4)' } : undefined}
         />
       ))}
     </span>

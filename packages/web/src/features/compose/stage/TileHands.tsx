@@ -19,7 +19,7 @@ const idOf = (target: EventTarget | null) =>
     : undefined;
 
 /** What a pointer and the keyboard take hold of: one button a tile, in reading order. */
-export function TileHands({ space }: { space: StageSpace }) {
+export function TileHands({ space, withPad = true }: { space: StageSpace; withPad?: boolean }) {
   const dispatch = useAppDispatch();
   const view = useAppSelector(selectView);
   const layout = useAppSelector(selectLayout);
@@ -114,7 +114,7 @@ export function TileHands({ space }: { space: StageSpace }) {
         <OnTile tile={only} laidOut={last} space={space} cropping={cropping} />
       )}
       <MovingGhost ref={ghost} space={space} />
-      {last && pad && tool === 'tiles' && <SpanPad laidOut={last} space={space} />}
+      {last && withPad && pad && tool === 'tiles' && <SpanPad laidOut={last} space={space} />}
     </>
   );
 }
