@@ -12,6 +12,7 @@ export * from './document/levels.js';
 export * from './bento/areaMap.js';
 export * from './bento/areas.js';
 export * from './grid/evenColumn.js';
+export * from './grid/squareModules.js';
 export * from './reflow/derive.js';
 export * from './reflow/findBreakpoints.js';
 export * from './fit/types.js';
