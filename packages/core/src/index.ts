@@ -14,6 +14,7 @@ export * from './bento/areas.js';
 export * from './grid/evenColumn.js';
 export * from './grid/squareModules.js';
 export * from './reflow/derive.js';
+export * from './reflow/stack.js';
 export * from './reflow/findBreakpoints.js';
 export * from './fit/types.js';
 export * from './fit/ranges.js';
