@@ -59,6 +59,21 @@ await take('compose-narrow', {
     await hand(page, 'beds').click();
   },
 });
+await take('compose-band', {
+  show: async (page) => {
+    await open(page);
+    await showWidth(page, 860);
+    await page.keyboard.press('w');
+  },
+});
+await take('widths', {
+  show: async (page) => {
+    await open(page);
+    await hand(page, 'ridge-path').click();
+    await page.getByRole('link', { name: 'Widths' }).click();
+    await page.locator('[data-pane="768"]').hover();
+  },
+});
 await take('compose-dark', {
   dark: true,
   show: async (page) => {
@@ -135,18 +150,11 @@ await take('compose-areas', {
     await page.mouse.up();
   },
 });
-await take('compose-band', {
-  show: async (page) => {
-    await open(page);
-    await showWidth(page, 860);
-    await page.keyboard.press('w');
-  },
-});
 /** A tile that wants more room than it has at some widths. */
 async function squash(page) {
-  await open(page);
-  await hand(page, 'beds').click();
-  await page.getByLabel(/^Never below/).fill('170');
+  await open(page, 'Night sky above hut four');
+  await hand(page, 'stars').click();
+  await page.getByLabel(/^Never below/).fill('210');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await page.getByTestId('found-count').waitFor();
@@ -157,14 +165,6 @@ await take('check', {
     await page.getByRole('link', { name: /^Check/ }).click();
     await page.getByRole('list', { name: 'Open findings' }).getByRole('button').first().click();
     await page.waitForTimeout(3000);
-  },
-});
-await take('widths', {
-  show: async (page) => {
-    await open(page);
-    await hand(page, 'ridge-path').click();
-    await page.getByRole('link', { name: 'Widths' }).click();
-    await page.locator('[data-pane="768"]').hover();
   },
 });
 await take('commands', {

@@ -20,12 +20,22 @@ interface CollectionCardProps {
   readonly onTrouble: (error: unknown) => void;
 }
 
+/** “bento of 6, 4 and 2 columns”, “fluid, up to 4 columns”. */
+function arrangementWords(document: CollectionCardProps['collection']['document']): string {
+  const bands = bandsOf(document);
+  const counts = bands.map((band) => band.arrangement.columns.length);
+  const [most = 1] = counts;
+  if (bands[0]?.arrangement.kind === 'fluid')
+    return `fluid, up to ${most} ${most === 1 ? 'column' : 'columns'}`;
+  return `bento of ${list.format([...new Set(counts)].map(String))} ${most === 1 ? 'column' : 'columns'}`;
+}
+
 export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
   const { document, id, name, updatedAt } = collection;
   const [ref, size] = useSize();
   const [asking, setAsking] = useState(false);
   const layout = useMemo(() => layoutCollection(document, SHOWN_AT, { measurer }), [document]);
-  const columns = bandsOf(document).map((band) => band.arrangement.columns.length);
+  const arranged = arrangementWords(document);
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),
   );
@@ -57,7 +67,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
             </Link>
           </h2>
           <p className="text-sm text-soft">
-            {document.order.length} tiles · bento of {list.format(columns.map(String))} columns · {changed}
+            {document.order.length} tiles · {arranged} · {changed}
           </p>
         </div>
         <DropdownMenu.Root>

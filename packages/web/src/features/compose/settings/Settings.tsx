@@ -1,7 +1,7 @@
 import { useDeferredValue } from 'react';
 import { useAppSelector } from '../../../store/hooks';
 import { nth } from '../../../ui/words';
-import { selectLevel, selectView } from '../selectors';
+import { selectBand, selectLevel, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
 import { GapsPanel } from '../packing/GapsPanel';
 import { ProposalsPanel } from '../packing/ProposalsPanel';
@@ -25,6 +25,7 @@ export function Settings() {
   const inHand = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
   const level = useAppSelector(selectLevel);
   const showing = useAppSelector((state) => state.compose.showing);
+  const kind = useAppSelector((state) => selectBand(state).arrangement.kind);
   const [tile] = inHand;
   const heading =
     inHand.length > 1
@@ -36,7 +37,7 @@ export function Settings() {
           }
         : {
             title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
-            what: `${document.arrangement.kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
+            what: `${kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
   if (showing === 'gaps') return <GapsPanel />;
   if (showing === 'proposals') return <ProposalsPanel />;
