@@ -39,16 +39,20 @@ function asJson(report: FitReport): string {
     from,
     to,
     widthsAmiss: widthsAmiss(report),
-    findings: findings.map(({ kind, severity, tiles, level, ranges, title, reason, accepted }) => ({
-      kind,
-      severity,
-      tiles,
-      level,
-      ranges,
-      title,
-      reason,
-      accepted,
-    })),
+    findings: findings.map(
+      ({ kind, severity, tiles, level, ranges, title, reason, worst, figures, accepted }) => ({
+        kind,
+        severity,
+        tiles,
+        level,
+        ranges,
+        title,
+        reason,
+        worst,
+        figures,
+        accepted,
+      }),
+    ),
   });
 }
 

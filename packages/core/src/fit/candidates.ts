@@ -179,12 +179,12 @@ function* otherRows(
 /** Other numbers of fluid columns: fewer at most, or wider ones. */
 function* otherFluid(
   { arrangement, index }: Band,
-  { kind, reason }: Finding,
+  { kind, figures }: Finding,
   at: (command: Command) => Command,
 ): Generator<Candidate> {
   const { minimum } = fluidOf(arrangement);
   if (kind === 'squashed') {
-    const need = Number(/ (\d+) px;/.exec(reason)?.[1] ?? 0);
+    const need = Math.ceil(Number(figures.need));
     if (need > minimum)
       yield tame(`Columns of at least ${need} px`, at(setFluid({ minimum: need }, index, 'band')));
   }

@@ -114,6 +114,7 @@ function finished(document: CollectionDocument, { id, band, first, ranges, worst
     ranges,
     ...say(document, kind, tiles, worst.said),
     worst: worst.worst,
+    figures: worst.said,
     accepted: isAccepted(document, kind, tiles),
   };
 }

@@ -66,6 +66,8 @@ export interface Finding {
   readonly reason: string;
   /** The width at which it is worst. */
   readonly worst: number;
+  /** The figures of the reason, at that width. */
+  readonly figures: Readonly<Record<string, number | string>>;
   readonly accepted: boolean;
 }
 

@@ -13,13 +13,6 @@ export { Ground } from './stage/Ground';
 export { useKeys } from './useKeys';
 export { showFinding } from './actions';
 export { needleMoved, widthsAdded } from './composeSlice';
-export {
-  selectBands,
-  selectInHand,
-  selectLayout,
-  selectLevel,
-  selectNeedle,
-  selectOrigin,
-} from './selectors';
+export { selectBands, selectInHand, selectLevel, selectNeedle, selectOrigin, selectWhole } from './selectors';
 export { toAxis, fromAxis, axisFigures } from './ruler/axis';
 export { boxStyle } from './stage/space';

@@ -11,8 +11,8 @@ import {
   Holes,
   needleMoved,
   selectInHand,
-  selectLayout,
   selectOrigin,
+  selectWhole,
   StagePage,
   TileHands,
 } from '../compose';
@@ -111,10 +111,9 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
 
 /** What is taken hold of in the pane that is worked in, by the same gestures as on the stage. */
 function Hands({ width, scale }: { width: number; scale: number }) {
-  const whole = useAppSelector(selectLayout);
+  const whole = useAppSelector(selectWhole);
   const origin = useAppSelector(selectOrigin);
-  const outer = useAppSelector((state) => state.compose.trail.length === 0);
-  const x = (outer ? Math.max(0, (width - whole.inlineSize) / 2) : 0) + origin.x;
+  const x = Math.max(0, (width - whole.inlineSize) / 2) + origin.x;
   const space = useMemo(() => ({ scale, x, y: origin.y }), [scale, x, origin.y]);
   return (
     <>

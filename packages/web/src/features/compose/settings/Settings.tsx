@@ -1,6 +1,9 @@
 import { useDeferredValue } from 'react';
-import { useAppSelector } from '../../../store/hooks';
+import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { Button } from '../../../ui/Button';
+import { Panel } from '../../../ui/Panel';
 import { nth } from '../../../ui/words';
+import { shown } from '../composeSlice';
 import { selectBand, selectLevel, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
 import { GapsPanel } from '../packing/GapsPanel';
@@ -39,6 +42,7 @@ export function Settings() {
             title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
             what: `${kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
+  if ((showing === 'gaps' || showing === 'proposals') && kind === 'fluid') return <FluidHasNoGaps />;
   if (showing === 'gaps') return <GapsPanel />;
   if (showing === 'proposals') return <ProposalsPanel />;
   if (showing === 'looks') return <LooksPanel />;
@@ -67,5 +71,21 @@ export function Settings() {
         <ArrangementSettings key={level} />
       )}
     </aside>
+  );
+}
+
+/** Where columns come and go with the width, gaps are closed by their number, not by spans. */
+function FluidHasNoGaps() {
+  const dispatch = useAppDispatch();
+  return (
+    <Panel name="Gaps" title="As many columns as fit" onClose={() => dispatch(shown(null))}>
+      <p className="text-soft">
+        Here the number of columns changes with the width, and so do the gaps. Findings say at which widths a
+        row is not full, and which number of columns or which minimum puts that right.
+      </p>
+      <Button look="copper" className="justify-self-start" onClick={() => dispatch(shown('findings'))}>
+        Show findings
+      </Button>
+    </Panel>
   );
 }
