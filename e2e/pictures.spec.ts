@@ -61,7 +61,7 @@ test('the library takes many at once, finds, describes, and deletes only what ma
 
   await page.getByRole('searchbox', { name: 'Find pictures' }).fill('star trails');
   await cards.first().getByRole('button').click();
-  await expect(details.getByRole('link', { name: 'Night sky above hut four' })).toBeVisible();
+  await expect(details.getByRole('link', { name: 'Night sky above hut four' }).first()).toBeVisible();
   await details.getByRole('button', { name: 'Delete…' }).click();
   await expect(page.getByRole('alertdialog')).toContainText('“Night sky above hut four” (Star trails)');
   await page.getByRole('button', { name: 'Keep it' }).click();

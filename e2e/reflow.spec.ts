@@ -5,14 +5,15 @@ import {
   checkDocument,
   flatTiles,
   layoutCollection,
+  setBandLook,
   setBandTypeSizes,
+  setLook,
   setFluid,
   setHereIn,
   setHidden,
   setKind,
   setOrder,
   setQueries,
-  setTypeSizes,
   type CollectionDocument,
   type Command,
   type TextMeasurer,
@@ -145,7 +146,11 @@ for (const queries of ['container', 'media'] as const) {
       setHidden(['night'], true, 0, 'band'),
       setOrder(['panorama'], -1, 1, 'band'),
       setBandTypeSizes({ headingSize: 17, bodySize: 12 }, 1),
-      setTypeSizes(['voice'], { headingSize: 15 }, 2),
+      setBandLook(['voice'], { headingSize: 15, spread: 'start', align: 'centre' }, 2),
+      setBandLook(['opening'], { direction: 'along' }, 1),
+      setBandLook(['opening'], { direction: 'down', textDirection: 'inline' }, 2),
+      setLook(['kitchen'], { textDirection: 'block' }),
+      setBandLook(['kitchen'], { textDirection: 'inline' }, 1),
     ];
     const document = commands.reduce(
       (made, command) => change(made, command).document,
@@ -267,7 +272,7 @@ test('the whole work of a band by keyboard', async ({ page, application, collect
   expect(setHereIn(carried, 1)).toEqual([]);
 });
 
-test('order, hidden, never below and type are set for a band or for all, and stay after a reload', async ({
+test('order, hidden, never below and the run of text are set for a band or for all, and stay after a reload', async ({
   page,
   application,
   collection,
@@ -277,6 +282,9 @@ test('order, hidden, never below and type are set for a band or for all, and sta
   await hand(page, 'voice').click();
   await page.getByRole('radio', { name: 'Hidden' }).click();
   await expect(hand(page, 'voice')).toHaveCount(0);
+  await hand(page, 'kitchen').click();
+  await page.getByLabel('Direction of text').getByRole('radio', { name: 'Block' }).click();
+  await expect(page.getByRole('button', { name: /^Text runs is set in this band/ })).toBeVisible();
   await showWidth(page, 1280);
   await expect(hand(page, 'voice')).toBeVisible();
   await hand(page, 'opening').click();
@@ -290,6 +298,8 @@ test('order, hidden, never below and type are set for a band or for all, and sta
   await page.reload();
   const { document } = await readStored(application, collection);
   expect(document.bands[0]?.tiles.voice?.hidden).toBe(true);
+  expect(document.bands[0]?.looks).toEqual({ kitchen: { textDirection: 'block' } });
+  expect(document.tiles.kitchen?.look.textDirection).toBeUndefined();
   expect(document.tiles.opening).toMatchObject({ neverBelow: 240, withNext: true, place: { order: 2 } });
 });
 

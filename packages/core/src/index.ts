@@ -1,7 +1,7 @@
 export * from './document/types.js';
 export * from './document/limits.js';
 export * from './document/bands.js';
-export * from './document/typeSizes.js';
+export * from './document/bandLooks.js';
 export * from './document/problems.js';
 export * from './document/checkDocument.js';
 export * from './document/emptyDocument.js';
@@ -21,7 +21,7 @@ export * from './fit/ranges.js';
 export * from './fit/checkFit.js';
 export * from './fit/needs.js';
 export * from './fit/fixes.js';
-export * from './commands/typeSizes.js';
+export * from './commands/bandLooks.js';
 export * from './commands/findings.js';
 export * from './commands/carry.js';
 export * from './commands/fluid.js';

@@ -2,7 +2,7 @@ import { INITIAL_STYLE, type BoxStyle, type TrackSizing } from '../box/style.js'
 import { percent } from '../css/length.js';
 import { isIntrinsic, parseTrackSize } from '../css/trackSize.js';
 import { bandsOf, placeIn, type Band } from '../document/bands.js';
-import { documentIn } from '../document/typeSizes.js';
+import { documentIn } from '../document/bandLooks.js';
 import { levelOf } from '../document/levels.js';
 import { tileBox } from '../page/tileBox.js';
 import { bentoAreas, bentoRowCount, isHidden } from './areas.js';

@@ -2,9 +2,9 @@ import { writeBand, type Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
-/** A value that a band sets for itself, and of what: the arrangement, a group's, a tile's place, a type size. */
+/** A value that a band sets for itself, and of what: the arrangement, a group's, a tile's place, a look. */
 export interface SetHere {
-  readonly of: 'arrangement' | 'group' | 'place' | 'type';
+  readonly of: 'arrangement' | 'group' | 'place' | 'look';
   /** The tile or group; null: the collection itself. */
   readonly id: TileId | null;
   /** The field, as the file has it; both spans of a tile are one. */
@@ -32,7 +32,7 @@ export function setHereIn(document: CollectionDocument, bandIndex: number): SetH
     [...ids].sort((a, b) => (rank.get(a) ?? 0) - (rank.get(b) ?? 0));
   return [
     ...listed('arrangement', null, band.arrangement),
-    ...listed('type', null, band.typeSizes),
+    ...listed('look', null, band.typeSizes),
     ...byOrder(Object.keys(band.groups ?? {})).flatMap((id) => listed('group', id, band.groups?.[id])),
     ...byOrder(Object.keys(band.tiles)).flatMap((id): SetHere[] => {
       const { columnSpan, rowSpan, derived, ...rest } = band.tiles[id] ?? {};
@@ -52,9 +52,7 @@ export function setHereIn(document: CollectionDocument, bandIndex: number): SetH
         ...listed('place', id, rest),
       ];
     }),
-    ...byOrder(Object.keys(band.tileTypeSizes ?? {})).flatMap((id) =>
-      listed('type', id, band.tileTypeSizes?.[id]),
-    ),
+    ...byOrder(Object.keys(band.looks ?? {})).flatMap((id) => listed('look', id, band.looks?.[id])),
   ];
 }
 
@@ -77,10 +75,10 @@ function carryOne(band: Draft['bands'][number], { of, id, field }: SetHere): voi
   } else if (of === 'place' && id !== null) {
     const fields = field === 'span' ? ['columnSpan', 'rowSpan', 'derived'] : [field];
     if (drop(band.tiles[id], fields)) delete band.tiles[id];
-  } else if (of === 'type' && id === null) {
+  } else if (of === 'look' && id === null) {
     if (drop(band.typeSizes, [field])) delete band.typeSizes;
-  } else if (of === 'type' && id !== null && band.tileTypeSizes) {
-    if (drop(band.tileTypeSizes[id], [field])) delete band.tileTypeSizes[id];
-    if (Object.keys(band.tileTypeSizes).length === 0) delete band.tileTypeSizes;
+  } else if (of === 'look' && id !== null && band.looks) {
+    if (drop(band.looks[id], [field])) delete band.looks[id];
+    if (Object.keys(band.looks).length === 0) delete band.looks;
   }
 }

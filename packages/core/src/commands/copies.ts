@@ -76,8 +76,8 @@ function copyBand(band: Draft['bands'][number], ids: ReadonlyMap<TileId, TileId>
       const kept = from === outermost || !pin ? rest : { ...rest, pin };
       if (Object.keys(kept).length > 0) band.tiles[to] = kept;
     }
-    const sizes = band.tileTypeSizes?.[from];
-    if (sizes && band.tileTypeSizes) band.tileTypeSizes[to] = { ...sizes };
+    const look = band.looks?.[from];
+    if (look && band.looks) band.looks[to] = { ...look };
     const group = band.groups?.[from];
     if (group && band.groups) band.groups[to] = JSON.parse(JSON.stringify(group)) as typeof group;
   }

@@ -36,7 +36,7 @@ export function removeTiles(ids: readonly TileId[]): Command {
       for (const band of draft.bands) {
         delete band.tiles[id];
         if (band.groups) delete band.groups[id];
-        if (band.tileTypeSizes) delete band.tileTypeSizes[id];
+        if (band.looks) delete band.looks[id];
       }
     }
   };

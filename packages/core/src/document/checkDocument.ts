@@ -22,7 +22,7 @@ import {
 } from './reader.js';
 import type { Check, Report } from './reader.js';
 import type { Problem } from './problems.js';
-import type { ArrangementName, CollectionDocument } from './types.js';
+import { BAND_LOOK_FIELDS, type ArrangementName, type CollectionDocument } from './types.js';
 
 export interface CheckedDocument {
   /** The document in the present format version, when no problem is an error. */
@@ -154,6 +154,19 @@ const typeSizes = fields({ headingSize: typeSize, bodySize: typeSize }, 'A band�
   'bodySize',
 ]);
 
+const bandLook = fields(
+  {
+    headingSize: typeSize,
+    bodySize: typeSize,
+    spread: oneOf(['start', 'centre', 'end', 'between'], 'How contents are spread'),
+    align: oneOf(['start', 'centre', 'end', 'fill'], 'How contents are aligned'),
+    direction: oneOf(['down', 'along'], 'The direction of contents'),
+    textDirection: oneOf(['inline', 'block'], 'The direction of text'),
+  },
+  'A band’s look of a tile',
+  ['headingSize', 'bodySize', ...BAND_LOOK_FIELDS],
+);
+
 const band = fields(
   {
     id,
@@ -162,10 +175,10 @@ const band = fields(
     tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
     groups: record(() => ownGroupArrangement, LIMITS.tiles, 'A band’s list of groups'),
     typeSizes,
-    tileTypeSizes: record(() => typeSizes, LIMITS.tiles, 'A band’s list of type sizes'),
+    looks: record(() => bandLook, LIMITS.tiles, 'A band’s list of looks'),
   },
   'A band',
-  ['groups', 'typeSizes', 'tileTypeSizes'],
+  ['groups', 'typeSizes', 'looks'],
 );
 
 const group = { arrangement: groupArrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };

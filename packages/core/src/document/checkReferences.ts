@@ -52,11 +52,11 @@ export function checkReferences(document: CollectionDocument, report: Report) {
           `There is no tile “${tileId}”. Remove this place, or add the tile.`,
         );
     }
-    for (const tileId of Object.keys(each.tileTypeSizes ?? {})) {
+    for (const tileId of Object.keys(each.looks ?? {})) {
       if (!Object.hasOwn(document.tiles, tileId))
         error(
-          `/bands/${k}/tileTypeSizes/${tileId}`,
-          `There is no tile “${tileId}”. Remove its type sizes, or add the tile.`,
+          `/bands/${k}/looks/${tileId}`,
+          `There is no tile “${tileId}”. Remove this look, or add the tile.`,
         );
     }
     for (const tileId of Object.keys(each.groups ?? {})) {

@@ -3,7 +3,7 @@
 import type { Arrangement, ArrangementValues } from './arrangement.js';
 import type { FilmAsset, IconAsset, PictureAsset, RecipeId } from './content.js';
 import type { FilmId, IconId, PictureId, TileId } from './ids.js';
-import type { CollectionLook, NamedLooks } from './look.js';
+import type { CollectionLook, NamedLooks, TileLook } from './look.js';
 import type { Recipe, Table, TableId } from './recipes.js';
 import type { OwnPlace, Tile } from './tile.js';
 
@@ -27,8 +27,8 @@ export interface NarrowerBand {
   readonly groups?: Readonly<Record<TileId, Partial<ArrangementValues>>>;
   /** Type sizes of the collection that the band sets. */
   readonly typeSizes?: TypeSizes;
-  /** Type sizes of single tiles that the band sets. */
-  readonly tileTypeSizes?: Readonly<Record<TileId, TypeSizes>>;
+  /** What the band sets of the looks of single tiles. */
+  readonly looks?: Readonly<Record<TileId, BandLook>>;
 }
 
 /** Type sizes that a band sets, px. */
@@ -36,6 +36,11 @@ export interface TypeSizes {
   readonly headingSize?: number;
   readonly bodySize?: number;
 }
+
+/** What of a tile's look a band may set: how its contents lie, how large its type is. */
+export interface BandLook extends TypeSizes, Partial<Pick<TileLook, (typeof BAND_LOOK_FIELDS)[number]>> {}
+
+export const BAND_LOOK_FIELDS = ['spread', 'align', 'direction', 'textDirection'] as const;
 
 /** A finding that was looked at and is as it should be. */
 export interface AcceptedFinding {

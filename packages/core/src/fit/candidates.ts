@@ -1,11 +1,11 @@
 import { bandsOf, placeIn, type Band } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
-import { typeSizesIn, documentIn } from '../document/typeSizes.js';
+import { bandLookIn, documentIn } from '../document/bandLooks.js';
 import { measureOf, typeSizeOf } from '../look/named.js';
 import { carryPlace, setFit, setLayer, setOrder, setPin, setSpan } from '../commands/place.js';
 import { addBreakpoint, moveBreakpoint } from '../commands/bands.js';
 import { setArrangement } from '../commands/arrangement.js';
-import { setTypeSizes } from '../commands/typeSizes.js';
+import { setBandLook } from '../commands/bandLooks.js';
 import { moveInOrder, setAlternativeText } from '../commands/tiles.js';
 import { onLevel } from '../commands/level.js';
 import { setFluid } from '../commands/fluid.js';
@@ -276,13 +276,13 @@ function smallerType(document: CollectionDocument, tile: Tile, band: number): Ca
   };
   const large = tile.kind === 'stat' && own.headingSize === undefined ? 1.7 : 1;
   const sizes = {
-    ...typeSizesIn(document, tile.id, band),
+    ...bandLookIn(document, tile.id, band),
     headingSize: Math.round(px(own.headingSize ?? look.headingSize) * large * SMALLER * 10) / 10,
     ...(tile.kind !== 'stat' && {
       bodySize: Math.max(12, Math.round(px(own.bodySize ?? look.bodySize) * SMALLER * 10) / 10),
     }),
   };
-  return taste('Smaller type', setTypeSizes([tile.id], sizes, band));
+  return taste('Smaller type', setBandLook([tile.id], sizes, band));
 }
 
 /** What does not depend on a band. */

@@ -1,5 +1,5 @@
 import { bandsOf } from '../document/bands.js';
-import { documentIn } from '../document/typeSizes.js';
+import { documentIn } from '../document/bandLooks.js';
 import { LIMITS } from '../document/limits.js';
 import { hasFluidType } from '../look/named.js';
 import { packed } from '../grid/coverage.js';

@@ -1,5 +1,5 @@
 import { bandsOf, placeIn, type Band } from '../document/bands.js';
-import { typeSizesIn } from '../document/typeSizes.js';
+import { documentIn } from '../document/bandLooks.js';
 import { widthForColumns } from '../fluid/columns.js';
 import { allTiles } from '../document/levels.js';
 import { arrangementKinds } from '../layout.js';
@@ -7,7 +7,7 @@ import { contentCss, groundColour, namedRule } from './contentCss.js';
 import { FAMILIES, familiesOf } from './families.js';
 import { motionCss } from './motionCss.js';
 import { mergedRules, ruleCss, tileSelector } from './rule.js';
-import { tileRules, typeSizeRules, type PictureImage } from './tileRules.js';
+import { differingRules, tileRules, type PictureImage } from './tileRules.js';
 import { LIMITS } from '../document/limits.js';
 import { typeSizeCss } from '../look/css.js';
 import { px } from './units.js';
@@ -22,7 +22,7 @@ import type { CollectionDocument, FamilyName, Tile } from '../document/types.js'
 export function pageCss(document: CollectionDocument, image: PictureImage): string {
   const bands = bandsOf(document).flatMap((band) => pieces(document, band));
   const at = document.queries === 'media' ? '@media' : '@container';
-  const sizes = bandSizes(document);
+  const sizes = bandSizes(document, image);
   const css = bands.map((band) => arrangementKinds[band.arrangement.kind].toCss(document, band));
   const widest = css[0] as ArrangementCss;
   const parts = [
@@ -109,12 +109,16 @@ function fitting(arrangement: Band['arrangement'], width: number, most: number):
 const HEADING_SIZE = '--size-of-headings';
 const BODY_SIZE = '--size-of-bodies';
 
-/** Type sizes of the collection that bands set go through custom properties, so that a tile's own stay over them. */
-function bandSizes(document: CollectionDocument) {
+/**
+ * What bands set of looks. Type sizes of the collection go through custom properties, so that a
+ * tile's own stay over them.
+ */
+function bandSizes(document: CollectionDocument, image: PictureImage) {
   const { look, bands } = document;
   const sets = bands.some(({ typeSizes }) => typeSizes);
   const rules = (index: number) => {
-    const { typeSizes = {}, tileTypeSizes = {} } = bands[index - 1] ?? {};
+    const { typeSizes = {}, looks = {} } = bands[index - 1] ?? {};
+    const [wider, own] = [documentIn(document, index - 1), documentIn(document, index)];
     const { headingSize, bodySize } = typeSizes;
     return [
       {
@@ -124,9 +128,9 @@ function bandSizes(document: CollectionDocument) {
           ...(bodySize !== undefined && { [BODY_SIZE]: px(bodySize) }),
         },
       },
-      ...Object.keys(tileTypeSizes).flatMap((id) => {
-        const tile = document.tiles[id];
-        return tile ? typeSizeRules(tile, typeSizesIn(document, id, index)) : [];
+      ...Object.keys(looks).flatMap((id) => {
+        const [before, after] = [wider.tiles[id], own.tiles[id]];
+        return before && after ? differingRules(document, before, after, image) : [];
       }),
     ];
   };

@@ -17,7 +17,7 @@ import { hasFigure } from './tileHtml.js';
 import { px } from './units.js';
 import type { Declarations } from '../arrangement.js';
 import type { Alignment, FocalPoint, Spread, TileLook } from '../document/look.js';
-import type { Badge, FilmTile, PictureAsset, PictureTile, Tile, TypeSizes } from '../document/types.js';
+import type { Badge, FilmTile, PictureAsset, PictureTile, Tile } from '../document/types.js';
 
 /** Where a picture behind a tile's contents is found, as a CSS image. */
 export type PictureImage = (picture: PictureAsset, tile: Tile) => string;
@@ -106,17 +106,33 @@ function flowCss(look: TileLook): Declarations {
   };
 }
 
-/** The rules that give a tile type sizes in a band. */
-export const typeSizeRules = (tile: Tile, { headingSize, bodySize }: TypeSizes): Rule[] => {
-  const at = tileSelector(tile.id);
-  const rule = (selector: string, size: number | undefined): Rule => ({
-    selector,
-    declarations: size === undefined ? {} : { 'font-size': px(size) },
-  });
-  return tile.kind === 'action'
-    ? [rule(at, headingSize ?? bodySize)]
-    : [rule(at, bodySize), rule(`${at} > ${LARGE}`, headingSize)];
+/** What a property is where a look says nothing of it. */
+const UNSAID: Declarations = {
+  'flex-direction': 'column',
+  'align-items': 'normal',
+  'text-align': 'start',
+  'writing-mode': 'horizontal-tb',
 };
+
+/** The rules in which a tile with another look differs from what it was. */
+export function differingRules(document: Known, before: Tile, after: Tile, image: PictureImage): Rule[] {
+  const was = new Map(
+    ownRules(document, before, image).map(({ selector, declarations }) => [selector, declarations]),
+  );
+  return ownRules(document, after, image).map(({ selector, declarations }) => {
+    const said = was.get(selector) ?? {};
+    const gone = Object.keys(said).filter((property) => !(property in declarations) && property in UNSAID);
+    return {
+      selector,
+      declarations: {
+        ...Object.fromEntries(
+          Object.entries(declarations).filter(([property, value]) => said[property] !== value),
+        ),
+        ...Object.fromEntries(gone.map((property) => [property, UNSAID[property] as string])),
+      },
+    };
+  });
+}
 
 /** A row of marks in a tile that holds more beside it is spread as the tile is. */
 const marksRules = (at: string, isInside: boolean, look: TileLook): Rule[] =>

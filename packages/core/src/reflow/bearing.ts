@@ -1,5 +1,5 @@
 import { plainTrackSize } from '../css/trackSize.js';
-import { documentIn } from '../document/typeSizes.js';
+import { documentIn } from '../document/bandLooks.js';
 import { canClip, neededBlockSize, needOf } from '../fit/needs.js';
 import { LEAST_SHOWN } from '../fit/pictureFindings.js';
 import { evenColumn } from '../grid/evenColumn.js';

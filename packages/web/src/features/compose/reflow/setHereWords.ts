@@ -22,6 +22,10 @@ const FIELDS: Readonly<Record<string, string>> = {
   hidden: 'Shown',
   headingSize: 'Large type',
   bodySize: 'Small type',
+  spread: 'Spread',
+  align: 'Align',
+  direction: 'Contents',
+  textDirection: 'Text runs',
 };
 
 /** What a value that is set here is called. */

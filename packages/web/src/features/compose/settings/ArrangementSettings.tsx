@@ -30,7 +30,7 @@ import { HeightRow } from './HeightRow';
 import { SetNumber } from './SetNumber';
 import { FluidSettings } from './FluidSettings';
 import { TrackField } from './TrackField';
-import { useTypeSize } from './useTypeSize';
+import { useBandLook } from './useBandLook';
 
 /** What holds for the grid as a whole, or for the grid of the group that one is in. */
 export function ArrangementSettings() {
@@ -184,8 +184,8 @@ function Looks() {
   const set = (step: string, values: Partial<CollectionLook>) =>
     dispatch(runHere(step, setCollectionLook(values)));
   const names = Object.keys(namedLooks).length;
-  const headingSizes = useTypeSize('headingSize', null);
-  const bodySizes = useTypeSize('bodySize', null);
+  const headingSizes = useBandLook('headingSize', null);
+  const bodySizes = useBandLook('bodySize', null);
   return (
     <>
       <Row label="Radius">

@@ -13,6 +13,7 @@ import { ShadeRows } from './look/ShadeRows';
 import { TypeRows } from './look/TypeRows';
 import { useLook } from './look/useLook';
 import { sameTiles } from './sameTiles';
+import { useBandLook } from './useBandLook';
 
 const SPREADS: readonly { readonly value: Spread; readonly label: string }[] = [
   { value: 'start', label: 'Start' },
@@ -32,7 +33,11 @@ const ALIGNMENTS: readonly { readonly value: Alignment; readonly label: string }
 export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const document = useAppSelector(selectShared);
   const look = useLook(tiles);
-  const { align, direction, spread, textDirection } = look.look;
+  const ids = tiles.map(({ id }) => id);
+  const spread = useBandLook('spread', ids);
+  const align = useBandLook('align', ids);
+  const direction = useBandLook('direction', ids);
+  const textDirection = useBandLook('textDirection', ids);
   const hasFlow = tiles.some(({ kind }) => kind !== 'picture' && kind !== 'group' && kind !== 'film');
   const hasWords = tiles.some(({ kind }) => kind !== 'picture');
   return (
@@ -42,43 +47,55 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
       {hasWords && <InkRow look={look} ratio={contrastIn(document, tiles[0])} />}
       {hasFlow && (
         <>
-          <Row label="Spread">
+          <Row label="Spread" setHere={spread.setHere} onCarry={spread.carry}>
             <Segments
               name="Spread"
-              value={spread}
+              value={spread.value ?? look.look.spread}
               choices={SPREADS}
-              onChoose={(value) => look.set('Spread', { spread: value })}
+              onChoose={(value) => spread.set('Spread', value, look.command({ spread: value }))}
             />
           </Row>
-          <Row label="Align">
+          <Row label="Align" setHere={align.setHere} onCarry={align.carry}>
             <Segments
               name="Align"
-              value={align ?? 'fill'}
+              value={align.value ?? look.look.align ?? 'fill'}
               choices={ALIGNMENTS}
-              onChoose={(value) => look.set('Align', { align: value === 'fill' ? undefined : value })}
+              onChoose={(value) =>
+                align.set('Align', value, look.command({ align: value === 'fill' ? undefined : value }))
+              }
             />
           </Row>
-          <Row label="Contents">
+          <Row label="Contents" setHere={direction.setHere} onCarry={direction.carry}>
             <Segments<NonNullable<Looks['direction']>>
               name="Direction of contents"
-              value={direction ?? 'down'}
+              value={direction.value ?? look.look.direction ?? 'down'}
               choices={[
                 { value: 'down', label: 'Down' },
                 { value: 'along', label: 'Along' },
               ]}
-              onChoose={(value) => look.set('Direction', { direction: value === 'down' ? undefined : value })}
+              onChoose={(value) =>
+                direction.set(
+                  'Direction',
+                  value,
+                  look.command({ direction: value === 'down' ? undefined : value }),
+                )
+              }
             />
           </Row>
-          <Row label="Text runs">
+          <Row label="Text runs" setHere={textDirection.setHere} onCarry={textDirection.carry}>
             <Segments<NonNullable<Looks['textDirection']>>
               name="Direction of text"
-              value={textDirection ?? 'inline'}
+              value={textDirection.value ?? look.look.textDirection ?? 'inline'}
               choices={[
                 { value: 'inline', label: 'Inline' },
                 { value: 'block', label: 'Block' },
               ]}
               onChoose={(value) =>
-                look.set('Direction of text', { textDirection: value === 'inline' ? undefined : value })
+                textDirection.set(
+                  'Direction of text',
+                  value,
+                  look.command({ textDirection: value === 'inline' ? undefined : value }),
+                )
               }
             />
           </Row>

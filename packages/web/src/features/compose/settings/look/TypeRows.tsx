@@ -7,7 +7,7 @@ import { Row } from '../../../../ui/Rows';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
-import { useTypeSize } from '../useTypeSize';
+import { useBandLook } from '../useBandLook';
 import type { Look } from './useLook';
 
 type Role = 'heading' | 'body';
@@ -36,7 +36,7 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
   const size = look.look[`${role}Size`] ?? view.look[`${role}Size`];
   const step = 'Type';
-  const sizes = useTypeSize(
+  const sizes = useBandLook(
     `${role}Size`,
     look.tiles.map(({ id }) => id),
   );

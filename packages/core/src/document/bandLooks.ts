@@ -1,23 +1,23 @@
-import type { CollectionDocument, Tile, TypeSizes } from './types.js';
+import type { BandLook, CollectionDocument, Tile } from './types.js';
 
 const known = new WeakMap<CollectionDocument, Map<number, CollectionDocument>>();
 const knownTiles = new WeakMap<Tile, { readonly key: string; readonly tile: Tile }>();
 
-/** The type sizes of a tile that a band sets or carries. */
-export function typeSizesIn(document: CollectionDocument, tile: string, bandIndex: number): TypeSizes {
+/** What a band sets or carries of a tile's look. */
+export function bandLookIn(document: CollectionDocument, tile: string, bandIndex: number): BandLook {
   return document.bands
     .slice(0, bandIndex)
-    .reduce((sizes: TypeSizes, band) => ({ ...sizes, ...band.tileTypeSizes?.[tile] }), {});
+    .reduce((look: BandLook, band) => ({ ...look, ...band.looks?.[tile] }), {});
 }
 
 /**
- * A collection with the looks that it has in a band: type sizes that the band sets stand where the
- * collection's do. The same document gives the same view, and tiles that stay as they are stay the
+ * A collection with the looks that it has in a band: what the band sets stands where the
+ * collection's and the tiles' own do. The same document gives the same view, and tiles that stay as they are stay the
  * same objects.
  */
 export function documentIn(document: CollectionDocument, bandIndex: number): CollectionDocument {
   const bands = document.bands.slice(0, bandIndex);
-  if (!bands.some(({ typeSizes, tileTypeSizes }) => typeSizes ?? tileTypeSizes)) return document;
+  if (!bands.some(({ typeSizes, looks }) => typeSizes ?? looks)) return document;
   let views = known.get(document);
   if (!views) known.set(document, (views = new Map<number, CollectionDocument>()));
   let view = views.get(bandIndex);
@@ -28,11 +28,11 @@ export function documentIn(document: CollectionDocument, bandIndex: number): Col
 function makeView(document: CollectionDocument, bandIndex: number): CollectionDocument {
   const bands = document.bands.slice(0, bandIndex);
   const look = bands.reduce((carried, { typeSizes }) => ({ ...carried, ...typeSizes }), document.look);
-  const set = new Set(bands.flatMap(({ tileTypeSizes = {} }) => Object.keys(tileTypeSizes)));
+  const set = new Set(bands.flatMap(({ looks = {} }) => Object.keys(looks)));
   const tiles = { ...document.tiles };
   for (const id of set) {
     const tile = tiles[id];
-    if (tile) tiles[id] = withSizes(tile, typeSizesIn(document, id, bandIndex));
+    if (tile) tiles[id] = withLook(tile, bandLookIn(document, id, bandIndex));
   }
   return { ...document, look: sameLook(document, look, bandIndex), tiles };
 }
@@ -50,11 +50,11 @@ function sameLook(document: CollectionDocument, look: CollectionDocument['look']
   return before ?? look;
 }
 
-function withSizes(tile: Tile, sizes: TypeSizes): Tile {
-  const key = JSON.stringify(sizes);
+function withLook(tile: Tile, look: BandLook): Tile {
+  const key = JSON.stringify(look);
   const before = knownTiles.get(tile);
   if (before?.key === key) return before.tile;
-  const made: Tile = { ...tile, look: { ...tile.look, ...sizes } };
+  const made: Tile = { ...tile, look: { ...tile.look, ...look } };
   knownTiles.set(tile, { key, tile: made });
   return made;
 }
