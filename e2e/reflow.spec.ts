@@ -283,6 +283,7 @@ test('order, hidden, never below and the run of text are set for a band or for a
   await page.getByRole('radio', { name: 'Hidden' }).click();
   await expect(hand(page, 'voice')).toHaveCount(0);
   await hand(page, 'kitchen').click();
+  await expect(page.getByRole('heading', { name: 'Kitchen' })).toBeVisible();
   await page.getByLabel('Direction of text').getByRole('radio', { name: 'Block' }).click();
   await expect(page.getByRole('button', { name: /^Text runs is set in this band/ })).toBeVisible();
   await showWidth(page, 1280);

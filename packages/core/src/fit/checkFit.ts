@@ -175,25 +175,22 @@ const RANK: Readonly<Record<Severity, number>> = { breaks: 3, wrong: 2, better: 
 
 /** The worst that is found at each width, as runs of widths from narrow to wide. */
 export function worstRuns(findings: readonly Finding[]): (WidthRange & { readonly severity: Severity })[] {
-  const edges = [
-    ...new Set(findings.flatMap(({ ranges }) => ranges.flatMap(({ from, to }) => [from, to + 1]))),
-  ].sort((a, b) => a - b);
-  const runs: (WidthRange & { severity: Severity })[] = [];
-  edges.slice(1).forEach((end, k) => {
-    const from = edges[k] as number;
-    const here = findings.filter(({ ranges }) =>
-      ranges.some((range) => range.from <= from && range.to >= from),
-    );
-    const [first] = here;
-    if (!first) return;
-    const { severity } = here.reduce(
-      (one, other) => (RANK[other.severity] > RANK[one.severity] ? other : one),
-      first,
-    );
-    const before = runs.at(-1);
-    if (before?.severity === severity && before.to === from - 1)
-      runs[runs.length - 1] = { ...before, to: end - 1 };
-    else runs.push({ from, to: end - 1, severity });
-  });
+  const last = findings.reduce((most, { ranges }) => Math.max(most, ranges.at(-1)?.to ?? 0), 0);
+  const ranks = new Uint8Array(last + 1);
+  for (const { severity, ranges } of findings) {
+    const rank = RANK[severity];
+    for (const { from, to } of ranges)
+      for (let width = from; width <= to; width++) if ((ranks[width] as number) < rank) ranks[width] = rank;
+  }
+  const runs: (WidthRange & { readonly severity: Severity })[] = [];
+  let from = 0;
+  for (let width = 1; width <= last + 1; width++) {
+    if (ranks[width] === ranks[from]) continue;
+    const severity = BY_RANK[ranks[from] ?? 0];
+    if (severity) runs.push({ from, to: width - 1, severity });
+    from = width;
+  }
   return runs;
 }
+
+const BY_RANK: readonly (Severity | null)[] = [null, 'better', 'wrong', 'breaks'];

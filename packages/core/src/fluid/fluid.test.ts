@@ -2,9 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { bandAt, bandsOf } from '../document/bands.js';
 import { columnChanges, columnsThatFit, minimumsFor, widthForColumns } from './columns.js';
+import { change } from '../patch/change.js';
 import { evenColumn } from '../grid/evenColumn.js';
 import { layoutCollection } from '../layout.js';
 import { LETTERS } from '../testing/layoutHtml.js';
+import { moveToCell } from '../commands/moveToCell.js';
 import { pageCss } from '../page/pageCss.js';
 import { sample, type SampleSpans } from '../testing/sample.js';
 import type { CollectionDocument, FluidColumns } from '../document/types.js';
@@ -119,6 +121,25 @@ describe('a fluid arrangement', () => {
       expect(bandAt(document, width - 1).arrangement.columns).toHaveLength(columns - 1);
     }
     expect(widthForColumns(document.arrangement, 6)).toBe(Infinity);
+  });
+
+  test('tiles are moved by reading order alone, at the columns of the width one works at', () => {
+    const document = fluid(ones(9), {});
+    const moved = (id: string, width: number, column: number, row: number) =>
+      change(document, moveToCell(document, id, bandAt(document, width), { column, row }).command).document;
+    // Four columns at 1200 px, two at 600: the same cell is another place in the order.
+    expect(moved('t9', 1200, 1, 2).order.indexOf('t9')).toBe(4);
+    expect(moved('t9', 600, 1, 2).order.indexOf('t9')).toBe(2);
+    for (const [column, row] of [
+      [1, 1],
+      [4, 2],
+      [2, 3],
+      [4, 9],
+    ] as const) {
+      const made = moved('t3', 1200, column, row);
+      expect(Object.values(made.tiles).every(({ place }) => place.pin === null)).toBe(true);
+      expect([...made.order].sort()).toEqual([...document.order].sort());
+    }
   });
 
   test('its page says the formula, with the gap in it, and spans in queries', () => {

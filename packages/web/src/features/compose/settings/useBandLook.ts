@@ -33,7 +33,7 @@ export function useBandLook<F extends keyof BandLook>(field: F, ids: readonly Ti
   const command = (next: BandLook[F] | TypeSize, everywhere: Command): Command => {
     if (index > 0 && setFor === 'band' && typeof next !== 'object' && !isName(next)) {
       const look = { [field]: next } as BandLook;
-      return ids === null ? setBandTypeSizes(look as TypeSizes, index) : setBandLook(ids, look, index);
+      return ids === null ? setBandTypeSizes(look, index) : setBandLook(ids, look, index);
     }
     return (draft) => {
       everywhere(draft);
