@@ -70,7 +70,7 @@ export function ExportScreen({ id }: { id: string }) {
                 onClick={() => setChosen(path)}
               >
                 <span className="truncate">{path}</span>
-                <span className="figures text-faint">{size(content)}</span>
+                <span className="figures whitespace-nowrap text-faint">{size(content)}</span>
               </button>
             </li>
           ))}

@@ -7,7 +7,6 @@ import {
   type Command,
   type TileId,
   type TypeSize,
-  type TypeSizes,
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { runHere } from '../here';
