@@ -20,7 +20,7 @@ interface TopBarProps {
 
 export function TopBar({ id, children }: TopBarProps) {
   const dispatch = useAppDispatch();
-  const { name } = useAppSelector(selectShown);
+  const name = useAppSelector((state) => selectShown(state).name);
   useEffect(() => {
     document.title = `${name} – Noria`;
   }, [name]);

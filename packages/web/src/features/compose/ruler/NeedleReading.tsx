@@ -1,5 +1,5 @@
 import { evenColumn, LIMITS, setHereIn } from '@noria/core';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { count, rounded } from '../../../ui/words';
 import { selectSaved } from '../../document';
@@ -63,7 +63,7 @@ export function NeedleReading() {
 }
 
 /** Opens the band as a whole, and says how much is set in it. */
-function BandButton() {
+const BandButton = memo(function BandButton() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectSaved);
   const { index } = useAppSelector(selectBand);
@@ -81,7 +81,7 @@ function BandButton() {
       {index === 0 ? 'Widest band' : set === 0 ? 'All carried' : `${set} set here`}
     </button>
   );
-}
+});
 
 function Reach({ from, below }: { from: number; below: number }) {
   const narrowest = Math.max(from, LIMITS.narrowest);

@@ -1,11 +1,12 @@
 import { LIMITS } from '@noria/core';
+import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Segments } from '../../../ui/Segments';
 import { setForChosen } from '../composeSlice';
 import { selectBand, selectSetFor } from '../selectors';
 
 /** Whether what is set holds in this band or at all widths; always in sight. */
-export function SetForChoice() {
+export const SetForChoice = memo(function SetForChoice() {
   const dispatch = useAppDispatch();
   const { from, below } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
@@ -25,4 +26,4 @@ export function SetForChoice() {
       />
     </div>
   );
-}
+});

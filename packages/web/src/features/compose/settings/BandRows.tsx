@@ -8,8 +8,11 @@ import {
   setNeverBelow,
   setOrder,
   setWithNext,
-  type Tile,
+  type Need,
+  type TileId,
 } from '@noria/core';
+import { memo } from 'react';
+import { shallowEqual } from 'react-redux';
 import { measurer } from '../../../measure/measurer';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { NumberField } from '../../../ui/NumberField';
@@ -19,8 +22,9 @@ import { runHere } from '../here';
 import { selectBand, selectNeedle, selectSetFor, selectView } from '../selectors';
 import { SetNumber } from './SetNumber';
 import { shared } from './shared';
+import type { RootState } from '../../../store/store';
 
-const BY: Readonly<Record<string, string>> = {
+const BY: Readonly<Record<Need['by'], string>> = {
   figure: 'px, its figure',
   words: 'px, its words',
   line: 'px, its lines',
@@ -28,29 +32,48 @@ const BY: Readonly<Record<string, string>> = {
   hand: 'px, set',
 };
 
-/** What of tiles' places matters over the bands: order, hidden, the least width, what belongs together. */
-export function BandRows({ tiles }: { tiles: readonly Tile[] }) {
-  const dispatch = useAppDispatch();
-  const view = useAppSelector(selectView);
-  const { index } = useAppSelector(selectBand);
-  const needle = useAppSelector(selectNeedle);
-  const setFor = useAppSelector(selectSetFor);
-  const ids = tiles.map(({ id }) => id);
+/** What the rows show, in plain values, so that they rest while tiles are only moved. */
+function factsOf(state: RootState, ids: readonly TileId[]) {
+  const view = selectView(state);
+  const { index } = selectBand(state);
+  const tiles = ids.flatMap((id) => view.tiles[id] ?? []);
   const places = tiles.map((tile) => placeIn(view, tile, index));
-  const mark = (of: 'order' | 'hidden') => ({
-    setHere: ids.some((tile) => isSetHere(view, index, { tile, of })),
-    onCarry: () =>
-      dispatch(runHere('Carry', (draft) => ids.forEach((id) => carryPlace(id, index, [of])(draft)))),
-  });
+  const here = (of: 'order' | 'hidden') => ids.some((tile) => isSetHere(view, index, { tile, of }));
   const [only] = tiles.length === 1 ? tiles : [];
-  const need = only ? needOf(view, only, measurer, needle) : null;
-  const isLast = only?.id === view.order.at(-1);
+  const need = only ? needOf(view, only, measurer, selectNeedle(state)) : null;
+  return {
+    index,
+    order: shared(places.map(({ order }) => order)),
+    hidden: shared(places.map(({ hidden }) => hidden)),
+    orderHere: here('order'),
+    hiddenHere: here('hidden'),
+    need: need && need.by !== 'nothing' ? Math.ceil(need.inlineSize) : null,
+    by: need?.by ?? 'nothing',
+    isByHand: only?.neverBelow !== undefined,
+    withNext: only && only.id !== view.order.at(-1) ? only.withNext === true : null,
+  } as const;
+}
+
+interface BandRowsProps {
+  /** Ids of the tiles in hand, with blanks between. */
+  readonly tiles: string;
+}
+
+/** What of tiles' places matters over the bands: order, hidden, the least width, what belongs together. */
+export const BandRows = memo(function BandRows({ tiles }: BandRowsProps) {
+  const dispatch = useAppDispatch();
+  const ids = tiles.split(' ');
+  const facts = useAppSelector((state) => factsOf(state, ids), shallowEqual);
+  const setFor = useAppSelector(selectSetFor);
+  const { index } = facts;
+  const carry = (of: 'order' | 'hidden') => () =>
+    dispatch(runHere('Carry', (draft) => ids.forEach((id) => carryPlace(id, index, [of])(draft))));
   return (
     <>
-      <Row label="Order" {...mark('order')}>
+      <Row label="Order" setHere={facts.orderHere} onCarry={carry('order')}>
         <SetNumber
           name="Order"
-          value={shared(places.map(({ order }) => order))}
+          value={facts.order}
           least={-LIMITS.order}
           most={LIMITS.order}
           unit="lower is seen first"
@@ -58,10 +81,10 @@ export function BandRows({ tiles }: { tiles: readonly Tile[] }) {
           command={(order) => setOrder(ids, order, index, setFor)}
         />
       </Row>
-      <Row label="Shown" {...mark('hidden')}>
+      <Row label="Shown" setHere={facts.hiddenHere} onCarry={carry('hidden')}>
         <Segments<'shown' | 'hidden' | ''>
           name="Shown"
-          value={hiddenWord(shared(places.map(({ hidden }) => hidden)))}
+          value={facts.hidden === null ? '' : facts.hidden ? 'hidden' : 'shown'}
           choices={[
             { value: 'shown', label: 'Shown' },
             { value: 'hidden', label: 'Hidden' },
@@ -79,25 +102,23 @@ export function BandRows({ tiles }: { tiles: readonly Tile[] }) {
       </Row>
       <Row
         label="Never below"
-        {...(only?.neverBelow !== undefined && {
-          setHere: true,
-          onCarry: () => dispatch(runHere('Never below', setNeverBelow(ids, null))),
-        })}
+        setHere={facts.isByHand}
+        onCarry={() => dispatch(runHere('Never below', setNeverBelow(ids, null)))}
       >
         <NumberField
           name="Never below"
-          value={need && need.by !== 'nothing' ? Math.ceil(need.inlineSize) : null}
+          value={facts.need}
           least={1}
           most={LIMITS.track}
-          unit={BY[need?.by ?? 'nothing'] ?? 'px'}
+          unit={BY[facts.by]}
           onSet={(px) => dispatch(runHere('Never below', setNeverBelow(ids, px)))}
         />
       </Row>
-      {only && !isLast && (
+      {facts.withNext !== null && (
         <Row label="Belongs">
           <Segments
             name="Belongs with the next tile"
-            value={only.withNext ? 'next' : 'none'}
+            value={facts.withNext ? 'next' : 'none'}
             choices={[
               { value: 'none', label: 'Alone' },
               { value: 'next', label: 'With the next' },
@@ -108,6 +129,4 @@ export function BandRows({ tiles }: { tiles: readonly Tile[] }) {
       )}
     </>
   );
-}
-
-const hiddenWord = (hidden: boolean | null) => (hidden === null ? '' : hidden ? 'hidden' : 'shown');
+});

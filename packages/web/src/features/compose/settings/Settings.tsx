@@ -62,7 +62,7 @@ export function Settings() {
       {tile ? (
         <>
           <TilePlace tiles={inHand} />
-          <TileFit tiles={inHand} />
+          <TileFit tiles={inHand.map(({ id }) => id).join(' ')} />
           {inHand.length === 1 && <TileContent tile={tile} />}
           <TileLook tiles={[tile, ...inHand.slice(1)]} />
           <TileMotion tiles={[tile, ...inHand.slice(1)]} />

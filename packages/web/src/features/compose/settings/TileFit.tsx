@@ -8,9 +8,11 @@ import {
   setWeight,
   weightOf,
   type Lie,
-  type Tile,
+  type TileId,
 } from '@noria/core';
-import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { memo } from 'react';
+import { shallowEqual } from 'react-redux';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { fitTiles } from '../actions';
@@ -18,6 +20,7 @@ import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { SetNumber } from './SetNumber';
 import { shared } from './shared';
+import type { RootState } from '../../../store/store';
 
 const LIES: readonly { readonly value: Lie; readonly label: string }[] = [
   { value: 'fill', label: 'Fill' },
@@ -26,19 +29,38 @@ const LIES: readonly { readonly value: Lie; readonly label: string }[] = [
   { value: 'end', label: 'End' },
 ];
 
-/** How the tiles in hand fill their places. */
-export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
-  const dispatch = useAppDispatch();
-  const view = useAppSelector(selectView);
-  const layout = useAppSelector(selectLayout);
-  const { index } = useAppSelector(selectBand);
-  const setFor = useAppSelector(selectSetFor);
+/** What is shown, in plain values, so that it rests while tiles are only moved. */
+function factsOf(state: RootState, ids: readonly TileId[]) {
+  const view = selectView(state);
+  const { index } = selectBand(state);
+  const tiles = ids.flatMap((id) => view.tiles[id] ?? []);
   const places = tiles.map((tile) => placeIn(view, tile, index));
-  const ids = tiles.map(({ id }) => id);
-  const at = layout.tiles.find(({ id }) => id === ids[0]);
-  const setHere = (of: 'fit' | 'layer') => tiles.some(({ id }) => isSetHere(view, index, { tile: id, of }));
+  const here = (of: 'fit' | 'layer') => ids.some((tile) => isSetHere(view, index, { tile, of }));
+  return {
+    index,
+    inline: shared(places.map(({ fit }) => fit.inline)),
+    block: shared(places.map(({ fit }) => fit.block)),
+    inlineSize: shared(places.map(({ fit }) => fit.inlineSize)),
+    blockSize: shared(places.map(({ fit }) => fit.blockSize)),
+    fitHere: here('fit'),
+    layer: shared(places.map(({ layer }) => layer)),
+    layerHere: here('layer'),
+    weight: shared(tiles.map((tile) => weightOf(tile, view.order.indexOf(tile.id)))),
+  };
+}
+
+/** How the tiles in hand fill their places; their ids with blanks between. */
+export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const ids = tiles.split(' ');
+  const facts = useAppSelector((state) => factsOf(state, ids), shallowEqual);
+  const setFor = useAppSelector(selectSetFor);
+  const { index } = facts;
   const carry = (of: 'fit' | 'layer') => () =>
     dispatch(runHere('Carry', (draft) => ids.forEach((id) => carryPlace(id, index, [of])(draft))));
+  const sizeNow = (size: 'inlineSize' | 'blockSize') =>
+    selectLayout(store.getState()).tiles.find(({ id }) => id === ids[0])?.[size];
   const axes = [
     { lie: 'inline', size: 'inlineSize', label: 'Across', own: 'Own width' },
     { lie: 'block', size: 'blockSize', label: 'Down', own: 'Own height' },
@@ -47,10 +69,9 @@ export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
   return (
     <Question title="How does it fill its place?">
       {axes.map(({ lie, size, label, own }) => {
-        const value = shared(places.map(({ fit }) => fit[lie]));
-        const ownSize = shared(places.map(({ fit }) => fit[size]));
+        const [value, ownSize] = [facts[lie], facts[size]];
         return (
-          <Row key={lie} label={label} setHere={setHere('fit')} onCarry={carry('fit')}>
+          <Row key={lie} label={label} setHere={facts.fitHere} onCarry={carry('fit')}>
             <div className="grid gap-1">
               <Segments<Lie | ''>
                 name={label}
@@ -70,7 +91,7 @@ export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
                     onChoose={(chosen) =>
                       dispatch(
                         fitTiles({
-                          [size]: chosen === 'content' ? null : Math.max(1, Math.round(at?.[size] ?? 100)),
+                          [size]: chosen === 'content' ? null : Math.max(1, Math.round(sizeNow(size) ?? 100)),
                         }),
                       )
                     }
@@ -82,7 +103,7 @@ export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
                       least={1}
                       most={LIMITS.track}
                       unit="px"
-                      basis={at?.[size] ?? NaN}
+                      basis={sizeNow(size) ?? NaN}
                       step="Fit"
                       command={(px) => setFit(ids, { [size]: px }, index, setFor)}
                     />
@@ -93,10 +114,10 @@ export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
           </Row>
         );
       })}
-      <Row label="Layer" setHere={setHere('layer')} onCarry={carry('layer')}>
+      <Row label="Layer" setHere={facts.layerHere} onCarry={carry('layer')}>
         <SetNumber
           name="Layer"
-          value={shared(places.map(({ layer }) => layer))}
+          value={facts.layer}
           least={-LIMITS.layer}
           most={LIMITS.layer}
           unit="higher lies over"
@@ -107,7 +128,7 @@ export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
       <Row label="Weight">
         <SetNumber
           name="Weight"
-          value={shared(tiles.map((tile) => weightOf(tile, view.order.indexOf(tile.id))))}
+          value={facts.weight}
           least={1}
           most={5}
           unit="of 5, for proposals"
@@ -117,4 +138,4 @@ export function TileFit({ tiles }: { tiles: readonly Tile[] }) {
       </Row>
     </Question>
   );
-}
+});

@@ -94,7 +94,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
         </Row>
       )}
       <AreaRow tiles={tiles} />
-      <BandRows tiles={tiles} />
+      <BandRows tiles={tiles.map(({ id }) => id).join(' ')} />
     </Question>
   );
 }

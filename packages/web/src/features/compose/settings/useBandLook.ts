@@ -8,6 +8,7 @@ import {
   type TileId,
   type TypeSize,
 } from '@noria/core';
+import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { runHere } from '../here';
 import { selectBand, selectSetFor, selectView } from '../selectors';
@@ -19,16 +20,20 @@ import { selectBand, selectSetFor, selectView } from '../selectors';
  */
 export function useBandLook<F extends keyof BandLook>(field: F, ids: readonly TileId[] | null) {
   const dispatch = useAppDispatch();
-  const { bands } = useAppSelector(selectView);
-  const { index } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
   const [first = ''] = ids ?? [];
-  const own = (k: number): BandLook[F] | undefined => {
-    const look: BandLook | undefined = ids === null ? bands[k]?.typeSizes : bands[k]?.looks?.[first];
-    return look?.[field];
-  };
-  let value: BandLook[F] | undefined;
-  for (let k = 0; k < index; k++) value = own(k) ?? value;
+  // Plain values, so that what shows them rests while tiles are only moved.
+  const { index, value, setHere } = useAppSelector((state) => {
+    const { bands } = selectView(state);
+    const here = selectBand(state).index;
+    const own = (k: number): BandLook[F] | undefined => {
+      const look: BandLook | undefined = ids === null ? bands[k]?.typeSizes : bands[k]?.looks?.[first];
+      return look?.[field];
+    };
+    let carried: BandLook[F] | undefined;
+    for (let k = 0; k < here; k++) carried = own(k) ?? carried;
+    return { index: here, value: carried, setHere: here > 0 && own(here - 1) !== undefined };
+  }, shallowEqual);
   const command = (next: BandLook[F] | TypeSize, everywhere: Command): Command => {
     if (index > 0 && setFor === 'band' && typeof next !== 'object' && !isName(next)) {
       const look = { [field]: next } as BandLook;
@@ -42,7 +47,7 @@ export function useBandLook<F extends keyof BandLook>(field: F, ids: readonly Ti
   return {
     /** What bands set; left out: nothing, it is as everywhere. */
     value,
-    setHere: index > 0 && own(index - 1) !== undefined,
+    setHere,
     carry: () => {
       dispatch(runHere('Carry', carryLook(ids, index, [field])));
     },
