@@ -1,4 +1,5 @@
 import { bandOf, placeIn, type Band } from '../document/bands.js';
+import { areasMeet } from '../grid/relations.js';
 import { bentoAreas, bentoWishes } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
@@ -171,13 +172,7 @@ export function placeOver(
   const column = Math.max(1, Math.min(cell.column, band.arrangement.columns.length - own.columnSpan + 1));
   const under = document.order.flatMap((each, k) => {
     const area = areas[k] as GridArea;
-    const meets =
-      each !== id &&
-      area.columnSpan > 0 &&
-      area.column < column + own.columnSpan &&
-      column < area.column + area.columnSpan &&
-      area.row < cell.row + own.rowSpan &&
-      cell.row < area.row + area.rowSpan;
+    const meets = each !== id && area.columnSpan > 0 && areasMeet(area, { ...own, column, row: cell.row });
     return meets
       ? [{ id: each, area, layer: placeIn(document, document.tiles[each] as Tile, bandIndex).layer }]
       : [];

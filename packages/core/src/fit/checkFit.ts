@@ -120,7 +120,7 @@ function finished(document: CollectionDocument, { id, band, first, ranges, worst
 }
 
 /** Whether a finding was looked at and is as it should be. */
-export const isAccepted = (
+const isAccepted = (
   { accepted = [] }: CollectionDocument,
   kind: FindingKind,
   tiles: readonly TileId[],

@@ -1,4 +1,5 @@
-import { placeIn } from '../document/bands.js';
+import { areasMeet } from '../grid/relations.js';
+import { bandOf, placeIn } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
 import type { Checked, Found } from './checked.js';
 import type { LaidOutLevel } from './stretches.js';
@@ -54,7 +55,7 @@ function* inCells({ document, stretch }: Checked, { level, layout }: LaidOutLeve
       for (let b = a + 1; b < tiles.length; b++) {
         const [one, other] = [tiles[a] as LaidOutTile, tiles[b] as LaidOutTile];
         // Tiles of different layers lie over each other on purpose.
-        if (!meet(one, other) || layerOf(one.id) !== layerOf(other.id)) continue;
+        if (!areasMeet(one, other) || layerOf(one.id) !== layerOf(other.id)) continue;
         yield {
           kind: 'overlap',
           tiles: [one.id, other.id],
@@ -80,12 +81,6 @@ function* inCells({ document, stretch }: Checked, { level, layout }: LaidOutLeve
 const isAfter = (tile: GridArea, hole: GridArea) =>
   tile.row > hole.row || (tile.row === hole.row && tile.column > hole.column);
 
-const meet = (a: GridArea, b: GridArea) =>
-  a.column < b.column + b.columnSpan &&
-  b.column < a.column + a.columnSpan &&
-  a.row < b.row + b.rowSpan &&
-  b.row < a.row + a.rowSpan;
-
 /** Whether a tile that is read later is seen wholly before: above, or beside in the same row. */
 const comesBefore = (later: GridArea, earlier: GridArea) =>
   later.row + later.rowSpan <= earlier.row ||
@@ -98,7 +93,7 @@ function* overflowing(
   last: LaidOutLevel,
 ): Generator<Found> {
   const view = levelOf(document, first.level);
-  const { padding } = paddingOf(view, stretch.band.index);
+  const { padding } = bandOf(view, stretch.band.index).arrangement;
   const axes = [
     (tile: LaidOutTile, { layout }: LaidOutLevel) =>
       tile.x + tile.inlineSize - (layout.inlineSize - padding.inlineEnd),
@@ -129,10 +124,4 @@ function overWidths({ from, to }: Checked['stretch'], a: number, b: number) {
     worst,
     said: { by: at(worst), width: worst },
   };
-}
-
-function paddingOf(view: Checked['document'], band: number) {
-  let { padding } = view.arrangement;
-  for (const each of view.bands.slice(0, band)) padding = each.arrangement.padding ?? padding;
-  return { padding };
 }

@@ -3,12 +3,13 @@ import { hasPercent } from '../css/length.js';
 import { columnItem, itemInlineSize, justifyOf, rowItem, transfersBlockSize } from './gridItem.js';
 import { placeGrid, type PlacedGrid } from './placeGrid.js';
 import { type AxisItem } from './sizeTracks.js';
+import { nested } from './nested.js';
+import { placeSubgrid, subgridBox, sum, withColumns } from './subgridBox.js';
 import { FIXED, initializeTracks } from './tracks.js';
 import {
   countsBackwards,
   edgesOf,
   ownInlineSize,
-  inheritAxis,
   isColumnSubgrid,
   isRowSubgrid,
   type AxisGeometry,
@@ -221,100 +222,6 @@ export function rowItems(placed: PlacedGrid, columns: AxisGeometry, gap: number)
   return asking;
 }
 
-/** An item with the columns it takes over, if it is a subgrid in that axis. */
-function withColumns(placed: PlacedGrid, k: number, columns: AxisGeometry, basis: number): Box {
-  const item = placed.items[k] as Box;
-  if (!isColumnSubgrid(item)) return item;
-  const { placement } = placed;
-  const column = inheritAxis({
-    box: item,
-    axis: 'column',
-    isReversed: countsBackwards(item, placed.box, 'column'),
-    plan: placed.columns,
-    start: placement.columnStart[k] as number,
-    span: placement.columnSpan[k] as number,
-    outerGap: columns.gap,
-    geometry: columns,
-    basis,
-  });
-  return { ...item, inherited: { of: item, column, row: null, widthBefore: NaN } };
-}
-
-/** A subgrid with its items placed; geometries are null while the outer tracks are still being sized. */
-function placeSubgrid(
-  placed: PlacedGrid,
-  k: number,
-  gap: number,
-  columns: AxisGeometry | null,
-  rows: AxisGeometry | null,
-  basis: number,
-): PlacedGrid {
-  const box = subgridBox(placed, k, gap, gap, columns, rows, basis);
-  const unknown = unknownSpace(0);
-  const space = Number.isNaN(basis)
-    ? unknown
-    : { ...unknown, space: Math.max(0, basis - sum(edgesOf(box, 'column', basis))) };
-  return placeGrid(box, space, unknown);
-}
-
-const sum = ([a, b]: readonly [number, number]) => a + b;
-
-/** A subgrid together with all it takes over from the grid around it. */
-export function subgridBox(
-  placed: PlacedGrid,
-  k: number,
-  columnGap: number,
-  rowGap: number,
-  columns: AxisGeometry | null,
-  rows: AxisGeometry | null,
-  basis: number,
-): Box {
-  const { placement } = placed;
-  const item = placed.items[k] as Box;
-  const column = isColumnSubgrid(item)
-    ? inheritAxis({
-        box: item,
-        axis: 'column',
-        isReversed: countsBackwards(item, placed.box, 'column'),
-        plan: placed.columns,
-        start: placement.columnStart[k] as number,
-        span: placement.columnSpan[k] as number,
-        outerGap: columns?.gap ?? columnGap,
-        geometry: columns,
-        basis,
-      })
-    : null;
-  const row = isRowSubgrid(item)
-    ? inheritAxis({
-        box: item,
-        axis: 'row',
-        isReversed: countsBackwards(item, placed.box, 'row'),
-        plan: placed.rows,
-        start: placement.rowStart[k] as number,
-        span: placement.rowSpan[k] as number,
-        outerGap: rows?.gap ?? rowGap,
-        geometry: rows,
-        basis,
-      })
-    : null;
-  return { ...item, inherited: { of: item, column, row, widthBefore: widthBefore(placed, k) } };
-}
-
-/** The inner width of a subgrid of rows as far as it is known before any column is sized; else NaN. */
-function widthBefore({ items, columns, placement, box }: PlacedGrid, k: number): number {
-  const item = items[k] as Box;
-  if (isColumnSubgrid(item)) return NaN;
-  const start = placement.columnStart[k] as number;
-  const span = placement.columnSpan[k] as number;
-  let sum = (span - 1) * gapOf(box.style.columnGap, NaN);
-  for (const { min, max, limit } of columns.sizings.slice(start, start + span)) {
-    if (min.kind !== 'length' || max.kind !== 'length' || limit !== null) return NaN;
-    if (typeof min.value !== 'number' || min.value !== max.value) return NaN;
-    sum += min.value;
-  }
-  return Math.max(0, sum - edgesOf(item, 'column', sum).reduce((a, b) => a + b));
-}
-
 /** Width of a subgrid of rows in its columns, border box and margins. */
 function subgridWidth(item: Box, container: BoxStyle, area: number): number {
   if (isColumnSubgrid(item)) return area;
@@ -357,44 +264,3 @@ const columnsIn = (placed: PlacedGrid, space: number, gap: number) =>
     gap,
     alignment: placed.box.style.justifyContent,
   });
-
-/**
- * Items of a subgrid as items of the grid around it: their contributions grow by the subgrid's edges
- * where they touch these, and by half of the difference of the gaps elsewhere.
- */
-function nested(
-  items: readonly AxisItem[],
-  start: number,
-  span: number,
-  [before, after]: readonly [number, number],
-  half: number,
-  isReversed: boolean,
-): AxisItem[] {
-  // May be negative here: what a wider gap outside takes, one further out may give back.
-  const inner = items.flatMap((item): AxisItem[] => {
-    // The edges of a subgrid in a subgrid of one track say nothing outside.
-    if (item.isEdge && span === 1) return [];
-    const extra = (item.start === 0 ? before : half) + (item.start + item.span === span ? after : half);
-    return [
-      {
-        start: start + (isReversed ? span - item.start - item.span : item.start),
-        span: item.span,
-        minContent: () => item.minContent() + extra,
-        maxContent: () => item.maxContent() + extra,
-        minimum: (tracks, at, more) => item.minimum(tracks, at, more + extra),
-      },
-    ];
-  });
-  // The subgrid itself counts as empty, but for its edges in the outermost tracks.
-  const edge = (at: number, size: number) => {
-    if (size === 0) return;
-    const ask = () => size;
-    inner.push({ start: at, span: 1, isEdge: true, minContent: ask, maxContent: ask, minimum: ask });
-  };
-  if (span === 1) edge(start, before + after);
-  else {
-    edge(start, isReversed ? after : before);
-    edge(start + span - 1, isReversed ? before : after);
-  }
-  return inner;
-}

@@ -8,7 +8,7 @@ import { isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
 import type { Box, Fragment } from '../box/box.js';
 import type { Area, Edges, Filled, Inside, Pending } from '../box/displays.js';
 import type { GridLine } from '../box/style.js';
-import { subgridBox } from './asking.js';
+import { subgridBox } from './subgridBox.js';
 
 const NOTHING: readonly never[] = [];
 

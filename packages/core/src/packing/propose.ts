@@ -1,4 +1,5 @@
 import { bandOf, placeIn, type Band } from '../document/bands.js';
+import { areasTouch } from '../grid/relations.js';
 import { bentoAreas } from '../bento/areas.js';
 import { change, type Command } from '../patch/change.js';
 import { noise } from '../noise.js';
@@ -184,7 +185,7 @@ function scoreOf(
   let unlikeOnes = 0;
   areas.forEach((a, k) => {
     for (const b of areas.slice(k + 1)) {
-      if (!touch(a, b)) continue;
+      if (!areasTouch(a, b)) continue;
       neighbours++;
       if (a.columnSpan !== b.columnSpan || a.rowSpan !== b.rowSpan) unlikeOnes++;
     }
@@ -209,16 +210,6 @@ function scoreOf(
 }
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-
-/** Whether two areas share an edge. */
-function touch(a: GridArea, b: GridArea): boolean {
-  const across = a.row < b.row + b.rowSpan && b.row < a.row + a.rowSpan;
-  const along = a.column < b.column + b.columnSpan && b.column < a.column + a.columnSpan;
-  return (
-    (across && (a.column + a.columnSpan === b.column || b.column + b.columnSpan === a.column)) ||
-    (along && (a.row + a.rowSpan === b.row || b.row + b.rowSpan === a.row))
-  );
-}
 
 /** Of the pairs of unlike weight, the share whose heavier tile is larger; half for the same size (Kendall). */
 function concord(weights: readonly number[], sizes: readonly number[]): number {

@@ -1,3 +1,4 @@
+import { areasTouch } from '../grid/relations.js';
 import { bandBearing, type BandBearing, type LevelWidths } from './bearing.js';
 import { fillCells, type Choice, type HeldCells, type Span } from '../packing/fillCells.js';
 import { isCorrected, shownTiles } from './bandLevel.js';
@@ -169,19 +170,10 @@ function pairsOf(flowing: readonly Candidate[], before: ReadonlyMap<TileId, Grid
     if (earlier.withNext) return [{ a: k, b: k + 1, cost: APART.marked }];
     const areas = [before.get(earlier.id), before.get(tile.id)] as const;
     const named = Boolean(earlier.place.area) && Boolean(tile.place.area);
-    return named && areas[0] && areas[1] && touch(areas[0], areas[1])
+    return named && areas[0] && areas[1] && areasTouch(areas[0], areas[1])
       ? [{ a: k, b: k + 1, cost: APART.touching }]
       : [];
   });
-}
-
-function touch(a: GridArea, b: GridArea): boolean {
-  const rows = a.row < b.row + b.rowSpan && b.row < a.row + a.rowSpan;
-  const columns = a.column < b.column + b.columnSpan && b.column < a.column + a.columnSpan;
-  return (
-    (rows && (a.column + a.columnSpan === b.column || b.column + b.columnSpan === a.column)) ||
-    (columns && (a.row + a.rowSpan === b.row || b.row + b.rowSpan === a.row))
-  );
 }
 
 /** What the pairs cost that do not touch. */
@@ -204,7 +196,7 @@ function apartness(
     areas.push({ column: at.column + 1, row: at.row + 1, columnSpan, rowSpan });
   }
   return pairs.reduce(
-    (sum, { a, b, cost }) => sum + (touch(areas[a] as GridArea, areas[b] as GridArea) ? 0 : cost),
+    (sum, { a, b, cost }) => sum + (areasTouch(areas[a] as GridArea, areas[b] as GridArea) ? 0 : cost),
     0,
   );
 }

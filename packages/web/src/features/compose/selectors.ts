@@ -86,11 +86,6 @@ export const selectInHand = createSelector([selectView, selectHand], (view, ids)
   ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
 );
 
-/** A layout of each band, at its narrowest width, for what does not depend on the width. What is tried is seen at the needle alone. */
-export const selectBandLayouts = createSelector([selectSaved], (document): readonly Layout[] =>
-  bandsOf(document).map((band) => layOut(document, Math.max(240, band.from))),
-);
-
 /** What looks and contents refer to. It stays the same object while tiles are only moved. */
 export const selectShared = createSelector(
   [

@@ -14,7 +14,6 @@ const SHAPES: Readonly<
 
 export const severityFill = (severity: Severity) => SHAPES[severity].fill;
 export const severityPath = (severity: Severity) => SHAPES[severity].path;
-export const severityWord = (severity: Severity) => SHAPES[severity].word;
 
 /** How bad a finding is, told by shape as well as colour. */
 export function Sign({ severity, size = 12 }: { severity: Severity; size?: number }) {

@@ -8,12 +8,10 @@ export interface FitState {
   readonly about: CollectionDocument | null;
   /** The last answer about the document as it is, not as something under way would make it. */
   readonly settled: FitReport | null;
-  /** How long the last check took, ms. */
-  readonly ms: number;
   readonly trouble: string | null;
 }
 
-const initialState: FitState = { report: null, about: null, settled: null, ms: 0, trouble: null };
+const initialState: FitState = { report: null, about: null, settled: null, trouble: null };
 
 export const fitSlice = createSlice({
   name: 'fit',
@@ -23,7 +21,7 @@ export const fitSlice = createSlice({
       state: FitState,
       {
         payload: { isTrial, ...found },
-      }: PayloadAction<Pick<FitState, 'report' | 'about' | 'ms'> & { readonly isTrial: boolean }>,
+      }: PayloadAction<Pick<FitState, 'report' | 'about'> & { readonly isTrial: boolean }>,
     ): FitState => ({ ...found, settled: isTrial ? state.settled : found.report, trouble: null }),
     couldNotCheck: (state: FitState, { payload }: PayloadAction<string>): FitState => ({
       ...state,

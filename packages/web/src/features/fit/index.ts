@@ -7,5 +7,5 @@ export {
   selectSettled,
   selectSettledFindings,
 } from './selectors';
-export { severityFill, severityPath, severityWord, Sign } from './Sign';
+export { severityFill, severityPath, Sign } from './Sign';
 export { useFitCheck } from './useFitCheck';

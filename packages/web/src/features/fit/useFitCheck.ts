@@ -40,7 +40,7 @@ export function useFitCheck(): void {
         .check(document)
         .then(({ report, ms }) => {
           rests = performance.now() + ms * REST;
-          if (wanted) dispatch(checked({ report, ms, about: document, isTrial }));
+          if (wanted) dispatch(checked({ report, about: document, isTrial }));
         })
         .catch((error: unknown) => {
           if (wanted) dispatch(couldNotCheck(error instanceof Error ? error.message : String(error)));

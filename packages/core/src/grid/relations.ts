@@ -1,0 +1,13 @@
+import type { GridArea } from './place.js';
+
+const acrossRows = (a: GridArea, b: GridArea) => a.row < b.row + b.rowSpan && b.row < a.row + a.rowSpan;
+const acrossColumns = (a: GridArea, b: GridArea) =>
+  a.column < b.column + b.columnSpan && b.column < a.column + a.columnSpan;
+
+/** Whether two areas have a cell in common. */
+export const areasMeet = (a: GridArea, b: GridArea): boolean => acrossRows(a, b) && acrossColumns(a, b);
+
+/** Whether two areas share an edge. */
+export const areasTouch = (a: GridArea, b: GridArea): boolean =>
+  (acrossRows(a, b) && (a.column + a.columnSpan === b.column || b.column + b.columnSpan === a.column)) ||
+  (acrossColumns(a, b) && (a.row + a.rowSpan === b.row || b.row + b.rowSpan === a.row));
