@@ -1,13 +1,14 @@
 import { block } from './box/block.js';
 import { displays } from './box/displays.js';
 import { flex } from './box/flex.js';
+import { own } from './box/own.js';
 import { layoutBox } from './box/layoutBox.js';
 import { INITIAL_STYLE, type BoxStyle } from './box/style.js';
 import { grid } from './gridEngine/layoutGrid.js';
 import { lanes } from './lanes/layoutLanes.js';
 import type { Box, Fragment } from './box/box.js';
 
-Object.assign(displays, { block, grid, flex, lanes });
+Object.assign(displays, { block, grid, flex, lanes, own });
 
 const WINDOW_STYLE: BoxStyle = { ...INITIAL_STYLE, position: 'relative' };
 

@@ -1,21 +1,22 @@
-import { bento } from './bento/index.js';
-import { fluid } from './fluid/index.js';
-import { bandAt } from './document/bands.js';
+import { layoutBox } from './box/layoutBox.js';
+import { bandAt, type Band } from './document/bands.js';
+import { fluidOf } from './fluid/columns.js';
+import { hasFluidType } from './look/named.js';
+import { levelBox } from './level/levelBox.js';
+import './engine.js';
 import {
   SCREEN_BLOCK_SIZE,
-  type ArrangementKind,
   type LaidOutTile,
   type Layout,
   type LayoutOptions,
+  type LevelBox,
 } from './arrangement.js';
+import type { Fragment } from './box/box.js';
 import type { Arrangement, CollectionDocument, TileId } from './document/types.js';
-
-/** Every kind of arrangement, by name. */
-export const arrangementKinds: Readonly<Record<Arrangement['kind'], ArrangementKind>> = { bento, fluid };
 
 /**
  * Lays a collection out at a width, in the band that the width lies in.
- * @param width px of the page, 0 or more
+ * @param width px of the page, 0 or more; the border box is no wider than the band's maximum
  * @throws RangeError when the width is not a number of px
  * @throws whatever the measurer throws
  * @example layoutCollection(document, 1280, { measurer }).tiles[0] // { id, x, y, inlineSize, blockSize, … }
@@ -29,11 +30,76 @@ export function layoutCollection(
     throw new RangeError(`A width is a number of px, 0 or more; this is ${String(width)}.`);
   }
   const band = bandAt(document, width);
-  return arrangementKinds[band.arrangement.kind].layout(document, band, width, {
+  const level = boxesOf(document, band, {
     screenBlockSize: SCREEN_BLOCK_SIZE,
     pageInlineSize: width,
     ...options,
   });
+  const { padding, maxInlineSize } = band.arrangement;
+  const inlineSize = Math.max(
+    padding.inlineStart + padding.inlineEnd,
+    Math.min(width, maxInlineSize ?? Infinity),
+  );
+  const space = { inline: width, block: NaN, inlineSize, blockSize: NaN };
+  return toLayout(layoutBox(level.box, space).fragment, level);
+}
+
+interface Made {
+  readonly level: LevelBox;
+  /** The width of the page that type sizes were taken at. */
+  readonly page: number;
+}
+
+const known = new WeakMap<CollectionDocument, Map<string, Made>>();
+
+/** While the width is dragged the boxes stay the same, unless type grows with it. */
+function boxesOf(document: CollectionDocument, band: Band, options: LayoutOptions): LevelBox {
+  const spans = spansApply(document, band).join();
+  const key = `${band.index} ${options.screenBlockSize} ${spans}`;
+  let bands = known.get(document);
+  if (!bands) known.set(document, (bands = new Map<string, Made>()));
+  let made = bands.get(key);
+  if (!made || (made.page !== options.pageInlineSize && made.level.measures && hasFluidType(document))) {
+    made = { level: levelBox(document, band, options), page: options.pageInlineSize };
+    bands.set(key, made);
+  }
+  return made.level;
+}
+
+const thresholds = new WeakMap<CollectionDocument, readonly number[]>();
+
+/** Whether spans apply at the band's width, for each fluid arrangement that asks it. */
+function spansApply(document: CollectionDocument, { at }: Band): boolean[] {
+  let widths = thresholds.get(document);
+  if (!widths) thresholds.set(document, (widths = spanWidths(document)));
+  return widths.map((width) => at >= width);
+}
+
+function spanWidths({ arrangement, bands, tiles }: CollectionDocument): number[] {
+  const all: Partial<Arrangement>[] = [arrangement, ...bands.map((band) => band.arrangement)];
+  for (const tile of Object.values(tiles)) if (tile.kind === 'group') all.push(tile.arrangement);
+  for (const { groups = {} } of bands) all.push(...Object.values(groups));
+  return all.flatMap((each) => fluidOf(each).spansFrom ?? []);
+}
+
+function toLayout(fragment: Fragment, level: LevelBox): Layout {
+  const { inlineSize, blockSize, children } = fragment;
+  const { areas, groups, ...cells } = level.cells(fragment);
+  const inner: Record<TileId, Layout> = {};
+  const tiles = children.map((laid, k) => {
+    const id = laid.box.id as TileId;
+    const group = groups[id];
+    if (group) inner[id] = toLayout(laid, group);
+    return {
+      ...(areas[k] as (typeof areas)[number]),
+      id,
+      x: laid.x,
+      y: laid.y,
+      inlineSize: laid.inlineSize,
+      blockSize: laid.blockSize,
+    };
+  });
+  return { inlineSize, blockSize, ...cells, tiles, groups: inner };
 }
 
 /** A layout inside of another one, and where its border box lies in that, px. */

@@ -1,29 +1,23 @@
-import { INITIAL_STYLE, type BoxStyle, type TrackSizing } from '../box/style.js';
+import { displays } from '../box/displays.js';
 import { percent } from '../css/length.js';
 import { isIntrinsic, parseTrackSize } from '../css/trackSize.js';
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { placeIn } from '../document/bands.js';
 import { documentIn } from '../document/bandLooks.js';
-import { levelOf } from '../document/levels.js';
+import { isSquare } from '../document/kindValues.js';
+import { coverage } from '../grid/coverage.js';
+import { frameStyle, ownBox, plainBox } from '../level/boxes.js';
+import { isSquareGroup } from '../level/shape.js';
 import { tileBox } from '../page/tileBox.js';
 import { bentoAreas, bentoRowCount, isHidden } from './areas.js';
-import type { Box } from '../box/box.js';
+import type { Box, Inside, OwnInside } from '../box/box.js';
+import type { BoxStyle, TrackSizing } from '../box/style.js';
 import type { GridArea } from '../grid/place.js';
-import type { Arrangement, CollectionDocument, Fit, Lie, Tile, TrackSize } from '../document/types.js';
-import type { LayoutOptions } from '../arrangement.js';
-
-/** A level of a collection as boxes, each tile at the cells that it takes. */
-export interface BentoBox {
-  readonly box: Box;
-  /** Of the boxes, in reading order; hidden tiles have none. */
-  readonly areas: readonly GridArea[];
-  readonly rowCount: number;
-  /** Whether anything in it follows its content, and so the measured words. */
-  readonly measures: boolean;
-  readonly groups: Readonly<Record<string, BentoBox>>;
-}
+import type { Track } from '../grid/track.js';
+import type { Arrangement, Fit, Lie, Tile, TileId, TrackSize } from '../document/types.js';
+import type { LayoutOptions, LevelBox, LevelInput } from '../arrangement.js';
 
 /** Makes the boxes of a level in a band. What only fills cells of known size needs no content. */
-export function bentoBox(document: CollectionDocument, band: Band, options: LayoutOptions): BentoBox {
+export function bentoBox({ document, band, options, group }: LevelInput): LevelBox {
   const { arrangement } = band;
   const all = bentoAreas(document, band);
   const shown = document.order.filter((_, k) => !isHidden(all[k] as GridArea));
@@ -33,28 +27,39 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
   const rows = Array.from({ length: rowCount }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
   const isHigh = arrangement.height?.kind === 'fixed';
   const asks =
-    arrangement.columns.some((size) => isIntrinsic(sizing(size), true)) ||
-    rows.some((size) => isIntrinsic(sizing(size), isHigh));
-  const groups: Record<string, BentoBox> = {};
+    !isSquare(arrangement) &&
+    (arrangement.columns.some((size) => isIntrinsic(sizing(size), true)) ||
+      rows.some((size) => isIntrinsic(sizing(size), isHigh)));
+  const groups: Record<TileId, LevelBox> = {};
   let measures = false;
   const children = areas.map((area, k) => {
     const tile = looks.tiles[shown[k] as string] as Tile;
     const { fit } = placeIn(document, tile, band.index);
-    return cell(contentBox(tile, fit), area, fit);
+    const box = contentBox(tile, fit);
+    const isSquares = isSquareGroup(document, tile, band.index);
+    return cell(isSquares ? { ...box, style: { ...box.style, alignSelf: START } } : box, area, fit);
   });
-  return { box: gridBox(arrangement, rows, children, options), areas, rowCount, measures, groups };
+  const box = gridBox(arrangement, rows, children, options);
+  return {
+    box: isSquare(arrangement) ? ownBox(box.style, (inside) => fillSquares(box, rowCount, inside)) : box,
+    measures,
+    cells: ({ tracks: laid }) => {
+      const columns = along(laid?.columnStarts, laid?.columnSizes);
+      return {
+        areas,
+        columns,
+        rows: along(laid?.rowStarts, laid?.rowSizes),
+        coverage: coverage(areas, columns.length, rowCount),
+        groups,
+      };
+    },
+  };
 
   function contentBox(tile: Tile, fit: Fit): Box {
     if (tile.kind === 'group') {
-      const level = levelOf(document, tile.id);
-      const inner = bentoBox(level, bandsOf(level)[band.index] as Band, options);
-      groups[tile.id] = inner;
+      const inner = (groups[tile.id] = group(tile.id));
       measures ||= inner.measures;
-      const width = tile.look.border?.width ?? 0;
-      // Browsers draw borders in whole px, never less than one.
-      const drawn = width > 0 ? Math.max(1, Math.floor(width)) : 0;
-      const style = { ...inner.box.style, border: [drawn, drawn, drawn, drawn] as const };
-      return { ...inner.box, id: tile.id, style };
+      return inner.box;
     }
     const hugs =
       (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);
@@ -64,14 +69,20 @@ export function bentoBox(document: CollectionDocument, band: Band, options: Layo
   }
 }
 
-const plainBox = (id: string): Box => ({
-  id,
-  isGridRoot: false,
-  style: INITIAL_STYLE,
-  children: [],
-  text: null,
-  natural: null,
-});
+const START = { at: 'start', safe: false } as const;
+
+const along = (starts: Float64Array | undefined, sizes: Float64Array | undefined): Track[] =>
+  Array.from(starts ?? [], (start, k) => ({ start, size: sizes?.[k] ?? 0 }));
+
+/** Rows as high as the first column turns out to be wide. */
+function fillSquares(box: Box, rowCount: number, inside: Inside): OwnInside {
+  const fill = (row: TrackSize) =>
+    displays.grid.fill(
+      { ...box, style: { ...box.style, rows: tracks(Array.from({ length: rowCount }, () => row)) } },
+      inside,
+    );
+  return fill(`${fill('0px').tracks?.columnSizes[0] ?? 0}px`);
+}
 
 /** The checker has read every track of a document before it comes here. */
 const sizing = (size: TrackSize): TrackSizing =>
@@ -83,10 +94,10 @@ const tracks = (sizes: readonly TrackSize[]): BoxStyle['columns'] => ({
 });
 
 function gridBox(
-  { columns, columnGap, rowGap, padding, height, maxInlineSize }: Arrangement,
+  arrangement: Arrangement,
   rows: readonly TrackSize[],
   children: readonly Box[],
-  { screenBlockSize }: LayoutOptions,
+  options: LayoutOptions,
 ): Box {
   return {
     ...plainBox(''),
@@ -94,18 +105,9 @@ function gridBox(
     isGridRoot: true,
     children,
     style: {
-      ...INITIAL_STYLE,
-      display: 'grid',
-      boxSizing: 'border-box',
-      columns: tracks(columns),
+      ...frameStyle(arrangement, options),
+      columns: tracks(arrangement.columns),
       rows: tracks(rows),
-      columnGap,
-      rowGap,
-      padding: [padding.blockStart, padding.inlineEnd, padding.blockEnd, padding.inlineStart],
-      maxInlineSize: maxInlineSize ?? 'none',
-      minInlineSize: 0,
-      minBlockSize: height?.kind === 'screen' ? height.share * screenBlockSize : 0,
-      ...(height?.kind === 'fixed' && { blockSize: height.px }),
     },
   };
 }

@@ -1,5 +1,5 @@
-import { layoutBento } from './layout.js';
+import { bentoBox } from './box.js';
 import { bentoToCss } from './toCss.js';
 import type { ArrangementKind } from '../arrangement.js';
 
-export const bento: ArrangementKind = { kind: 'bento', layout: layoutBento, toCss: bentoToCss };
+export const bento: ArrangementKind = { kind: 'bento', box: bentoBox, toCss: bentoToCss };

@@ -1,84 +1,82 @@
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
-import { levelOf } from '../document/levels.js';
 import { trackCss } from '../css/trackSize.js';
-import { px } from '../page/units.js';
+import { placeIn, type Band } from '../document/bands.js';
+import { isSquare } from '../document/kindValues.js';
 import { fluidOf, spanIn } from '../fluid/columns.js';
+import { fittingTracks } from '../fluid/tracks.js';
+import { frameCss, stackCss } from '../level/css.js';
+import { isSquareGroup } from '../level/shape.js';
+import { px } from '../page/units.js';
 import { areaIn, mapRows } from './areaMap.js';
-import type { ArrangementCss, Declarations } from '../arrangement.js';
-import type {
-  Arrangement,
-  CollectionDocument,
-  GridHeight,
-  Lie,
-  Tile,
-  TrackSize,
-  WholePlace,
-} from '../document/types.js';
+import type { CssInput, LevelCss } from '../arrangement.js';
+import type { GridArea } from '../grid/place.js';
+import type { Declarations } from '../page/rule.js';
+import type { Arrangement, CollectionDocument, Lie, Tile, TrackSize, WholePlace } from '../document/types.js';
 
-/** The CSS of a bento in one band, all values said; the page writer leaves out what is carried. */
-export function bentoToCss(document: CollectionDocument, band: Band): ArrangementCss {
+/** The CSS of a bento or fluid level in one band, all values said; the page writer leaves out what is carried. */
+export function bentoToCss({ document, band, layout }: CssInput): LevelCss {
   const tiles: Record<string, Declarations> = {};
+  const areas = isSquare(band.arrangement) ? new Map(layout().tiles.map((tile) => [tile.id, tile])) : null;
   for (const id of document.order) {
     const tile = document.tiles[id] as Tile;
     const place = placeIn(document, tile, band.index);
-    const own = { ...placeCss(place, band), ...fitCss(document, tile, place) };
-    if (tile.kind !== 'group') tiles[id] = own;
-    else {
-      const level = levelOf(document, id);
-      const inner = bentoToCss(level, bandsOf(level)[band.index] as Band);
-      Object.assign(tiles, inner.tiles, { [id]: { display: 'grid', ...inner.grid, ...own } });
-    }
+    tiles[id] = areas
+      ? { ...heldCss(areas.get(id)), ...WHOLE_SQUARES, ...stackCss(document, tile, place) }
+      : {
+          ...placeCss(place, band),
+          ...fitCss(document, tile, place),
+          ...(place.fit.block === 'fill' &&
+            isSquareGroup(document, tile, band.index) && { 'align-self': 'start' }),
+          ...stackCss(document, tile, place),
+        };
   }
-  return { grid: gridCss(band.arrangement), tiles };
+  return { grid: gridCss(band.arrangement), ...(areas && { before: SQUARE }), tiles };
 }
 
+/** The lines of a tile that is held at its cells. */
+export const heldCss = (area: GridArea | undefined): Declarations =>
+  area
+    ? {
+        'grid-column': `${area.column} / span ${area.columnSpan}`,
+        'grid-row': `${area.row} / span ${area.rowSpan}`,
+      }
+    : {};
+
+/**
+ * Rows of `1fr` in a grid of no height are all as high as the highest of them asks (CSS Grid 2,
+ * section 12.7.1); here that is a square in the first cell, and tiles ask for nothing.
+ */
+export const SQUARE: Declarations = {
+  content: '""',
+  'grid-area': '1 / 1',
+  'align-self': 'start',
+  'aspect-ratio': '1',
+};
+export const SQUARE_ROWS: Declarations = { 'grid-template-rows': 'none', 'grid-auto-rows': '1fr' };
+export const WHOLE_SQUARES: Declarations = { 'block-size': '0', 'min-block-size': '100%' };
+
 function gridCss(arrangement: Arrangement): Declarations {
-  const { padding, rows } = arrangement;
+  const { rows } = arrangement;
   const areas = arrangement.kind === 'fluid' ? [] : (arrangement.areas ?? []);
   const map = mapRows(arrangement).map((names) => `"${names.join(' ')}"`);
   return {
+    display: 'grid',
     'grid-template-columns':
       arrangement.kind === 'fluid' ? fluidTracks(arrangement) : trackList(arrangement.columns),
-    'grid-template-rows': rows.length > 0 ? trackList(rows) : 'none',
     'grid-template-areas': areas.length > 0 ? map.join(' ') : 'none',
-    'grid-auto-rows': trackCss(arrangement.autoRows),
+    ...(isSquare(arrangement)
+      ? SQUARE_ROWS
+      : {
+          'grid-template-rows': rows.length > 0 ? trackList(rows) : 'none',
+          'grid-auto-rows': trackCss(arrangement.autoRows),
+        }),
     'grid-auto-flow': arrangement.flow === 'dense' ? 'row dense' : 'row',
-    gap: shortest([arrangement.rowGap, arrangement.columnGap]),
-    padding: shortest([padding.blockStart, padding.inlineEnd, padding.blockEnd, padding.inlineStart]),
-    'max-inline-size': arrangement.maxInlineSize === null ? 'none' : px(arrangement.maxInlineSize),
-    ...heightCss(arrangement.height ?? { kind: 'content' }),
+    ...frameCss(arrangement),
   };
 }
 
-const heightCss = (height: GridHeight): Declarations => ({
-  'block-size': height.kind === 'fixed' ? px(height.px) : 'auto',
-  'min-block-size': height.kind === 'screen' ? `${Number((height.share * 100).toFixed(2))}vh` : '0',
-});
-
-/** As many columns as fit: none narrower than the minimum, none wider than the page, no more than the limit. */
 function fluidTracks(arrangement: Arrangement): string {
   const { repeat, minimum, most } = fluidOf(arrangement);
-  const share =
-    most === null
-      ? px(minimum)
-      : most === 1
-        ? '100%'
-        : `max(${px(minimum)}, (100% - ${px((most - 1) * arrangement.columnGap)}) / ${most})`;
-  return `repeat(${repeat}, minmax(min(100%, ${share}), 1fr))`;
-}
-
-/** A shorthand of two or four sides without the ones that CSS fills in by itself. */
-function shortest(sides: readonly number[]): string {
-  const [blockStart, inlineEnd, blockEnd, inlineStart] = sides;
-  const kept =
-    sides.length === 4 && inlineStart !== inlineEnd
-      ? sides
-      : blockEnd !== undefined && blockEnd !== blockStart
-        ? [blockStart, inlineEnd, blockEnd]
-        : inlineEnd !== blockStart
-          ? [blockStart, inlineEnd]
-          : [blockStart];
-  return kept.map((side) => px(side ?? 0)).join(' ');
+  return fittingTracks(repeat, { minimum, most }, arrangement.columnGap);
 }
 
 /** Spans and lines are pulled into the grid here, as the layout pulls them. */
@@ -104,7 +102,7 @@ function placeCss(
 const SELF: Readonly<Record<Lie, string>> = { fill: 'auto', start: 'start', centre: 'center', end: 'end' };
 
 /** How a tile lies in its cells; nothing for one that fills them in every band, as most do. */
-function fitCss(document: CollectionDocument, tile: Tile, { fit, layer, order }: WholePlace): Declarations {
+function fitCss(document: CollectionDocument, tile: Tile, { fit }: WholePlace): Declarations {
   const places = [tile.place, ...document.bands.map((band) => band.tiles[tile.id])];
   const size = (lie: Lie, own: number | null) =>
     lie !== 'fill' ? (own === null ? 'auto' : px(own)) : tile.kind === 'picture' ? '100%' : 'auto';
@@ -118,8 +116,6 @@ function fitCss(document: CollectionDocument, tile: Tile, { fit, layer, order }:
       'max-inline-size': most(fit.inline),
       'max-block-size': most(fit.block),
     }),
-    ...(places.some((place) => place?.layer) && { 'z-index': String(layer) }),
-    ...(places.some((place) => place?.order) && { order: String(order) }),
   };
 }
 

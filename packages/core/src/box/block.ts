@@ -1,8 +1,8 @@
 import { inlineContribution } from './intrinsic.js';
 import { layoutBox, stretchInlineSize } from './layoutBox.js';
 import { inlineSum, resolveSides } from './sizes.js';
-import type { Box, Fragment } from './box.js';
-import type { Display, Filled, Inside, Pending } from './displays.js';
+import type { Box, Fragment, Inside } from './box.js';
+import type { Display, Filled, Pending } from './displays.js';
 
 /**
  * Block flow (CSS 2, section 9.4.1): boxes below one another, adjoining margins collapsed (8.3.1),

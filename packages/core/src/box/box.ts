@@ -1,4 +1,7 @@
-import type { BoxStyle } from './style.js';
+import type { BoxStyle, Sides } from './style.js';
+import type { Coverage } from '../grid/coverage.js';
+import type { GridArea } from '../grid/place.js';
+import type { Track } from '../grid/track.js';
 
 /** Words that flow in lines, measured beforehand; what a box holds instead of boxes. */
 export interface InlineContent {
@@ -21,6 +24,8 @@ export interface Box {
   readonly text: InlineContent | null;
   /** Natural size of a picture or film, px; its aspect is in the style. */
   readonly natural: { readonly inlineSize: number; readonly blockSize: number } | null;
+  /** Lays its inside out, where `display` is `own`: an arrangement that CSS writes in other words. */
+  readonly own?: (inside: Inside) => OwnInside;
   /** What a subgrid takes over from the grid around it; set by that grid while it is laid out. */
   readonly inherited?: {
     /** The box as it was given. */
@@ -30,6 +35,37 @@ export interface Box {
     /** Its inner width where the columns it spans are all fixed, px; else NaN. Repeated columns are counted in it. */
     readonly widthBefore: number;
   };
+}
+
+/** The inside of a box that is to be filled. */
+export interface Inside {
+  /** Content size, px. */
+  readonly inlineSize: number;
+  /** Content size when it is known beforehand, px; else NaN. */
+  readonly blockSize: number;
+  /** Least and greatest content size, px, where `blockSize` is not known. */
+  readonly minBlockSize: number;
+  readonly maxBlockSize: number;
+  /** Padding and border, px: content begins after them. */
+  readonly frame: Sides<number>;
+  /** Whether the margins of the first and last box inside lie outside. */
+  readonly collapses: readonly [start: boolean, end: boolean];
+}
+
+/** What fills a box: its content height, px, and its boxes from its border box. */
+export interface OwnInside {
+  readonly blockSize: number;
+  readonly children: Fragment[];
+  readonly tracks?: NonNullable<Fragment['tracks']>;
+  readonly cells?: OwnCells;
+}
+
+/** The cells that the boxes in a box take, in their order; what it is cut into, px from its border box. */
+export interface OwnCells {
+  readonly areas: readonly GridArea[];
+  readonly columns: readonly Track[];
+  readonly rows: readonly Track[];
+  readonly coverage: Coverage;
 }
 
 /** The tracks of one axis that a subgrid takes over: px from its content edge. */
@@ -57,6 +93,8 @@ export interface Fragment {
     readonly rowStarts: Float64Array;
     readonly rowSizes: Float64Array;
   };
+  /** Where a box laid its inside out itself. */
+  readonly cells?: OwnCells;
 }
 
 /** What the box around gives: percentages refer to `inline` and `block`, NaN where not known. */

@@ -1,22 +1,7 @@
-import type { Box, Fragment } from './box.js';
-import type { Aligned, SelfAlignment, Sides } from './style.js';
+import type { Box, Inside, OwnInside } from './box.js';
+import type { Aligned, SelfAlignment } from './style.js';
 
 export type Constraint = 'min-content' | 'max-content';
-
-/** The inside of a box that is to be filled. */
-export interface Inside {
-  /** Content size, px. */
-  readonly inlineSize: number;
-  /** Content size when it is known beforehand, px; else NaN. */
-  readonly blockSize: number;
-  /** Least and greatest content size, px, where `blockSize` is not known. */
-  readonly minBlockSize: number;
-  readonly maxBlockSize: number;
-  /** Padding and border, px: content begins after them. */
-  readonly frame: Sides<number>;
-  /** Whether the margins of the first and last box inside lie outside. */
-  readonly collapses: readonly [start: boolean, end: boolean];
-}
 
 /** A rectangle in px from the border box of the box that it lies in. */
 export interface Area {
@@ -45,14 +30,10 @@ export interface Pending {
   readonly rtl: boolean;
 }
 
-export interface Filled {
-  /** Content size that came out, px. */
-  readonly blockSize: number;
-  readonly children: Fragment[];
+export interface Filled extends OwnInside {
   readonly pending: readonly Pending[];
   /** Where a grid puts a box that is absolutely placed in it. */
   readonly areaOf?: (box: Box) => Edges;
-  readonly tracks?: NonNullable<Fragment['tracks']>;
 }
 
 /** One way to lay out what is in a box. A new one is a file that exports one of these. */
@@ -65,7 +46,7 @@ export interface Display {
   readonly fill: (box: Box, inside: Inside) => Filled;
 }
 
-export type DisplayName = 'block' | 'grid' | 'lanes' | 'flex';
+export type DisplayName = 'block' | 'grid' | 'lanes' | 'flex' | 'own';
 
 /**
  * Every display by name. A box and its displays need one another, so `engine.ts` fills this in and

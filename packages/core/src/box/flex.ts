@@ -14,8 +14,8 @@ import {
 } from './sizes.js';
 import { gapOf } from '../css/gap.js';
 import { shareOut, type FlexItem } from './shareOut.js';
-import type { Box, Fragment, Space } from './box.js';
-import type { Constraint, Display, Filled, Inside, Pending } from './displays.js';
+import type { Box, Fragment, Space, Inside } from './box.js';
+import type { Constraint, Display, Filled, Pending } from './displays.js';
 import type { Aligned, SelfAlignment, Sides } from './style.js';
 
 /** Flexible boxes in one direction, in one line or wrapped (Flexbox 1, section 9), without reversal. */

@@ -1,6 +1,6 @@
 import { resolveLength } from '../css/length.js';
 import { placeAbsolute } from './absolute.js';
-import { displays, type Constraint, type Filled, type Inside, type Pending } from './displays.js';
+import { displays, type Constraint, type Filled, type Pending } from './displays.js';
 import { clampInline, contentInlineSize, holdTransferred, inlineFromAspect } from './intrinsic.js';
 import {
   blockSum,
@@ -13,7 +13,7 @@ import {
   isReplaced,
   resolveSides,
 } from './sizes.js';
-import type { Box, Fragment, Space } from './box.js';
+import type { Box, Fragment, Space, Inside } from './box.js';
 import type { BoxStyle, Sides } from './style.js';
 
 export interface LaidOut {
@@ -57,6 +57,7 @@ export function layoutBox(box: Box, space: Space): LaidOut {
     blockSize,
     children: filled.children,
     ...(filled.tracks && { tracks: filled.tracks }),
+    ...(filled.cells && { cells: filled.cells }),
   };
   if (filled.pending.length === 0 || style.position === 'static')
     return { fragment, pending: filled.pending };

@@ -1,3 +1,4 @@
+import { LETTERS } from '../testing/layoutHtml.js';
 import { describe, expect, test } from '@jest/globals';
 import { bandOf, placeIn } from '../document/bands.js';
 import { carryHere, setHereIn } from './carry.js';
@@ -11,7 +12,7 @@ import { pageCss } from '../page/pageCss.js';
 import { removeTiles } from './tiles.js';
 import { sample } from '../testing/sample.js';
 import { setArrangement } from './arrangement.js';
-import { setFluid, setKind } from './fluid.js';
+import { setOfKind, setKind } from './kinds.js';
 import { setHidden, setOrder, setSpan } from './place.js';
 import { setNeverBelow, setQueries, setWithNext } from './needs.js';
 import type { CollectionDocument } from '../document/types.js';
@@ -35,7 +36,7 @@ describe('what a band sets', () => {
   const made = after(
     base,
     setKind('fluid', 2, 'band'),
-    setFluid({ minimum: 180 }, 2, 'band'),
+    setOfKind('fluid', { minimum: 180 }, 2, 'band'),
     setArrangement({ rowGap: 3 }, 2, 'band'),
     setSpan({ tiles: ['t2'], ...at(2), columnSpan: 1, rowSpan: 2 }),
     setHidden(['t1'], true, 2, 'band'),
@@ -105,8 +106,8 @@ describe('what a band sets', () => {
 
   test('is written as queries of the container, or of the window', () => {
     const none = () => 'none';
-    expect(pageCss(made, none)).toMatch(/@container \(width < 640px\) \{/);
-    const media = pageCss(after(made, setQueries('media')), none);
+    expect(pageCss(made, none, LETTERS)).toMatch(/@container \(width < 640px\) \{/);
+    const media = pageCss(after(made, setQueries('media')), none, LETTERS);
     expect(media).toMatch(/@media \(width < 640px\) \{\n {2}\[data-tile="t1"\] \{\n {4}display: none;/);
     expect(media).not.toContain('@container');
     expect(after(made, setQueries('media'), setQueries('container')).queries).toBeUndefined();

@@ -32,3 +32,11 @@ export function setQueries(queries: 'container' | 'media'): Command {
     else draft.queries = queries;
   };
 }
+
+/** Says whether every picture opens large in the page. */
+export function setEnlarges(enlarges: 'all' | null): Command {
+  return (draft) => {
+    if (enlarges === null) delete draft.enlarges;
+    else draft.enlarges = enlarges;
+  };
+}

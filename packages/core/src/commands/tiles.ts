@@ -66,7 +66,7 @@ type UnionToIntersection<U> = (U extends unknown ? (u: U) => void : never) exten
 /** Fields that a tile of a kind may lack and still have. */
 const MAY_HAVE: Readonly<Partial<Record<TileKind, readonly string[]>>> = {
   text: ['headingLevel'],
-  picture: ['shows', 'zoom', 'position', 'tint'],
+  picture: ['shows', 'zoom', 'position', 'tint', 'enlarges'],
 };
 const ANY_MAY_HAVE = ['link', 'motion'];
 

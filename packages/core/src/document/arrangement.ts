@@ -18,9 +18,11 @@ export type GridHeight =
 
 /**
  * `bento`: an explicit grid whose tiles span columns and rows. `fluid`: as many even columns as fit,
- * through which tiles flow.
+ * through which tiles flow. `masonry`: lanes of one width in which tiles keep their own height.
+ * `rows`: rows of pictures of one height, each as wide as the whole. `mosaic`: pictures on square
+ * modules, without a hole. `fan`: cards lying over each other, each showing a strip.
  */
-export type ArrangementName = 'bento' | 'fluid';
+export type ArrangementName = 'bento' | 'fluid' | 'masonry' | 'rows' | 'mosaic' | 'fan';
 
 /** How many columns a fluid arrangement has at a width. */
 export interface FluidColumns {
@@ -34,9 +36,61 @@ export interface FluidColumns {
   readonly spansFrom: number | null;
 }
 
+/** How many columns of one width there are. */
+export interface ColumnCount {
+  /** So many at every width; null: as many of the least width as fit. */
+  readonly count: number | null;
+  /** No column is narrower where they are as many as fit, px. */
+  readonly minimum: number;
+  /** Never more than these where they are as many as fit; null: any number. */
+  readonly most: number | null;
+}
+
+export interface MasonryLanes extends ColumnCount {
+  /** `block`: lanes are columns, and tiles run down them. `inline`: lanes are rows, and tiles run along them. */
+  readonly direction: 'block' | 'inline';
+  /** How high a lane is in which tiles run along, px. */
+  readonly laneSize: number;
+  /** `kept`: tiles take the lanes in turn. `balanced`: each takes a lane that ends first. */
+  readonly order: 'kept' | 'balanced';
+  /** How far behind the shortest a lane may be and still be taken in its turn, px, where balanced. */
+  readonly tolerance: number;
+}
+
+/** Heights of rows in a row gallery, px. */
+export interface GalleryRows {
+  readonly target: number;
+  readonly least: number;
+  readonly most: number;
+  /** A last row that is not full is filled up all the same, or no higher than the target. */
+  readonly lastRow: 'justified' | 'at-most-target';
+}
+
+export interface MosaicModules extends ColumnCount {
+  /** The share of pictures that should be large, 0 to 1. */
+  readonly shareOfLarge: number;
+  /** The most of a picture that may be cropped away, 0 to 1. */
+  readonly mostCrop: number;
+  /** The same seed, the same mosaic. A whole number, 0 or more. */
+  readonly seed: number;
+}
+
+export interface FanCards {
+  /** Side by side (`inline`) or below one another (`block`). */
+  readonly axis: 'inline' | 'block';
+  /** Size of a card, px; below one another they are as wide as the fan. */
+  readonly inlineSize: number;
+  readonly blockSize: number;
+  /** The most that a covered card shows of its edge, px. */
+  readonly strip: number;
+  /** Which card lies open until another is opened. */
+  readonly open: 'first' | 'last';
+}
+
 /**
  * The values of every kind of arrangement, so that a band, or a change of mind, comes back to what
- * was set. A fluid arrangement has columns of its own and no areas.
+ * was set. Only a bento has the areas and the columns that are listed; other kinds have columns of
+ * their own.
  */
 export interface Arrangement {
   readonly kind: ArrangementName;
@@ -57,8 +111,15 @@ export interface Arrangement {
   readonly height?: GridHeight;
   /** Named areas, a line for each row of cells as in `grid-template-areas`; `.` is no area. Left out: none. */
   readonly areas?: readonly string[];
+  /** `square`: rows are as high as the first column is wide, in a bento or fluid. Left out: as `rows` say. */
+  readonly cells?: 'square' | 'tracks';
   /** Left out: columns of at least 240 px, as many as fit. */
   readonly fluid?: FluidColumns;
+  /** Left out, as what follows: the values of `ANY_MASONRY` and its like. */
+  readonly masonry?: Omit<MasonryLanes, 'direction' | 'laneSize'> & Partial<MasonryLanes>;
+  readonly gallery?: GalleryRows;
+  readonly mosaic?: MosaicModules;
+  readonly fan?: FanCards;
 }
 
 /** The values of an arrangement that a band may set for itself. */

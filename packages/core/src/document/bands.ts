@@ -1,6 +1,16 @@
 import { LIMITS } from './limits.js';
-import { fluidColumns } from '../fluid/columns.js';
-import type { Arrangement, CollectionDocument, Fit, OwnPlace, Tile, TileId, WholePlace } from './types.js';
+import { countColumns, fluidColumns } from '../fluid/columns.js';
+import { fanOf, isAlong, laneCountOf, masonryOf, mosaicOf } from './kindValues.js';
+import type {
+  Arrangement,
+  CollectionDocument,
+  Fit,
+  OwnPlace,
+  Tile,
+  TileId,
+  TrackSize,
+  WholePlace,
+} from './types.js';
 
 /** A band with everything it carries worked out. */
 export interface Band {
@@ -13,7 +23,7 @@ export interface Band {
   readonly below: number;
   /** The width that is meant where something depends on it, px: the number of fluid columns. */
   readonly at: number;
-  /** Where it is fluid, its columns are those it has at that width. */
+  /** Where it is no bento, its columns are those it has at that width. */
   readonly arrangement: Arrangement;
 }
 
@@ -51,10 +61,44 @@ function carriedBands(document: CollectionDocument): Band[] {
   return all;
 }
 
-const withColumns = (document: CollectionDocument, band: Band): Band =>
-  band.arrangement.kind === 'fluid'
-    ? { ...band, arrangement: { ...band.arrangement, columns: fluidColumns(document, band) } }
-    : band;
+/** A band's arrangement as it is carried, with the columns that are listed, whatever its kind. */
+export function carriedArrangement(document: CollectionDocument, index: number): Arrangement {
+  return document.bands
+    .slice(0, index)
+    .reduce((arrangement, band) => ({ ...arrangement, ...band.arrangement }), document.arrangement);
+}
+
+/** A bento has the columns that are listed; every other kind has some of its own. */
+function withColumns(document: CollectionDocument, band: Band): Band {
+  const { arrangement, at } = band;
+  if (arrangement.kind === 'bento') return band;
+  const { padding, maxInlineSize } = arrangement;
+  const inner = Math.min(at, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
+  return {
+    ...band,
+    arrangement: { ...arrangement, columns: ownColumns(document, band, Math.max(0, inner)) },
+  };
+}
+
+/** The even columns that a kind other than bento has in an inner width, px. */
+export function ownColumns(document: CollectionDocument, band: Band, inner: number): TrackSize[] {
+  const { arrangement } = band;
+  const even = (count: number) => Array.from({ length: count }, () => '1fr');
+  switch (arrangement.kind) {
+    case 'fluid':
+      return fluidColumns(document, band, inner);
+    case 'masonry':
+      if (isAlong(arrangement)) return even(laneCountOf(masonryOf(arrangement)));
+      return even(countColumns(masonryOf(arrangement), inner, arrangement.columnGap));
+    case 'mosaic':
+      return even(Math.max(2, countColumns(mosaicOf(arrangement), inner, arrangement.columnGap)));
+    case 'fan':
+      return even(fanOf(arrangement).axis === 'inline' ? Math.max(1, shownTiles(document, band).length) : 1);
+    case 'rows':
+    case 'bento':
+      return even(1);
+  }
+}
 
 /**
  * The band of an index; 0 is the widest.
@@ -74,15 +118,25 @@ export function bandAt(document: CollectionDocument, width: number): Band {
 
 export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null };
 
+const NO_BREAK = { breakBefore: false, slot: null } as const;
+
 /**
  * Where a tile sits in a band. Everything is carried from the next wider band that sets it but the
- * pin: its line numbers mean something else where there are fewer columns.
+ * pin and the slot: their line numbers mean something else where there are fewer columns.
  */
 export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): WholePlace {
-  let place: WholePlace = { area: null, fit: FILLS, layer: 0, order: 0, hidden: false, ...tile.place };
+  let place: WholePlace = {
+    area: null,
+    fit: FILLS,
+    layer: 0,
+    order: 0,
+    hidden: false,
+    ...NO_BREAK,
+    ...tile.place,
+  };
   for (const band of document.bands.slice(0, bandIndex)) {
     const own = band.tiles[tile.id];
-    place = { ...place, ...own, pin: own?.pin ?? null };
+    place = { ...place, ...own, pin: own?.pin ?? null, slot: own?.slot ?? null };
   }
   return place;
 }
@@ -97,4 +151,21 @@ export function isSetHere(
   if (!band) return false;
   const own: object | undefined = 'tile' in value ? band.tiles[value.tile] : band.arrangement;
   return own !== undefined && value.of in own;
+}
+
+export interface ShownTile {
+  readonly tile: Tile;
+  readonly place: WholePlace;
+}
+
+/** The tiles of a level that show in a band, in the order in which they are seen. */
+export function shownTiles(document: CollectionDocument, band: Pick<Band, 'index'>): ShownTile[] {
+  const shown = document.order.flatMap((id): ShownTile[] => {
+    const tile = document.tiles[id] as Tile;
+    const place = placeIn(document, tile, band.index);
+    return place.hidden ? [] : [{ tile, place }];
+  });
+  return shown.some(({ place }) => place.order !== 0)
+    ? shown.sort((a, b) => a.place.order - b.place.order)
+    : shown;
 }

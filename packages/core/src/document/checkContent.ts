@@ -31,7 +31,7 @@ const wordsOrRich: Check = (value, path, report) =>
 const mark = fields({ icon: orNull(id), picture: orNull(id), label: words, address }, 'A mark');
 
 /** Fields of content that a tile may leave out. */
-export const OPTIONAL_CONTENT = ['headingLevel', 'shows', 'zoom', 'position', 'tint'];
+export const OPTIONAL_CONTENT = ['headingLevel', 'shows', 'zoom', 'position', 'tint', 'enlarges'];
 
 /** The content of every kind but group. */
 export const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
@@ -49,6 +49,7 @@ export const contents: Readonly<Record<string, Readonly<Record<string, Check>>>>
     zoom: number(1, LIMITS.zoom, 'A zoom'),
     position: point,
     tint,
+    enlarges: text(60, 'The name of a set of pictures', 1),
   },
   stat: { figure: words, label: words },
   quote: { words, source: words },

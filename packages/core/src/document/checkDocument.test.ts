@@ -55,7 +55,7 @@ describe('checkDocument', () => {
     [
       'arrangement.kind',
       'spiral',
-      '/arrangement/kind: The kind of arrangement is one of "bento", "fluid"; here it is "spiral".',
+      '/arrangement/kind: The kind of arrangement is one of "bento", "fluid", "masonry", "rows", "mosaic", "fan"; here it is "spiral".',
     ],
     [
       'tiles.t1.place.columnSpan',

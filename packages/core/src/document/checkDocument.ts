@@ -1,28 +1,14 @@
-import { NO_AREA } from '../bento/areaMap.js';
-import { parseAreas } from '../css/parseTracks.js';
-import { formatTrackSize } from '../css/trackSize.js';
-import { AREA_NAME, TRACK_LIKE } from './spellings.js';
 import { LIMITS } from './limits.js';
 import { migrate } from './migrate.js';
 import { address, colour, id, partOfLook, collectionLook, namedLook, tileLook, words } from './checkLook.js';
 import { contents, film, icon, OPTIONAL_CONTENT, picture } from './checkContent.js';
+import { arrangement, ownArrangement } from './checkArrangement.js';
+import { ownPlace, place } from './checkPlace.js';
 import { checkReferences } from './checkReferences.js';
-import {
-  fields,
-  isObject,
-  list,
-  number,
-  oneOf,
-  orNull,
-  pattern,
-  record,
-  sameId,
-  shown,
-  text,
-} from './reader.js';
+import { fields, isObject, list, number, oneOf, orNull, pattern, record, sameId, text } from './reader.js';
 import type { Check, Report } from './reader.js';
 import type { Problem } from './problems.js';
-import { BAND_LOOK_FIELDS, type ArrangementName, type CollectionDocument } from './types.js';
+import { BAND_LOOK_FIELDS, type CollectionDocument } from './types.js';
 
 export interface CheckedDocument {
   /** The document in the present format version, when no problem is an error. */
@@ -31,123 +17,6 @@ export interface CheckedDocument {
 }
 
 const name = text(LIMITS.name, 'A name', 1);
-const span = number(1, LIMITS.span, 'A span', true);
-
-const track: Check = (value, path, report) => {
-  if (typeof value === 'string' && formatTrackSize(value) !== null) return;
-  report({ path, severity: 'error', message: `${TRACK_LIKE}; here it is ${shown(value)}.` });
-};
-
-const pin = orNull(
-  fields(
-    {
-      column: number(1, LIMITS.columns, 'A column line', true),
-      row: number(1, LIMITS.rows, 'A row line', true),
-    },
-    'A pin',
-  ),
-);
-
-const areaName = pattern(AREA_NAME, 'The name of an area', '“side”: letters, digits and hyphens');
-const lie = oneOf(['fill', 'start', 'centre', 'end'], 'How a tile lies in its cells');
-const ownSize = orNull(number(1, LIMITS.track, 'A size of its own'));
-const fit = fields({ inline: lie, block: lie, inlineSize: ownSize, blockSize: ownSize }, 'A fit');
-const placeFields = {
-  columnSpan: span,
-  rowSpan: span,
-  pin,
-  area: orNull(areaName),
-  fit,
-  layer: number(-LIMITS.layer, LIMITS.layer, 'A layer', true),
-  order: number(-LIMITS.order, LIMITS.order, 'An order', true),
-  hidden: oneOf([true, false], 'Whether a tile is hidden'),
-};
-const place = fields(placeFields, 'A place', ['area', 'fit', 'layer', 'order', 'hidden']);
-const derived = oneOf([true], 'Whether spans are derived');
-const ownPlace = fields({ ...placeFields, derived }, 'A place', [...Object.keys(placeFields), 'derived']);
-
-const side = number(0, LIMITS.padding, 'A padding');
-const heights: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
-  content: {},
-  fixed: { px: number(1, LIMITS.height, 'A height') },
-  screen: { share: number(0.01, 4, 'A share of the screen') },
-};
-const height: Check = (value, path, report) => {
-  const kind = isObject(value) ? String(value.kind) : '';
-  const known = oneOf(Object.keys(heights), 'The kind of a height');
-  fields({ kind: known, ...(Object.hasOwn(heights, kind) && heights[kind]) }, 'A height')(
-    value,
-    path,
-    report,
-  );
-};
-
-/** A line a row, names with blanks between, every area a rectangle. */
-const areas: Check = (value, path, report) => {
-  list(
-    text(LIMITS.columns * 65, 'A row of the map', 1),
-    0,
-    LIMITS.rows,
-    'The map of areas',
-  )(value, path, report);
-  if (!Array.isArray(value) || value.length === 0 || !value.every((row) => typeof row === 'string')) return;
-  const names = value.flatMap((row: string) => row.trim().split(/\s+/)).filter((name) => name !== NO_AREA);
-  names.forEach((name) => areaName(name, path, report));
-  if (parseAreas(value)) return;
-  report({
-    path,
-    severity: 'error',
-    message:
-      'In a map of areas every row has as many names as the first, and every area is a rectangle. “.” is a cell of no area.',
-  });
-};
-
-const fluid = fields(
-  {
-    repeat: oneOf(['auto-fit', 'auto-fill'], 'How columns repeat'),
-    minimum: number(1, LIMITS.track, 'A least width of columns'),
-    most: orNull(number(1, LIMITS.columns, 'A greatest number of columns', true)),
-    spansFrom: orNull(number(0, LIMITS.track, 'A width from which spans apply')),
-  },
-  'A fluid arrangement’s columns',
-);
-
-const arrangementFields = {
-  columns: list(track, 1, LIMITS.columns, 'The list of columns'),
-  rows: list(track, 0, LIMITS.rows, 'The list of rows'),
-  autoRows: track,
-  columnGap: number(0, LIMITS.gap, 'A gap'),
-  rowGap: number(0, LIMITS.gap, 'A gap'),
-  padding: fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'A padding'),
-  flow: oneOf(['sparse', 'dense'], 'The flow'),
-  maxInlineSize: orNull(number(LIMITS.narrowest, 10_000, 'A maximum width')),
-  height,
-  areas,
-  fluid,
-};
-const optionalInArrangement = ['height', 'areas', 'fluid'];
-const kinds = (...kind: readonly ArrangementName[]) => ({ kind: oneOf(kind, 'The kind of arrangement') });
-const ownArrangement = fields({ ...kinds('bento', 'fluid'), ...arrangementFields }, 'A band’s arrangement', [
-  'kind',
-  ...Object.keys(arrangementFields),
-]);
-const arrangement = fields(
-  { ...kinds('bento', 'fluid'), ...arrangementFields },
-  'The arrangement',
-  optionalInArrangement,
-);
-/** How many columns fit a group is not known from the width of the page. */
-const groupArrangement = fields(
-  { ...kinds('bento'), ...arrangementFields },
-  'A group’s arrangement',
-  optionalInArrangement,
-);
-const ownGroupArrangement = fields(
-  { ...kinds('bento'), ...arrangementFields },
-  'What a band sets of a group',
-  ['kind', ...Object.keys(arrangementFields)],
-);
-
 const typeSize = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
 const typeSizes = fields({ headingSize: typeSize, bodySize: typeSize }, 'A band’s type sizes', [
   'headingSize',
@@ -173,7 +42,7 @@ const band = fields(
     below: number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint'),
     arrangement: ownArrangement,
     tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
-    groups: record(() => ownGroupArrangement, LIMITS.tiles, 'A band’s list of groups'),
+    groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of groups'),
     typeSizes,
     looks: record(() => bandLook, LIMITS.tiles, 'A band’s list of looks'),
   },
@@ -181,7 +50,7 @@ const band = fields(
   ['groups', 'typeSizes', 'looks'],
 );
 
-const group = { arrangement: groupArrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
+const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
 
 const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
 const badge = fields({ words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge');
@@ -311,9 +180,10 @@ const collection = fields(
       LIMITS.tiles,
       'The list of accepted findings',
     ),
+    enlarges: oneOf(['all'], 'Which pictures open large'),
   },
   'A collection',
-  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'accepted'],
+  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'accepted', 'enlarges'],
 );
 
 /**

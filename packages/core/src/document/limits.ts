@@ -31,6 +31,7 @@ export const LIMITS = {
   variants: 40,
   tables: 40,
   tableColumns: 100,
+  seed: 1_000_000,
   /** Groups in groups. */
   depth: 12,
 } as const;

@@ -35,11 +35,21 @@ export interface WholePlace {
   /** Tiles of a lower order come first in what is seen; those of one order as they are read. */
   readonly order: number;
   readonly hidden: boolean;
+  /** In a row gallery a row begins with it. */
+  readonly breakBefore: boolean;
+  /** The modules of a mosaic that it is locked in; null: it goes where there is room. Never carried. */
+  readonly slot: MosaicPlace | null;
+}
+
+/** A place in a mosaic: its first module, 1-based, and how many it takes. */
+export interface MosaicPlace extends Pin {
+  readonly columnSpan: number;
+  readonly rowSpan: number;
 }
 
 /** A tile's place as the file says it: what is left out is no area, filling its cells, layer and order 0, shown. */
 export type Place = Pick<WholePlace, 'columnSpan' | 'rowSpan' | 'pin'> &
-  Partial<Pick<WholePlace, 'area' | 'fit' | 'layer' | 'order' | 'hidden'>>;
+  Partial<Pick<WholePlace, 'area' | 'fit' | 'layer' | 'order' | 'hidden' | 'breakBefore' | 'slot'>>;
 
 /** What a narrower band says of a tile's place. */
 export interface OwnPlace extends Partial<Place> {
@@ -110,6 +120,8 @@ export interface PictureTile extends TileBase {
   /** Which part shows, as `object-position`; left out: the one around the focal point. */
   readonly position?: FocalPoint;
   readonly tint?: Tint;
+  /** The set of pictures that it opens large in, in the page; left out: as the collection says. */
+  readonly enlarges?: string;
 }
 
 export interface StatTile extends TileBase {

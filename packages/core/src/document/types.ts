@@ -71,4 +71,6 @@ export interface CollectionDocument {
   readonly recipes?: Readonly<Record<RecipeId, Recipe>>;
   readonly tables?: Readonly<Record<TableId, Table>>;
   readonly accepted?: readonly AcceptedFinding[];
+  /** Every picture without a link opens large in the page; left out: only those that say so. */
+  readonly enlarges?: 'all';
 }

@@ -1,4 +1,5 @@
 import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { hasCells } from '../document/kindValues.js';
 import { levelOf } from '../document/levels.js';
 import { bandLookIn, documentIn } from '../document/bandLooks.js';
 import { measureOf, typeSizeOf } from '../look/named.js';
@@ -8,9 +9,7 @@ import { setArrangement } from '../commands/arrangement.js';
 import { setBandLook } from '../commands/bandLooks.js';
 import { moveInOrder, setAlternativeText } from '../commands/tiles.js';
 import { onLevel } from '../commands/level.js';
-import { setFluid } from '../commands/fluid.js';
 import { setNeverBelow } from '../commands/needs.js';
-import { fluidOf } from '../fluid/columns.js';
 import { coloursOf, legibleInk } from '../look/ink.js';
 import { closeGaps, gapCommand } from '../packing/closeGaps.js';
 import { bandBearing } from '../reflow/bearing.js';
@@ -19,16 +18,10 @@ import { layoutCollection, levelLayout } from '../layout.js';
 import { plainTrackSize } from '../css/trackSize.js';
 import { change, type Command } from '../patch/change.js';
 import type { CheckOptions } from './checkFit.js';
+import { kindCandidates } from './kindCandidates.js';
+import { tame, taste, type Candidate } from './candidate.js';
 import { ANY_BAND, type Finding, type WidthRange } from './types.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
-
-/** Something that might put a finding right. */
-export interface Candidate {
-  readonly does: string;
-  readonly command: Command;
-  /** Whether it changes no more than where tiles sit; else it is a matter of taste, and never done by itself. */
-  readonly isTame: boolean;
-}
 
 /** What might put a finding right, the least first; none of it has been tried. */
 export function* candidates(
@@ -40,9 +33,6 @@ export function* candidates(
     yield* inBand(document, finding, bandsOf(document)[finding.band] as Band, options);
   yield* anywhere(document, finding);
 }
-
-const tame = (does: string, command: Command): Candidate => ({ does, command, isTame: true });
-const taste = (does: string, command: Command): Candidate => ({ does, command, isTame: false });
 
 const SPATIAL: readonly Finding['kind'][] = ['clipped', 'squashed', 'over-cropped', 'focus lost', 'soft'];
 
@@ -89,7 +79,7 @@ function* inBand(
       }
     }
   }
-  if (kind === 'hole' || kind === 'stray' || kind === 'out of order') {
+  if (hasCells(here.arrangement.kind) && (kind === 'hole' || kind === 'stray' || kind === 'out of order')) {
     if (here.arrangement.flow === 'sparse' && kind === 'hole')
       yield tame('Flow densely', at(setArrangement({ flow: 'dense' }, index, 'band')));
     if (here.arrangement.flow === 'dense' && kind === 'out of order')
@@ -129,7 +119,7 @@ function* inBand(
       );
   }
   if (kind === 'over-cropped' || kind === 'clipped') yield* otherRows(here, index, kind, at);
-  if (here.arrangement.kind === 'fluid') yield* otherFluid(here, finding, at);
+  yield* kindCandidates(here, finding, at);
   if ((kind === 'clipped' || kind === 'squashed') && tile) yield smallerType(document, tile, index);
   if (kind === 'squashed' && tile?.neverBelow !== undefined)
     yield taste('As narrow as its words allow', setNeverBelow([id], null));
@@ -174,23 +164,6 @@ function* otherRows(
     const px = Math.round(row.value * factor);
     yield tame(`Rows of ${px} px`, at(setArrangement({ autoRows: `${px}px` }, index, 'band')));
   }
-}
-
-/** Other numbers of fluid columns: fewer at most, or wider ones. */
-function* otherFluid(
-  { arrangement, index }: Band,
-  { kind, figures }: Finding,
-  at: (command: Command) => Command,
-): Generator<Candidate> {
-  const { minimum } = fluidOf(arrangement);
-  if (kind === 'squashed') {
-    const need = Math.ceil(Number(figures.need));
-    if (need > minimum)
-      yield tame(`Columns of at least ${need} px`, at(setFluid({ minimum: need }, index, 'band')));
-  }
-  if (kind !== 'stray' && kind !== 'hole' && kind !== 'squashed' && kind !== 'over-cropped') return;
-  for (let most = 6; most >= 1; most--)
-    yield tame(`At most ${most} ${most === 1 ? 'column' : 'columns'}`, at(setFluid({ most }, index, 'band')));
 }
 
 /** Closing the gaps of a level in a band, within what its tiles bear. */

@@ -1,11 +1,14 @@
-import { areasMeet } from '../grid/relations.js';
-import { bandOf, placeIn } from '../document/bands.js';
+import { areasMeet, areSame } from '../grid/relations.js';
+import { carriedArrangement, placeIn } from '../document/bands.js';
+import { fanOf, isAlong } from '../document/kindValues.js';
+import { holeFrom, laneHoles, type LaneHole } from '../masonry/ends.js';
+import { openAtRest } from '../fan/box.js';
 import { levelOf } from '../document/levels.js';
 import type { Checked, Found } from './checked.js';
-import type { LaidOutLevel } from './stretches.js';
+import type { LaidOutLevel, Stretch } from './stretches.js';
 import type { LaidOutTile } from '../arrangement.js';
 import type { GridArea } from '../grid/place.js';
-import type { Tile, TileId } from '../document/types.js';
+import type { Arrangement, CollectionDocument, Tile, TileId } from '../document/types.js';
 
 const SLACK = 0.5;
 
@@ -13,20 +16,29 @@ const SLACK = 0.5;
 export function* levelFindings(checked: Checked): Generator<Found> {
   const { stretch } = checked;
   const whole = [{ from: stretch.from, to: stretch.to }];
-  for (const [k, level] of stretch.first.levels.entries()) {
-    if (level.layout.tiles.length === 0) continue;
-    for (const found of inCells(checked, level))
-      yield { ...found, level: level.level, ranges: whole, worst: stretch.from };
+  for (const [k, laidOut] of stretch.first.levels.entries()) {
+    if (laidOut.layout.tiles.length === 0) continue;
+    const view = levelOf(checked.document, laidOut.level);
+    const at: AtLevel = { ...laidOut, view, arrangement: carriedArrangement(view, stretch.band.index) };
+    for (const found of inCells(checked, at))
+      yield { ...found, level: at.level, ranges: whole, worst: stretch.from };
     const last = stretch.last.levels[k];
-    if (last) yield* overflowing(checked, level, last);
+    if (last) yield* overflowing(checked, at, last);
+    if (last) yield* openLanes(checked, at, last);
   }
+}
+
+/** A level at the first width of a stretch, as a collection of its own and with its arrangement there. */
+interface AtLevel extends LaidOutLevel {
+  readonly view: CollectionDocument;
+  readonly arrangement: Arrangement;
 }
 
 type InCells = Omit<Found, 'level' | 'ranges' | 'worst'>;
 
-function* inCells({ document, stretch }: Checked, { level, layout }: LaidOutLevel): Generator<InCells> {
+function* inCells({ stretch }: Checked, at: AtLevel): Generator<InCells> {
+  const { view, layout } = at;
   const { coverage, tiles, columns, rows } = layout;
-  const view = levelOf(document, level);
   for (const hole of coverage.holes) {
     const isStray =
       hole.row + hole.rowSpan - 1 === rows.length &&
@@ -65,6 +77,7 @@ function* inCells({ document, stretch }: Checked, { level, layout }: LaidOutLeve
       }
     }
   }
+  yield* lostLocks(stretch, at);
   let before: LaidOutTile | null = null;
   for (const tile of tiles) {
     if (before && comesBefore(tile, before)) {
@@ -78,6 +91,27 @@ function* inCells({ document, stretch }: Checked, { level, layout }: LaidOutLeve
   }
 }
 
+/** Locked pictures that no mosaic of so many modules was found around. */
+function* lostLocks({ band }: Stretch, { view, arrangement, layout }: AtLevel): Generator<InCells> {
+  if (arrangement.kind !== 'mosaic') return;
+  for (const tile of layout.tiles) {
+    const { slot } = placeIn(view, view.tiles[tile.id] as Tile, band.index);
+    if (slot === null || areSame(slot, tile)) continue;
+    yield {
+      kind: 'lock lost',
+      tiles: [tile.id],
+      badness: 1,
+      said: {
+        column: slot.column,
+        row: slot.row,
+        columns: slot.columnSpan,
+        rows: slot.rowSpan,
+        of: layout.columns.length,
+      },
+    };
+  }
+}
+
 const isAfter = (tile: GridArea, hole: GridArea) =>
   tile.row > hole.row || (tile.row === hole.row && tile.column > hole.column);
 
@@ -87,27 +121,67 @@ const comesBefore = (later: GridArea, earlier: GridArea) =>
   (later.row === earlier.row && later.column + later.columnSpan <= earlier.column);
 
 /** Tiles that reach out of their grid, over the widths at which they do. */
-function* overflowing(
-  { stretch, document }: Checked,
-  first: LaidOutLevel,
-  last: LaidOutLevel,
-): Generator<Found> {
-  const view = levelOf(document, first.level);
-  const { padding } = bandOf(view, stretch.band.index).arrangement;
+function* overflowing({ stretch }: Checked, first: AtLevel, last: LaidOutLevel): Generator<Found> {
+  const { arrangement } = first;
+  const { padding } = arrangement;
+  const ids = first.layout.tiles.map(({ id }) => id);
+  // Cards after the open one reach under the edge of a fan on purpose.
+  const open = arrangement.kind === 'fan' ? ids[openAtRest(fanOf(arrangement), ids.length)] : null;
   const axes = [
     (tile: LaidOutTile, { layout }: LaidOutLevel) =>
       tile.x + tile.inlineSize - (layout.inlineSize - padding.inlineEnd),
     (tile: LaidOutTile, { layout }: LaidOutLevel) =>
       tile.y + tile.blockSize - (layout.blockSize - padding.blockEnd),
   ];
+  // What runs along lanes is scrolled to.
+  const checked = isAlong(arrangement) ? axes.slice(1) : axes;
   for (const [k, tile] of first.layout.tiles.entries()) {
     const other = last.layout.tiles[k];
-    if (!other) continue;
-    for (const out of axes) {
+    if (!other || (open !== null && tile.id !== open)) continue;
+    for (const out of checked) {
       const found = overWidths(stretch, out(tile, first), out(other, last));
       if (found) yield { kind: 'overflow', level: first.level, tiles: [tile.id], ...found };
     }
   }
+}
+
+/** Lanes of a masonry that stay open before a tile over several, over the widths at which they are seen to. */
+function* openLanes(
+  { stretch, document }: Checked,
+  first: LaidOutLevel,
+  last: LaidOutLevel,
+): Generator<Found> {
+  const view = levelOf(document, first.level);
+  const arrangement = carriedArrangement(view, stretch.band.index);
+  if (arrangement.kind !== 'masonry') return;
+  const holesIn = ({ layout }: LaidOutLevel) =>
+    new Map(laneHoles(layout, arrangement).map((hole) => [`${hole.lane} ${hole.tile}`, hole]));
+  const over = ({ layout }: LaidOutLevel, size: number) => size - holeFrom(layout, arrangement);
+  const ends = holesIn(last);
+  const begins = holesIn(first);
+  const worst = new Map<TileId, Found>();
+  for (const key of new Set([...begins.keys(), ...ends.keys()])) {
+    const [a, b] = [begins.get(key), ends.get(key)];
+    const { tile, lane } = (a ?? b) as LaneHole;
+    const found = overWidths(stretch, over(first, a?.size ?? 0), over(last, b?.size ?? 0));
+    if (!found || found.badness <= (worst.get(tile)?.badness ?? 0)) continue;
+    const share = (found.worst - stretch.from) / Math.max(1, stretch.to - stretch.from);
+    const size = (a?.size ?? 0) + ((b?.size ?? 0) - (a?.size ?? 0)) * share;
+    worst.set(tile, {
+      ...found,
+      kind: 'hole',
+      level: first.level,
+      tiles: [tile],
+      said: { lane: lane + 1, size, columns: spanOf(first, tile) },
+    });
+  }
+  yield* worst.values();
+}
+
+/** How many lanes a tile lies over. */
+function spanOf({ layout }: LaidOutLevel, id: TileId): number {
+  const tile = layout.tiles.find((each) => each.id === id);
+  return Math.max(tile?.columnSpan ?? 1, tile?.rowSpan ?? 1);
 }
 
 /** Where something that grows or shrinks along a line reaches out by more than is rounding. */

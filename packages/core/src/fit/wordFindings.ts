@@ -1,3 +1,6 @@
+import { carriedArrangement } from '../document/bands.js';
+import { isAlong } from '../document/kindValues.js';
+import { levelOf } from '../document/levels.js';
 import { canClip, neededBlockSize, needOf } from './needs.js';
 import { rangesWhere, type Judgement } from './ranges.js';
 import type { Checked, Found } from './checked.js';
@@ -14,6 +17,10 @@ export function* wordFindings(checked: Checked): Generator<Found> {
   const { stretch, looks, measurer, isFluid } = checked;
   const { from, to, first, last } = stretch;
   const levels = levelsOf(checked);
+  const followsWords = (level: string | null) => {
+    const arrangement = arrangementAt(checked, level);
+    return arrangement.kind === 'masonry' && !isAlong(arrangement);
+  };
   const shareAt = (width: number) => (to === from ? 0 : (width - from) / (to - from));
   for (const [k, a] of first.tiles.entries()) {
     const b = last.tiles[k] as LaidOutTile;
@@ -69,7 +76,8 @@ export function* wordFindings(checked: Checked): Generator<Found> {
       if (Math.min(...needed(Math.max(...inline))) > Math.max(...block) + SLACK) return 'all';
       return 'some';
     });
-    if (clipped.length === 0) continue;
+    // In masonry a tile is as high as its words: between two widths they may break anew.
+    if (clipped.length === 0 || followsWords(level)) continue;
     const excess = (width: number) =>
       neededBlockSize(looks, tile, measurer, width, inlineAt(shareAt(width))) - blockAt(shareAt(width));
     const worst = worstOf(clipped, excess);
@@ -104,6 +112,10 @@ function worstOf(
   }
   return best;
 }
+
+/** The arrangement of a level in the band of a stretch. */
+export const arrangementAt = ({ document, stretch }: Checked, level: string | null) =>
+  carriedArrangement(levelOf(document, level), stretch.band.index);
 
 /** The group that each tile of a stretch lies in. */
 export function levelsOf({ stretch }: Checked): ReadonlyMap<string, string | null> {

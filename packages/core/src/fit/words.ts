@@ -67,6 +67,11 @@ export function say(
         reason: `${WHAT_NEEDS[String(said.by)] ?? 'It needs'} ${up(said.need)} px; ${counted(Number(said.columns), 'column')} of ${said.of} give it ${down(said.has)}.`,
       };
     case 'hole':
+      if (said.lane !== undefined)
+        return {
+          title: `A hole before ${first}`,
+          reason: `${whole(said.size)} px of lane ${said.lane} stay empty: ${first} lies over ${counted(Number(said.columns), 'lane')}, and another of them ends later.`,
+        };
       return {
         title: `A hole before ${first}`,
         reason: `${capital(cells)} at column ${said.column}, row ${said.row} ${stay} empty: ${first} does not fit there.`,
@@ -90,6 +95,11 @@ export function say(
       return {
         title: `The subject of ${first} is cut off`,
         reason: `The slot is ${aspect(said)} : 1, and the focal point lies outside of what it shows.`,
+      };
+    case 'lock lost':
+      return {
+        title: `${first} does not stay where it is locked`,
+        reason: `No mosaic of ${counted(Number(said.of), 'module')} across holds it at column ${said.column}, row ${said.row}, ${said.columns} × ${said.rows}.`,
       };
     case 'faint':
       return {

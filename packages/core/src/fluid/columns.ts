@@ -1,5 +1,14 @@
+import { LIMITS } from '../document/limits.js';
+import { laneCountOf, masonryOf, mosaicOf } from '../document/kindValues.js';
 import { placeItems, type PlacementItem } from '../grid/place.js';
-import type { Arrangement, CollectionDocument, FluidColumns, Tile, TrackSize } from '../document/types.js';
+import type {
+  Arrangement,
+  CollectionDocument,
+  ColumnCount,
+  FluidColumns,
+  Tile,
+  TrackSize,
+} from '../document/types.js';
 
 /** What of a band its columns depend on. */
 interface FluidBand {
@@ -43,12 +52,35 @@ export const minimumsFor = (columns: number, inner: number, gap: number) => ({
   upTo: Math.max(0, (inner - (columns - 1) * gap) / columns),
 });
 
+/** How many columns a kind has that is given a number of them, or their least width; null: another kind. */
+export function countOf(arrangement: Arrangement): ColumnCount | null {
+  switch (arrangement.kind) {
+    case 'fluid':
+      return { ...fluidOf(arrangement), count: null };
+    case 'masonry': {
+      const lanes = masonryOf(arrangement);
+      return lanes.direction === 'inline' ? { ...lanes, count: laneCountOf(lanes) } : bounded(lanes);
+    }
+    case 'mosaic':
+      return bounded(mosaicOf(arrangement));
+    case 'bento':
+    case 'rows':
+    case 'fan':
+      return null;
+  }
+}
+
+/** No more columns than a file may say, however little each asks for. */
+const bounded = ({ count, minimum, most }: ColumnCount): ColumnCount => ({
+  count,
+  minimum,
+  most: most ?? LIMITS.columns,
+});
+
 /** The page width from which so many columns fit, px; Infinity where they never do. */
-export function widthForColumns(
-  { padding, columnGap, maxInlineSize, ...arrangement }: Arrangement,
-  columns: number,
-): number {
-  const { minimum, most } = fluidOf(arrangement);
+export function widthForColumns(arrangement: Arrangement, columns: number): number {
+  const { padding, columnGap, maxInlineSize } = arrangement;
+  const { minimum, most } = countOf(arrangement) ?? fluidOf(arrangement);
   if (columns <= 1) return 0;
   if (most !== null && columns > most) return Infinity;
   const width = columns * minimum + (columns - 1) * columnGap + padding.inlineStart + padding.inlineEnd;
@@ -64,7 +96,7 @@ export function columnChanges({
   readonly width: number;
   readonly columns: number;
 }[] {
-  if (arrangement.kind !== 'fluid') return [];
+  if (countOf(arrangement)?.count !== null) return [];
   const changes: { width: number; columns: number }[] = [];
   for (let columns = 2; changes.length < 64; columns++) {
     const width = widthForColumns(arrangement, columns);
@@ -74,13 +106,19 @@ export function columnChanges({
   return changes;
 }
 
-/** The tracks that a fluid band has at its width: with `auto-fit` only those that hold a tile. */
-export function fluidColumns(document: CollectionDocument, band: FluidBand): TrackSize[] {
-  const { arrangement, at } = band;
-  const { padding, columnGap, maxInlineSize, flow } = arrangement;
+/** How many columns there are in an inner width, px: so many, or as many as fit. */
+export const countColumns = (value: ColumnCount, inner: number, gap: number): number =>
+  value.count ?? columnsThatFit(bounded(value), inner, gap);
+
+/**
+ * The tracks that a fluid band has in an inner width: with `auto-fit` only those that hold a tile.
+ * @param inner px inside the padding
+ */
+export function fluidColumns(document: CollectionDocument, band: FluidBand, inner: number): TrackSize[] {
+  const { arrangement } = band;
+  const { columnGap, flow } = arrangement;
   const fluid = fluidOf(arrangement);
-  const inner = Math.min(at, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
-  const fit = columnsThatFit(fluid, Math.max(0, inner), columnGap);
+  const fit = columnsThatFit(fluid, inner, columnGap);
   const used = fluid.repeat === 'auto-fit' ? usedColumns(document, band, fit, flow) : fit;
   return Array.from({ length: used }, () => '1fr');
 }

@@ -4,6 +4,10 @@ const acrossRows = (a: GridArea, b: GridArea) => a.row < b.row + b.rowSpan && b.
 const acrossColumns = (a: GridArea, b: GridArea) =>
   a.column < b.column + b.columnSpan && b.column < a.column + a.columnSpan;
 
+/** Whether two areas are of the same cells. */
+export const areSame = (a: GridArea, b: GridArea): boolean =>
+  a.column === b.column && a.row === b.row && a.columnSpan === b.columnSpan && a.rowSpan === b.rowSpan;
+
 /** Whether two areas have a cell in common. */
 export const areasMeet = (a: GridArea, b: GridArea): boolean => acrossRows(a, b) && acrossColumns(a, b);
 

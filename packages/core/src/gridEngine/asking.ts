@@ -15,8 +15,8 @@ import {
   type AxisGeometry,
 } from './subgrid.js';
 import { gapOf } from '../css/gap.js';
-import type { Box } from '../box/box.js';
-import type { Inside } from '../box/displays.js';
+import type { Box, Inside } from '../box/box.js';
+
 import type { BoxStyle, TrackSizing } from '../box/style.js';
 import { layOutAxis, areaSize, once, unknownSpace, inheritedGeometry, needsBlockSize } from './axis.js';
 

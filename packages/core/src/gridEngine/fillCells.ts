@@ -5,8 +5,8 @@ import { fillCell } from './fillCell.js';
 import { resolveWish } from './lines.js';
 import { type AxisPlan, type PlacedGrid } from './placeGrid.js';
 import { isColumnSubgrid, isRowSubgrid, type AxisGeometry } from './subgrid.js';
-import type { Box, Fragment } from '../box/box.js';
-import type { Area, Edges, Filled, Inside, Pending } from '../box/displays.js';
+import type { Box, Fragment, Inside } from '../box/box.js';
+import type { Area, Edges, Filled, Pending } from '../box/displays.js';
 import type { GridLine } from '../box/style.js';
 import { subgridBox } from './subgridBox.js';
 

@@ -19,8 +19,8 @@ import { gapOf } from '../css/gap.js';
 import { initializeTracks, tracksTotal, type AxisTracks } from '../gridEngine/tracks.js';
 import { resolveLength } from '../css/length.js';
 import { placeLanes, type LaneItem } from './placeLanes.js';
-import type { Box, Fragment, Space } from '../box/box.js';
-import type { Constraint, Display, Filled, Inside, Pending } from '../box/displays.js';
+import type { Box, Fragment, Space, Inside } from '../box/box.js';
+import type { Constraint, Display, Filled, Pending } from '../box/displays.js';
 import type { BoxStyle, TrackSizing } from '../box/style.js';
 
 /** Lanes (CSS Grid 3): tracks in one axis, items one after the other along them. */

@@ -12,7 +12,7 @@ import type {
   Shade,
   TypeSize,
 } from '../document/look.js';
-import type { Declarations } from '../arrangement.js';
+import type { Declarations } from '../page/rule.js';
 
 const short = (value: number) => Number(value.toFixed(3));
 export const percentCss = (share: number) => `${Number((share * 100).toFixed(2))}%`;

@@ -1,10 +1,13 @@
 import { fallbackBands } from './bands.js';
 import { noise } from '../noise.js';
 import { spanChoices, visibleShare, type SpanChoice } from './spans.js';
+import { nextWall, pastWalls, roomBelow, smallChoices, wallsOf, type Walls } from './walls.js';
 
 export interface MosaicItem {
   /** Inline ÷ block, above 0. */
   readonly aspect: number;
+  /** Where it stays while the others are laid out around it; left out: nowhere. */
+  readonly locked?: MosaicSlot;
 }
 
 export interface MosaicOptions {
@@ -40,16 +43,16 @@ export interface MosaicLayout {
 /** How many unfinished mosaics are kept after each picture. */
 const BEAM = 48;
 /** What one thing costs beside one picture cropped away whole. */
-const COST = { repeated: 0.25, share: 3, uneven: 0.03, chance: 0.08 };
+const COST = { repeated: 0.25, share: 3, uneven: 0.03, chance: 0.5, beyond: 6 };
 
-interface State {
+export interface State {
   /** Rows filled in each column. */
   readonly heights: Uint32Array;
   /** The picture whose lower edge a column ends with. */
   readonly bottom: Int32Array;
   readonly cost: number;
   readonly large: number;
-  readonly placed: { readonly slot: MosaicSlot; readonly before: State['placed'] } | null;
+  readonly placed: { readonly k: number; readonly slot: MosaicSlot; readonly before: State['placed'] } | null;
 }
 
 /**
@@ -58,7 +61,8 @@ interface State {
  *
  * A beam search fills the lowest gap from its left, picture by picture, and keeps the best unfinished
  * mosaics. At the end, pictures at the lower edge grow to make the last row whole. Where that can't
- * be, the pictures go into bands, each of which is whole. Time grows linearly with the pictures.
+ * be, the pictures go into bands, each of which is whole, and none is locked. Time grows linearly with
+ * the pictures.
  *
  * @throws RangeError when an option or aspect makes no sense
  */
@@ -69,7 +73,8 @@ export function layoutMosaic(items: readonly MosaicItem[], options: MosaicOption
   for (let from = 0; from < items.length; from += STRETCH) {
     // A stretch of a few pictures at the end joins the one before.
     const to = items.length - from < STRETCH * 1.5 ? items.length : from + STRETCH;
-    const stretch = layoutStretch(items.slice(from, to), { ...options, seed: options.seed + from });
+    const inStretch = items.slice(from, to).map((item) => fromRow(item, row, options.columns));
+    const stretch = layoutStretch(inStretch, { ...options, seed: options.seed + from });
     slots.push(...stretch.map((slot) => ({ ...slot, row: slot.row + row })));
     row += rowsOf(stretch);
     if (to === items.length) break;
@@ -77,16 +82,29 @@ export function layoutMosaic(items: readonly MosaicItem[], options: MosaicOption
   return finish(slots, items, options);
 }
 
+/** An item as a stretch that begins in a row sees it; a lock that the stretch can't hold is no lock. */
+function fromRow({ aspect, locked }: MosaicItem, row: number, columns: number): MosaicItem {
+  if (!locked || locked.row < row || locked.column + locked.columnSpan > columns) return { aspect };
+  return { aspect, locked: { ...locked, row: locked.row - row } };
+}
+
 /** How many pictures are laid out at a time; each stretch ends with a whole row. */
 const STRETCH = 48;
 /** How often a stretch is tried with other chances before it is put into bands. */
-const TRIES = 4;
+const TRIES = 8;
 
 function layoutStretch(items: readonly MosaicItem[], options: MosaicOptions): readonly MosaicSlot[] {
   const choices = items.map(({ aspect }) => spanChoices(aspect, options));
-  for (let attempt = 0; attempt < TRIES; attempt++) {
-    const found = search(items, choices, options, noise(options.seed * TRIES + attempt));
-    if (found) return found;
+  const walls = wallsOf(items);
+  // Around locked pictures there may only be a mosaic that crops the others a little more.
+  const extra = walls.slots.length > 0 ? [0, 0.15, 0.3, 0.5] : [0];
+  for (const more of extra) {
+    const within = { ...options, mostCrop: Math.min(1, options.mostCrop + more) };
+    const tries = walls.slots.length > 0 ? TRIES * 3 : TRIES;
+    for (let attempt = 0; attempt < tries; attempt++) {
+      const found = search(items, choices, walls, within, noise(options.seed * TRIES + attempt));
+      if (found) return found;
+    }
   }
   return fallbackBands(items, options);
 }
@@ -94,27 +112,33 @@ function layoutStretch(items: readonly MosaicItem[], options: MosaicOptions): re
 function search(
   items: readonly MosaicItem[],
   choices: readonly (readonly SpanChoice[])[],
+  walls: Walls,
   options: MosaicOptions,
   random: () => number,
 ): MosaicSlot[] | null {
   const { columns } = options;
   let beam: State[] = [
-    {
-      heights: new Uint32Array(columns),
-      bottom: new Int32Array(columns).fill(-1),
-      cost: 0,
-      large: 0,
-      placed: null,
-    },
+    pastWalls(
+      {
+        heights: new Uint32Array(columns),
+        bottom: new Int32Array(columns).fill(-1),
+        cost: 0,
+        large: 0,
+        placed: null,
+      },
+      walls,
+    ),
   ];
   for (let k = 0; k < items.length; k++) {
+    if (items[k]?.locked) continue;
     const next: State[] = [];
-    for (const state of beam) expand(state, k, choices[k] as readonly SpanChoice[], options, random, next);
+    for (const state of beam)
+      expand(state, k, items, choices[k] as readonly SpanChoice[], walls, options, random, next);
     next.sort((a, b) => a.cost - b.cost);
     beam = next.slice(0, BEAM);
   }
   for (const state of beam) {
-    const whole = evenOut(slotsOf(state), state, items, options);
+    const whole = evenOut(slotsOf(state, items), state, items, walls, options);
     if (whole) return whole;
   }
   return null;
@@ -123,7 +147,9 @@ function search(
 function expand(
   state: State,
   k: number,
+  items: readonly MosaicItem[],
   choices: readonly SpanChoice[],
+  walls: Walls,
   options: MosaicOptions,
   random: () => number,
   into: State[],
@@ -135,9 +161,13 @@ function expand(
   const row = heights[column] as number;
   let gap = 1;
   while (column + gap < columns && heights[column + gap] === row) gap++;
-  for (const choice of choices) {
+  const fitting = choices.filter(
+    ({ columnSpan, rowSpan }) => columnSpan <= gap && rowSpan <= roomBelow(walls, column, columnSpan, row),
+  );
+  for (const choice of fitting.length > 0
+    ? fitting
+    : smallChoices(items[k] as MosaicItem, gap, column, row, walls, options)) {
     const { columnSpan, rowSpan } = choice;
-    if (columnSpan > gap) continue;
     const nextHeights = heights.slice();
     const nextBottom = bottom.slice();
     nextHeights.fill(row + rowSpan, column, column + columnSpan);
@@ -149,17 +179,17 @@ function expand(
     const cost =
       state.cost +
       choice.crop +
+      COST.beyond * Math.max(0, choice.crop - options.mostCrop) +
       COST.share * share +
       COST.repeated * (isRepeated(state, slot) ? 1 : 0) +
       COST.uneven * spread(nextHeights) +
       COST.chance * random();
-    into.push({
-      heights: nextHeights,
-      bottom: nextBottom,
-      cost,
-      large,
-      placed: { slot, before: state.placed },
-    });
+    into.push(
+      pastWalls(
+        { heights: nextHeights, bottom: nextBottom, cost, large, placed: { k, slot, before: state.placed } },
+        walls,
+      ),
+    );
   }
 }
 
@@ -187,35 +217,46 @@ function spread(heights: Uint32Array): number {
   return most - least;
 }
 
-function slotsOf({ placed }: State): MosaicSlot[] {
-  const slots: MosaicSlot[] = [];
-  for (let at: State['placed'] = placed; at; at = at.before) slots.push(at.slot);
-  return slots.reverse();
+/** In the order of the items, those that are locked too. */
+function slotsOf({ placed }: State, items: readonly MosaicItem[]): MosaicSlot[] {
+  const slots = items.map(({ locked }) => locked);
+  for (let at: State['placed'] = placed; at; at = at.before) slots[at.k] = at.slot;
+  return slots as MosaicSlot[];
 }
 
-/** Lets pictures at the lower edge grow down to one line; null where one of them is partly built over. */
+/**
+ * Lets pictures at the lower edge grow down to one line, and those above a locked one down to it; null
+ * where one of them is partly built over, or something is left open.
+ */
 function evenOut(
   slots: MosaicSlot[],
   { heights, bottom }: State,
   items: readonly MosaicItem[],
+  walls: Walls,
   options: MosaicOptions,
 ): MosaicSlot[] | null {
-  let rows = 0;
-  for (const height of heights) rows = Math.max(rows, height);
+  const rows = Math.max(rowsOf(walls.slots), ...heights);
   const grown = [...slots];
   for (let column = 0; column < options.columns;) {
     const k = bottom[column] as number;
-    if (k < 0) return null;
-    const slot = grown[k] as MosaicSlot;
-    if (heights[column] === rows) {
+    const height = heights[column] as number;
+    const next = nextWall(walls, column, height);
+    // Under a wall that nobody reached, the wall has to be the last.
+    if (next && next.row + next.rowSpan !== rows) return null;
+    const end = next ? next.row : rows;
+    if (height === end) {
       column++;
       continue;
     }
+    const slot = grown[k];
+    if (!slot || items[k]?.locked) return null;
     const isWhole =
       slot.column === column &&
-      Array.from({ length: slot.columnSpan }, (_, i) => bottom[column + i]).every((each) => each === k);
+      Array.from({ length: slot.columnSpan }, (_, i) => column + i).every(
+        (each) => bottom[each] === k && (nextWall(walls, each, height)?.row ?? rows) === end,
+      );
     if (!isWhole) return null;
-    const taller = { ...slot, rowSpan: rows - slot.row };
+    const taller = { ...slot, rowSpan: end - slot.row };
     if (1 - visibleShare((items[k] as MosaicItem).aspect, taller, options) > options.mostCrop) return null;
     grown[k] = taller;
     column += slot.columnSpan;

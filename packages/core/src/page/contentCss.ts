@@ -1,3 +1,4 @@
+import { RING_CSS } from './ring.js';
 import { colourCss, measureCss, namedLooksCss, timesCss, typeSizeCss } from '../look/css.js';
 import { familyCss } from './families.js';
 import { ruleCss } from './rule.js';
@@ -42,7 +43,7 @@ export function contentCss({ look }: Pick<CollectionDocument, 'look'>): string {
   line-height: 1.45;
   overflow-wrap: break-word;
 }
-[data-tile] :is(h1, h2, h3, h4, h5, h6, p, ul, ol, blockquote, figcaption) {
+:where([data-tile]) :is(h1, h2, h3, h4, h5, h6, p, ul, ol, blockquote, figcaption) {
   margin: 0;
 }
 [data-tile] > :is(h1, h2, h3, h4, h5, h6) {
@@ -111,6 +112,10 @@ ul.marks,
   clip-path: inset(50%);
   white-space: nowrap;
 }
+.opens {
+  display: none;
+  margin: 0;
+}
 [data-tile]:where(img),
 .picture > img,
 .film > video {
@@ -140,7 +145,6 @@ figure:is(.picture, .film) {
 }
 :is(.picture, .film) > figcaption {
   position: absolute;
-  z-index: 1;
   inset: auto 0 0;
   padding: 2.4em ${measureCss(tilePadding)} ${timesCss(tilePadding, 0.75)};
   background: linear-gradient(transparent, rgb(0 0 0 / 0.62));
@@ -152,6 +156,7 @@ figure:is(.picture, .film) {
 }
 .cover:empty {
   position: absolute;
+  inset: 0;
 }
 .cover::after {
   content: "";
@@ -163,8 +168,7 @@ figure:is(.picture, .film) {
   outline: none;
 }
 .cover:focus-visible::after {
-  outline: 3px solid currentColor;
-  outline-offset: -7px;
+${RING_CSS}
   border-radius: inherit;
 }
 [data-tile]:has(.cover) a:not(.cover) {

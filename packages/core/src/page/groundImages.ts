@@ -1,7 +1,7 @@
 import { LIMITS } from '../document/limits.js';
 import { bandsOf } from '../document/bands.js';
-import { flatTiles, layoutCollection } from '../layout.js';
 import { pictureVariants } from './pictureSizes.js';
+import { slotsAt } from './slots.js';
 import type { PictureImage } from './tileRules.js';
 import type { CollectionDocument, PictureAsset, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../text/types.js';
@@ -23,9 +23,7 @@ export function groundImages(
     Math.max(
       ...bandsOf(document).map(({ below, from }) => {
         const width = Math.max(Math.min(below - 1, WIDEST_SCREEN), from, LIMITS.narrowest);
-        const slot = flatTiles(layoutCollection(document, width, { measurer })).find(
-          ({ id }) => id === tile.id,
-        );
+        const slot = slotsAt(document, width, measurer).get(tile.id);
         return Math.max(slot?.inlineSize ?? 0, (slot?.blockSize ?? 0) * aspect);
       }),
     );

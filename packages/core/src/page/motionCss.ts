@@ -1,3 +1,4 @@
+import { fannedTiles } from '../fan/openers.js';
 import { allTiles } from '../document/levels.js';
 import { ruleCss, tileSelector } from './rule.js';
 import type { CollectionDocument, Motion } from '../document/types.js';
@@ -26,6 +27,8 @@ export function motionCss(document: CollectionDocument): string[] {
   const points = (Object.keys(POINTS) as (keyof typeof POINTS)[]).filter(
     (kind) => ids('points', kind).length > 0,
   );
+  const fanned = fannedTiles(document);
+  const inFans = opens.flatMap((kind) => ids('opens', kind)).filter((id) => fanned.has(id));
   const rules = [
     ...opens.map((kind) =>
       ruleCss({
@@ -36,6 +39,11 @@ export function motionCss(document: CollectionDocument): string[] {
         },
       }),
     ),
+    // There every other sibling is what opens a card.
+    ruleCss({
+      selector: inFans.map(tileSelector).join(',\n'),
+      declarations: inFans.length > 0 ? { 'animation-delay': 'calc(sibling-index() / 2 * 55ms)' } : {},
+    }),
     ...points.flatMap((kind) => {
       const selectors = ids('points', kind).map(tileSelector);
       return [
@@ -49,7 +57,7 @@ export function motionCss(document: CollectionDocument): string[] {
         }),
       ];
     }),
-  ];
+  ].filter(Boolean);
   const films = allTiles(document).filter((id) => {
     const tile = document.tiles[id];
     return tile?.kind === 'film' && tile.film !== null && tile.plays === 'itself' && tile.poster !== null;

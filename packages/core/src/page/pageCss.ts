@@ -1,108 +1,126 @@
-import { bandsOf, placeIn, type Band } from '../document/bands.js';
+import { bandsOf, placeIn } from '../document/bands.js';
 import { documentIn } from '../document/bandLooks.js';
-import { widthForColumns } from '../fluid/columns.js';
 import { allTiles } from '../document/levels.js';
-import { arrangementKinds } from '../layout.js';
+import { fannedTiles, openerSelector } from '../fan/openers.js';
+import { COLLECTION, type BandCss } from './bandCss.js';
 import { contentCss, groundColour, namedRule } from './contentCss.js';
+import { hasEnlarged } from './enlarge.js';
+import { ENLARGE_CSS } from './enlargeParts.js';
 import { FAMILIES, familiesOf } from './families.js';
 import { motionCss } from './motionCss.js';
-import { mergedRules, ruleCss, tileSelector } from './rule.js';
+import { piecesOf, type Piece } from './pieces.js';
+import { mergedRules, ruleCss, tileSelector, type Declarations } from './rule.js';
 import { differingRules, tileRules, type PictureImage } from './tileRules.js';
-import { LIMITS } from '../document/limits.js';
+import { hasFigure } from './tileHtml.js';
 import { typeSizeCss } from '../look/css.js';
 import { px } from './units.js';
-import type { ArrangementCss, Declarations } from '../arrangement.js';
+import type { OwnRule } from '../arrangement.js';
 import type { CollectionDocument, FamilyName, Tile } from '../document/types.js';
+import type { TextMeasurer } from '../text/types.js';
 
 /**
  * The page's style sheet. The widest band is written whole; each narrower one, in a query of the
  * container's or the window's width, writes only what differs from the next wider band, so the file
- * carries values as the bands do. The fonts come last: they are the least worth reading.
+ * carries values as the bands do. What only some browsers can do, and what holds in one band alone,
+ * comes after. The fonts come last: they are the least worth reading.
+ * @throws whatever the measurer throws
  */
-export function pageCss(document: CollectionDocument, image: PictureImage): string {
-  const bands = bandsOf(document).flatMap((band) => pieces(document, band));
+export function pageCss(document: CollectionDocument, image: PictureImage, measurer: TextMeasurer): string {
+  const pieces = piecesOf(document, measurer);
   const at = document.queries === 'media' ? '@media' : '@container';
   const sizes = bandSizes(document, image);
-  const css = bands.map((band) => arrangementKinds[band.arrangement.kind].toCss(document, band));
-  const widest = css[0] as ArrangementCss;
+  const widest = (pieces[0] as Piece).css.rules;
   const parts = [
     namedRule(':root', document),
     ruleCss({ selector: ':root', declarations: sizes.widest }),
     ruleCss({ selector: 'html', declarations: { background: groundColour(document) } }),
     ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
     ruleCss({
-      selector: '.collection',
+      selector: COLLECTION,
       declarations: {
         'box-sizing': 'border-box',
-        display: 'grid',
         'margin-inline': 'auto',
-        ...plain(widest.grid),
+        ...plain(widest[COLLECTION] ?? {}),
       },
     }),
     contentCss({ look: sizes.look }).trimEnd(),
     allTiles(document)
       .flatMap((id) => wholeTile(document, document.tiles[id] as Tile, widest, image).map(ruleCss))
       .join('\n'),
+    Object.entries(widest)
+      .filter(([selector]) => selector.endsWith('::before'))
+      .map(([selector, declarations]) => ruleCss({ selector, declarations }))
+      .join('\n'),
   ];
-  bands.slice(1).forEach((band, k) => {
-    const [wider, own] = [css[k] as ArrangementCss, css[k + 1] as ArrangementCss];
-    const rules = [
-      { selector: '.collection', declarations: differing(own.grid, wider.grid) },
-      ...(band.below === bandsOf(document)[band.index]?.below ? sizes.rules(band.index) : []),
-      ...allTiles(document).map((id) => ({
-        selector: tileSelector(id),
-        declarations: differing(own.tiles[id] ?? {}, wider.tiles[id] ?? {}),
-      })),
-    ];
+  const reset = resetsOf(document);
+  const bands = bandsOf(document);
+  let said = widest;
+  pieces.slice(1).forEach(({ band, css }) => {
+    const declared = Object.keys({ ...said, ...css.rules }).map((selector) => ({
+      selector,
+      declarations: differing(css.rules[selector] ?? {}, said[selector] ?? {}, reset(selector)),
+    }));
+    const [grid, ...rest] = declared;
+    const isFirst = band.below === bands[band.index]?.below;
+    const rules = [...(grid ? [grid] : []), ...(isFirst ? sizes.rules(band.index) : []), ...rest];
     const text = rules.map(ruleCss).filter(Boolean).join('\n');
     if (text) parts.push(`${at} (width < ${band.below}px) {\n${indent(text)}\n}`);
+    said = css.rules;
   });
-  for (const band of bandsOf(document)) {
+  parts.push(...ownParts(pieces, at));
+  const fanned = fannedTiles(document);
+  for (const band of bands) {
     const hidden = allTiles(document).filter(
       (id) => placeIn(document, document.tiles[id] as Tile, band.index).hidden,
     );
     if (hidden.length === 0) continue;
     const rule = ruleCss({
-      selector: hidden.map(tileSelector).join(',\n'),
+      selector: hidden
+        .flatMap((id) => (fanned.has(id) ? [tileSelector(id), openerSelector(id)] : [tileSelector(id)]))
+        .join(',\n'),
       declarations: { display: 'none' },
     });
-    const range = [
-      ...(band.from > 0 ? [`(width >= ${band.from}px)`] : []),
-      ...(Number.isFinite(band.below) ? [`(width < ${band.below}px)`] : []),
-    ];
-    parts.push(range.length > 0 ? `${at} ${range.join(' and ')} {\n${indent(rule)}\n}` : rule);
+    parts.push(inRange(at, band, rule));
   }
+  if (hasEnlarged(document)) parts.push(ENLARGE_CSS.trimEnd());
   parts.push(...motionCss(document), ...familiesOf(document).flatMap(fontFaces));
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }
 
-/** A band as the style sheet has it: a fluid one is cut where the spans of its tiles begin to fit. */
-function pieces(document: CollectionDocument, band: Band): Band[] {
-  const { arrangement } = band;
-  if (arrangement.kind !== 'fluid') return [band];
-  const widest = document.order.reduce(
-    (most, id) => Math.max(most, placeIn(document, document.tiles[id] as Tile, band.index).columnSpan),
-    1,
-  );
-  const from = arrangement.fluid?.spansFrom ?? 0;
-  const cuts = [
-    ...new Set(
-      Array.from({ length: widest - 1 }, (_, k) => Math.max(from, widthForColumns(arrangement, k + 2))),
-    ),
-  ].filter((width) => width > band.from && width < Math.min(band.below, LIMITS.widest * 40));
-  const edges = [band.below, ...cuts.toReversed(), band.from];
-  return edges.slice(1).map((edge, k) => {
-    const piece = { ...band, from: edge, below: edges[k] as number, at: edge };
-    // At the narrowest width of a piece there are as many columns as its spans may take.
-    const columns = fitting(arrangement, edge, widest);
-    return { ...piece, arrangement: { ...arrangement, columns: Array<string>(columns).fill('1fr') } };
-  });
+/** What holds in one band alone; neighbouring pieces that say the same are one. */
+function ownParts(pieces: readonly Piece[], at: string): string[] {
+  const runs: { from: number; below: number; text: string }[] = [];
+  for (const { band, css } of pieces) {
+    const text = ownText(css.own);
+    const last = runs.at(-1);
+    if (last?.text === text) last.from = band.from;
+    else runs.push({ from: band.from, below: band.below, text });
+  }
+  return runs.filter(({ text }) => text !== '').map(({ text, ...range }) => inRange(at, range, text));
 }
 
-function fitting(arrangement: Band['arrangement'], width: number, most: number): number {
-  let columns = 1;
-  while (columns < most && widthForColumns(arrangement, columns + 1) <= width) columns++;
-  return columns;
+/** Rules in the conditions that they ask for; neighbours with the same ones share them. */
+function ownText(own: readonly OwnRule[]): string {
+  const blocks: { condition: string; rules: string[] }[] = [];
+  for (const rule of own) {
+    const condition = rule.supports ? `@supports ${rule.supports}` : rule.media ? `@media ${rule.media}` : '';
+    const last = blocks.at(-1);
+    if (last?.condition === condition) last.rules.push(ruleCss(rule));
+    else blocks.push({ condition, rules: [ruleCss(rule)] });
+  }
+  return blocks
+    .map(({ condition, rules }) =>
+      condition ? `${condition} {\n${indent(rules.join('\n'))}\n}` : rules.join('\n'),
+    )
+    .join('\n');
+}
+
+function inRange(at: string, { from, below }: Pick<Piece['band'], 'from' | 'below'>, text: string): string {
+  const range = [
+    ...(from > 0 ? [`(width >= ${from}px)`] : []),
+    ...(Number.isFinite(below) ? [`(width < ${below}px)`] : []),
+  ];
+  return range.length > 0 ? `${at} ${range.join(' and ')} {\n${indent(text)}\n}` : text;
 }
 
 /** Names that no named look can have. */
@@ -146,8 +164,8 @@ function bandSizes(document: CollectionDocument, image: PictureImage) {
 }
 
 /** A tile's place in the widest band and its own look, as one rule where they share a selector. */
-function wholeTile(document: CollectionDocument, tile: Tile, widest: ArrangementCss, image: PictureImage) {
-  const said = widest.tiles[tile.id] ?? {};
+function wholeTile(document: CollectionDocument, tile: Tile, widest: BandCss['rules'], image: PictureImage) {
+  const said = widest[tileSelector(tile.id)] ?? {};
   // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
   const size = Object.fromEntries(
     Object.entries(said).filter(
@@ -191,12 +209,52 @@ const INITIAL: Declarations = {
   order: '0',
   'grid-column': 'span 1',
   'grid-row': 'span 1',
+  'grid-auto-rows': 'auto',
+  'align-items': 'normal',
+  'justify-items': 'normal',
+  'align-content': 'normal',
+  'flex-flow': 'row',
+  flex: '0 1 auto',
+  'margin-block-start': '0',
+  'margin-inline-start': '0',
+  'overflow-x': 'visible',
+  'scrollbar-width': 'auto',
+  'aspect-ratio': 'auto',
+  overflow: 'visible',
+  'overflow-clip-margin': '0px',
+  content: 'none',
 };
 
 const plain = (declarations: Declarations): Declarations =>
   Object.fromEntries(Object.entries(declarations).filter(([property, value]) => INITIAL[property] !== value));
 
-const differing = (own: Declarations, wider: Declarations): Declarations =>
-  Object.fromEntries(Object.entries(own).filter(([property, value]) => wider[property] !== value));
+/** What a rule has to say to become another, with what the wider one said and this one does not. */
+const differing = (
+  own: Declarations,
+  wider: Declarations,
+  reset: (property: string) => string | undefined,
+): Declarations => {
+  const changed = Object.entries(own).filter(([property, value]) => wider[property] !== value);
+  const gone = Object.keys(wider).flatMap((property): [string, string][] => {
+    const value = property in own ? undefined : reset(property);
+    return value === undefined || value === wider[property] ? [] : [[property, value]];
+  });
+  return Object.fromEntries([...changed, ...gone]);
+};
+
+/** What properties are in a rule that does not say them. */
+function resetsOf(document: CollectionDocument) {
+  const byTile = new Map(allTiles(document).map((id) => [tileSelector(id), document.tiles[id] as Tile]));
+  return (selector: string) => (property: string) => {
+    const tile = byTile.get(selector);
+    // A picture is as large as its cells by the rule for all pictures.
+    if (tile?.kind === 'picture' && /^(inline|block)-size$/.test(property)) return '100%';
+    if (tile && (property === 'overflow' || property === 'overflow-x')) return 'clip';
+    // The collection itself stands in the middle of its page.
+    if (selector === COLLECTION && property.startsWith('margin')) return undefined;
+    if (property === 'aspect-ratio' && tile?.kind === 'picture' && !hasFigure(tile)) return undefined;
+    return INITIAL[property];
+  };
+}
 
 const indent = (text: string) => text.replace(/^(?=.)/gm, '  ');

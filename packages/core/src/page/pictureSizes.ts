@@ -1,8 +1,9 @@
-import { bandsOf } from '../document/bands.js';
-import { flatTiles, layoutCollection } from '../layout.js';
+import { bandsOf, carriedArrangement } from '../document/bands.js';
+import { levelOf } from '../document/levels.js';
 import { LIMITS } from '../document/limits.js';
+import { slotsAt } from './slots.js';
 import type { Band } from '../document/bands.js';
-import type { CollectionDocument, PictureAsset, Tile } from '../document/types.js';
+import type { Arrangement, CollectionDocument, PictureAsset, Tile, TileId } from '../document/types.js';
 import type { TextMeasurer } from '../text/types.js';
 
 const LADDER = [320, 480, 640, 960, 1280, 1600, 1920, 2560];
@@ -36,17 +37,59 @@ export function pictureSizes(
 ): string {
   const aspect = picture.inlineSize / picture.blockSize;
   const drawnAt = (width: number) => {
-    const slot = flatTiles(layoutCollection(document, width, { measurer })).find(({ id }) => id === tile.id);
+    const slot = slotsAt(document, width, measurer).get(tile.id);
     return Math.max(slot?.inlineSize ?? 0, (slot?.blockSize ?? 0) * aspect);
   };
   return bandsOf(document)
     .toReversed()
-    .flatMap((band) => stretchesOf(band, drawnAt))
+    .flatMap((band) =>
+      kindAround(document, tile, band) === 'rows' ? roughly(band, drawnAt) : stretchesOf(band, drawnAt),
+    )
     .map((stretch) => {
       const drawn = lineCss(stretch);
       return Number.isFinite(stretch.below) ? `(width < ${stretch.below}px) ${drawn}` : drawn;
     })
     .join(', ');
+}
+
+const around = new WeakMap<CollectionDocument, ReadonlyMap<TileId, TileId>>();
+
+/** The kind of the arrangement that a tile lies in. */
+function kindAround(document: CollectionDocument, { id }: Tile, band: Band): Arrangement['kind'] {
+  let groups = around.get(document);
+  if (!groups) {
+    const all = Object.values(document.tiles);
+    groups = new Map(
+      all.flatMap((tile) =>
+        tile.kind === 'group' ? tile.order.map((each) => [each, tile.id] as const) : [],
+      ),
+    );
+    around.set(document, groups);
+  }
+  return carriedArrangement(levelOf(document, groups.get(id) ?? null), band.index).kind;
+}
+
+/** Widths that share one size, and widths at which it is looked at, px. */
+const ROUGH = 320;
+const LOOK = 64;
+
+/**
+ * In a row gallery a picture grows and shrinks with every other break, so its width is said for few
+ * stretches: the largest share of the page that it has in each.
+ */
+function roughly(band: Band, drawnAt: (width: number) => number): Stretch[] {
+  const last = Number.isFinite(band.below) ? band.below - 1 : LIMITS.widest;
+  const first = Math.min(Math.max(band.from, LIMITS.narrowest), last);
+  const found: Stretch[] = [];
+  for (let from = first; from <= last; from += ROUGH) {
+    const to = Math.min(last + 1, from + ROUGH);
+    let share = 0;
+    for (let width = from; width < to; width += LOOK) share = Math.max(share, drawnAt(width) / width);
+    // A break between two looks may make it a little wider.
+    share *= 1.1;
+    found.push({ below: to > last ? band.below : to, from, to, drawn: [share * from, share * to] });
+  }
+  return found;
 }
 
 /** A band cut where the drawn width bends, from narrow to wide. */

@@ -1,4 +1,5 @@
-import type { Declarations } from '../arrangement.js';
+/** CSS declarations of one rule, as property and value. */
+export type Declarations = Readonly<Record<string, string>>;
 
 export interface Rule {
   readonly selector: string;

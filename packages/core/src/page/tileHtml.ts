@@ -1,4 +1,8 @@
+import { isAlong } from '../document/kindValues.js';
+import { levelOf } from '../document/levels.js';
+import { enlargedSet } from './enlarge.js';
 import { escapeHtml } from './escape.js';
+import { openerHtml } from '../fan/openers.js';
 import { headingLevels } from './headings.js';
 import { wordsHtml } from './richText.js';
 import type {
@@ -11,6 +15,7 @@ import type {
   PictureAsset,
   PictureTile,
   Tile,
+  TileId,
 } from '../document/types.js';
 
 /** How a picture is named in the page: the stage and the exported page reach its bytes differently. */
@@ -69,7 +74,13 @@ export function tileHtml(document: CollectionDocument, tile: Tile, sources: Sour
       const picture = tile.picture === null ? undefined : document.pictures[tile.picture];
       const image = picture && imageHtml(picture, sources.picture(picture, tile));
       if (image && !hasFigure(tile)) return image(is);
-      return element('figure', is, [image?.(''), cover, ...badges, captionHtml(tile)]);
+      return element('figure', is, [
+        image?.(''),
+        cover,
+        ...badges,
+        captionHtml(tile),
+        enlargeHtml(tile, picture),
+      ]);
     }
     case 'film': {
       const film = tile.film === null ? undefined : document.films?.[tile.film];
@@ -80,13 +91,33 @@ export function tileHtml(document: CollectionDocument, tile: Tile, sources: Sour
       return element('figure', is, [video, cover, ...badges, captionHtml(tile)]);
     }
     case 'group':
-      return element('section', is, [
+      return element('section', `${is}${scrollsHtml(document, tile.id)}`, [
         cover,
-        ...tile.order.map((id) => tileHtml(document, document.tiles[id] as Tile, sources)),
+        ...tile.order.map((id) => levelTileHtml(document, tile.id, document.tiles[id] as Tile, sources)),
         ...badges,
       ]);
   }
 }
+
+/** What the keyboard needs of a level that is scrolled sideways in some band: a stop of its own, with a name. */
+export function scrollsHtml(document: CollectionDocument, level: TileId | null): string {
+  const { arrangement, bands } = levelOf(document, level);
+  let carried = arrangement;
+  const scrolls = [arrangement, ...bands.map((band) => (carried = { ...carried, ...band.arrangement }))].some(
+    isAlong,
+  );
+  if (!scrolls) return '';
+  const name = level === null ? document.name : (document.tiles[level]?.name ?? '');
+  return ` tabindex="0" aria-label="${escapeHtml(name)}"`;
+}
+
+/** A tile of a level, after what opens it where the level is a fan. */
+export const levelTileHtml = (
+  document: CollectionDocument,
+  level: TileId | null,
+  tile: Tile,
+  sources: Sources,
+): string => openerHtml(document, level, tile) + tileHtml(document, tile, sources);
 
 /** Whether a picture has something with it, or over it, so that its tile is a figure around it. */
 export const hasFigure = (tile: PictureTile) =>
@@ -95,10 +126,19 @@ export const hasFigure = (tile: PictureTile) =>
   (tile.badges ?? []).length > 0 ||
   (tile.zoom ?? 1) !== 1 ||
   (tile.tint?.strength ?? 0) > 0 ||
-  tile.link !== undefined;
+  tile.link !== undefined ||
+  tile.enlarges !== undefined;
 
 const captionHtml = ({ caption }: PictureTile | FilmTile) =>
   caption && `<figcaption>${escapeHtml(caption)}</figcaption>`;
+
+/** The button over a picture that opens it large. */
+function enlargeHtml(tile: PictureTile, picture: PictureAsset | undefined): string {
+  const set = enlargedSet(tile);
+  if (set === null || !picture) return '';
+  const what = picture.alternativeText || tile.name;
+  return `<button type="button" class="enlarge" data-set="${escapeHtml(set)}" aria-label="${escapeHtml(`Enlarge: ${what}`)}"></button>`;
+}
 
 /** A link over the whole tile, where there are no words that could be it. */
 const coverHtml = ({ link, name, kind }: Tile) =>

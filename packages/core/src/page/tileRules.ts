@@ -15,7 +15,7 @@ import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from './rule.js';
 import { hasFigure } from './tileHtml.js';
 import { px } from './units.js';
-import type { Declarations } from '../arrangement.js';
+import type { Declarations } from './rule.js';
 import type { Alignment, FocalPoint, Spread, TileLook } from '../document/look.js';
 import type { Badge, FilmTile, PictureAsset, PictureTile, Tile } from '../document/types.js';
 

@@ -1,8 +1,10 @@
 import { groundImages } from './groundImages.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
+import { hasEnlarged, withEnlarged } from './enlarge.js';
+import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from './escape.js';
 import { hasMainHeading } from './headings.js';
-import { tileHtml, type Sources } from './tileHtml.js';
+import { levelTileHtml, scrollsHtml, type Sources } from './tileHtml.js';
 import { variantPath } from './variants.js';
 import { familiesOf, FAMILIES } from './families.js';
 import { pageCss } from './pageCss.js';
@@ -21,17 +23,20 @@ export type PageAsset =
   | { readonly path: string; readonly kind: 'font'; readonly family: FamilyName; readonly file: string };
 
 export interface Page {
-  /** Text files by path: `index.html` and `style.css`. */
+  /** Text files by path: `index.html`, `style.css`, and `enlarge.js` where pictures open large. */
   readonly files: Readonly<Record<string, string>>;
   readonly assets: readonly PageAsset[];
 }
 
 /**
- * Writes a collection as a page: semantic HTML in reading order and a style sheet, no script, and
- * the list of pictures, films and fonts that belong beside them.
+ * Writes a collection as a page: semantic HTML in reading order and a style sheet, and the list of
+ * pictures, films and fonts that belong beside them. There is no script, but for a small one where
+ * pictures open large.
  * @throws whatever the measurer throws
  */
-export function writePage(document: CollectionDocument, measurer: TextMeasurer): Page {
+export function writePage(collection: CollectionDocument, measurer: TextMeasurer): Page {
+  const document = withEnlarged(collection);
+  const enlarges = hasEnlarged(document);
   const assets = new Map<string, PageAsset>();
   const take = (picture: PictureAsset, inlineSize: number) => {
     const path = variantPath(picture, inlineSize);
@@ -61,10 +66,10 @@ export function writePage(document: CollectionDocument, measurer: TextMeasurer):
   };
   const tiles = document.order.flatMap((id) => {
     const tile = document.tiles[id];
-    return tile ? [`    ${tileHtml(document, tile, sources)}`] : [];
+    return tile ? [`    ${levelTileHtml(document, null, tile, sources)}`] : [];
   });
   const image = groundImages(document, measurer, take);
-  const css = pageCss(document, image);
+  const css = pageCss(document, image, measurer);
   const heading = hasMainHeading(document) ? '' : `  <h1 class="unseen">${escapeHtml(document.name)}</h1>\n`;
   const html = `<!doctype html>
 <html lang="${escapeHtml(document.language)}">
@@ -73,16 +78,21 @@ export function writePage(document: CollectionDocument, measurer: TextMeasurer):
   <meta name="viewport" content="width=device-width, initial-scale=1">
   <title>${escapeHtml(document.name)}</title>
   <link rel="stylesheet" href="style.css">
-</head>
+${enlarges ? ENLARGE_LINK : ''}</head>
 <body>
-${heading}  <main class="collection" data-grid="collection">
+${heading}  <main class="collection" data-grid="collection"${scrollsHtml(document, null)}>
 ${tiles.join('\n')}
   </main>
-</body>
+${enlarges ? ENLARGED_HTML : ''}</body>
 </html>
 `;
   const fonts = familiesOf(document).flatMap((family): PageAsset[] =>
     FAMILIES[family].files.map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file })),
   );
-  return { files: { 'index.html': html, 'style.css': css }, assets: [...assets.values(), ...fonts] };
+  const files = {
+    'index.html': html,
+    'style.css': css,
+    ...(enlarges && { 'enlarge.js': ENLARGE_SCRIPT }),
+  };
+  return { files, assets: [...assets.values(), ...fonts] };
 }

@@ -1,3 +1,4 @@
+import { hasCells } from '../document/kindValues.js';
 import { bandBearing, type BandBearing, type LevelWidths } from './bearing.js';
 import { bandOf, type Band } from '../document/bands.js';
 import { change, type Command } from '../patch/change.js';
@@ -52,6 +53,8 @@ function deriveLevel(
 ): Command {
   const wider = bandOf(view, index - 1);
   const band = bandOf(view, index);
+  // The other kinds follow the width by themselves.
+  if (!hasCells(band.arrangement.kind)) return () => undefined;
   const bearing = (columns: number) => bandBearing(view, derivedBand(band), columns, widths, measurer);
   const most = Math.max(1, wider.arrangement.columns.length);
   const first = asked ?? columnsBorne(view, wider, most, bearing);

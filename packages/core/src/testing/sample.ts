@@ -1,6 +1,6 @@
 import { emptyDocument } from '../document/emptyDocument.js';
 import { newTile } from '../commands/newTile.js';
-import type { CollectionDocument, Place, Tile } from '../document/types.js';
+import type { Arrangement, CollectionDocument, PictureAsset, Place, Tile } from '../document/types.js';
 
 /** Spans, and for a pinned tile its cell: [columns, rows, column, row]. */
 export type SampleSpans = readonly [number, number, number?, number?];
@@ -19,5 +19,41 @@ export function sample(spans: readonly SampleSpans[], columns = 6): CollectionDo
     tiles,
     order: Object.keys(tiles),
     arrangement: { ...document.arrangement, columns: Array.from({ length: columns }, () => '1fr') },
+  };
+}
+
+/** A collection of pictures for tests, in one kind of arrangement: one tile for each aspect, named p1, p2, … */
+export function samplePictures(
+  aspects: readonly number[],
+  arrangement: Partial<Arrangement> = {},
+): CollectionDocument {
+  const base = sample(aspects.map(() => [1, 1]));
+  const tiles: Record<string, Tile> = {};
+  const pictures: Record<string, PictureAsset> = {};
+  aspects.forEach((aspect, k) => {
+    const id = `p${k + 1}`;
+    const size = { inlineSize: Math.round(1200 * aspect), blockSize: 1200 };
+    pictures[id] = {
+      ...size,
+      id,
+      name: id,
+      file: `${id}.webp`,
+      hash: 'a'.repeat(64),
+      mediaType: 'image/webp',
+      alternativeText: id,
+    };
+    tiles[id] = {
+      ...newTile('picture', id),
+      picture: id,
+      place: { columnSpan: 1, rowSpan: 1, pin: null },
+    } as Tile;
+  });
+  return {
+    ...base,
+    tiles,
+    pictures,
+    bands: [],
+    order: Object.keys(tiles),
+    arrangement: { ...base.arrangement, ...arrangement },
   };
 }
