@@ -1,9 +1,23 @@
+import { ENLARGE_SCRIPT } from '@noria/core';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defaultClientConditions, defineConfig } from 'vite';
+import { defaultClientConditions, defineConfig, type Plugin } from 'vite';
+
+/** The script of exported pages beside the interface, whose policy lets Preview run nothing else. */
+const enlargeScript: Plugin = {
+  name: 'enlarge-script',
+  configureServer: (server) =>
+    void server.middlewares.use('/enlarge.js', (_, response) => {
+      response.setHeader('Content-Type', 'text/javascript');
+      response.end(ENLARGE_SCRIPT);
+    }),
+  generateBundle() {
+    this.emitFile({ type: 'asset', fileName: 'enlarge.js', source: ENLARGE_SCRIPT });
+  },
+};
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), enlargeScript],
   resolve: { conditions: ['source', ...defaultClientConditions] },
   worker: { format: 'es' },
   build: { target: 'es2023', assetsInlineLimit: 0 },

@@ -6,6 +6,7 @@ import { WidthsScreen } from './features/widths';
 import { ExportScreen } from './features/export';
 import { Frame } from './features/frame';
 import { PicturesScreen } from './features/pictures';
+import { PreviewScreen } from './features/preview';
 import { RecipesScreen } from './features/recipes';
 
 function OpenCollection() {
@@ -28,6 +29,7 @@ const Check = () => {
     </Suspense>
   );
 };
+const Preview = () => <PreviewScreen id={useParams().id ?? ''} />;
 const Export = () => <ExportScreen id={useParams().id ?? ''} />;
 
 function NoSuchPage() {
@@ -53,6 +55,7 @@ export const router = createBrowserRouter([
       { path: 'compose', element: <Compose /> },
       { path: 'widths', element: <Widths /> },
       { path: 'check', element: <Check /> },
+      { path: 'preview', element: <Preview /> },
       { path: 'export', element: <Export /> },
     ],
   },

@@ -6,7 +6,7 @@ import { saver } from '../features/document/saver';
 import { uploadsSlice } from '../features/pictures/uploadsSlice';
 import { noticesSlice } from '../features/notices/noticesSlice';
 
-const reducer = combineReducers({
+export const reducer = combineReducers({
   document: documentSlice.reducer,
   compose: composeSlice.reducer,
   fit: fitSlice.reducer,

@@ -1,4 +1,4 @@
-import { LIMITS, worstRuns, type Finding, type FitReport } from '@noria/core';
+import { countOf, LIMITS, worstRuns, type Finding, type FitReport } from '@noria/core';
 import { useMemo, type PointerEvent } from 'react';
 import {
   Area,
@@ -12,7 +12,7 @@ import {
 } from 'recharts';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { axisFigures, fromAxis, needleMoved, selectBands, selectNeedle, toAxis } from '../compose';
-import { count } from '../../ui/words';
+import { arrangementWords } from '../../ui/kindWords';
 import { severityFill } from '../fit';
 
 interface CurvesProps {
@@ -96,9 +96,9 @@ export function Curves({ report, findings, open }: CurvesProps) {
               className="absolute top-0 overflow-hidden pl-3 whitespace-nowrap"
               style={{ left: `${start * 100}%`, width: `${(end - start) * 100}%` }}
             >
-              {band.arrangement.kind === 'fluid'
-                ? 'fluid'
-                : count(band.arrangement.columns.length, 'column').toLowerCase()}
+              {countOf(band.arrangement)?.count === null
+                ? band.arrangement.kind
+                : arrangementWords(band.arrangement.kind, band.arrangement.columns.length)}
             </span>
           ) : null;
         })}

@@ -1,4 +1,4 @@
-import { colourOf, bandsOf, layoutCollection } from '@noria/core';
+import { bandsOf, colourOf, countOf, layoutCollection } from '@noria/core';
 import { MoreHorizontal } from 'lucide-react';
 import { AlertDialog, DropdownMenu } from 'radix-ui';
 import { useMemo, useState } from 'react';
@@ -6,7 +6,9 @@ import { Link } from 'react-router';
 import { deleteCollection, type StoredCollection } from '../../api/collections';
 import { Button, SignButton } from '../../ui/Button';
 import { measurer } from '../../measure/measurer';
+import { COLUMN_WORDS } from '../../ui/kindWords';
 import { useSize } from '../../ui/useSize';
+import { count } from '../../ui/words';
 import { StagePage } from '../compose';
 
 const list = new Intl.ListFormat('en', { type: 'conjunction' });
@@ -20,14 +22,19 @@ interface CollectionCardProps {
   readonly onTrouble: (error: unknown) => void;
 }
 
-/** “bento of 6, 4 and 2 columns”, “fluid, up to 4 columns”. */
-function arrangementWords(document: CollectionCardProps['collection']['document']): string {
+/** “bento of 6, 4 and 2 columns”, “masonry, up to 5 lanes”, “rows”. */
+function arrangedWords(document: CollectionCardProps['collection']['document']): string {
   const bands = bandsOf(document);
+  const kinds = [...new Set(bands.map(({ arrangement }) => arrangement.kind))];
+  const [kind = 'bento'] = kinds;
+  if (kinds.length > 1) return list.format(kinds);
   const counts = bands.map((band) => band.arrangement.columns.length);
   const [most = 1] = counts;
-  if (bands[0]?.arrangement.kind === 'fluid')
-    return `fluid, up to ${most} ${most === 1 ? 'column' : 'columns'}`;
-  return `bento of ${list.format([...new Set(counts)].map(String))} ${most === 1 ? 'column' : 'columns'}`;
+  const word = COLUMN_WORDS[kind];
+  if (word === null) return kind;
+  if (bands.some(({ arrangement }) => countOf(arrangement)?.count === null))
+    return `${kind}, up to ${count(Math.max(...counts), word).toLowerCase()}`;
+  return `${kind} of ${list.format([...new Set(counts)].map(String))} ${most === 1 ? word : `${word}s`}`;
 }
 
 export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
@@ -35,7 +42,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
   const [ref, size] = useSize();
   const [asking, setAsking] = useState(false);
   const layout = useMemo(() => layoutCollection(document, SHOWN_AT, { measurer }), [document]);
-  const arranged = arrangementWords(document);
+  const arranged = arrangedWords(document);
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),
   );

@@ -1,11 +1,17 @@
-import { packed } from '@noria/core';
+import { laneEnds, laneImbalance, packed } from '@noria/core';
 import { useAppSelector } from '../../store/hooks';
-import { selectLayout } from './selectors';
+import { selectBand, selectLayout } from './selectors';
 
 /** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
 export function PackedFigure() {
-  const { coverage, tiles } = useAppSelector(selectLayout);
+  const layout = useAppSelector(selectLayout);
+  const { coverage, tiles } = layout;
+  const { arrangement } = useAppSelector(selectBand);
   if (tiles.length === 0) return null;
+  if (arrangement.kind === 'masonry')
+    return <EndsFigure uneven={laneImbalance(Float64Array.from(laneEnds(layout, arrangement)))} />;
+  // Rows and fans have no cells.
+  if (coverage.cells === 0) return null;
   const share = Math.floor(packed(coverage) * 100);
   const whole = coverage.holes.length === 0;
   return (
@@ -26,6 +32,22 @@ export function PackedFigure() {
         />
       </svg>
       <span data-testid="packed">Packed {share} %</span>
+    </span>
+  );
+}
+
+/** How uneven the lanes of a masonry end: (longest − shortest) ÷ mean. */
+function EndsFigure({ uneven }: { uneven: number }) {
+  const isEven = uneven < 0.1;
+  return (
+    <span
+      className={`flex items-center gap-2 font-semibold ${isEven ? 'text-sound' : 'text-ink'}`}
+      title="How uneven the lanes end: longest less shortest, over their mean"
+    >
+      <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
+        <path d="M1 1h4v14H1zM6 1h4v11H6zM11 1h4v13h-4z" fill="currentColor" />
+      </svg>
+      <span data-testid="uneven">Ends {(uneven * 100).toFixed(uneven < 0.1 ? 1 : 0)} % uneven</span>
     </span>
   );
 }

@@ -1,5 +1,13 @@
-import { evenTracks, insertTrack, setArrangement, type TileKind } from '@noria/core';
+import {
+  evenTracks,
+  insertTrack,
+  setArrangement,
+  setKind,
+  type ArrangementName,
+  type TileKind,
+} from '@noria/core';
 import { useAppSelector } from '../../store/hooks';
+import { KIND_WORDS, KINDS } from '../../ui/kindWords';
 import { redo, undo } from '../document';
 import { fixAll } from '../fit';
 import {
@@ -23,7 +31,7 @@ import {
   takeAll,
   takeApart,
 } from './actions';
-import { keySheetToggled, linesToggled, shown, toolChosen } from './composeSlice';
+import { keySheetToggled, linesToggled, orderToggled, shown, toolChosen } from './composeSlice';
 import { runHere } from './here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectTrail } from './selectors';
 import type { AppThunk } from '../../store/store';
@@ -34,7 +42,16 @@ export interface ListedCommand {
   readonly run: () => AppThunk<unknown>;
 }
 
-const KINDS: readonly TileKind[] = ['text', 'picture', 'stat', 'quote', 'marks', 'action', 'film', 'group'];
+const TILE_KINDS: readonly TileKind[] = [
+  'text',
+  'picture',
+  'stat',
+  'quote',
+  'marks',
+  'action',
+  'film',
+  'group',
+];
 
 /** Every command that makes sense with what is in hand. */
 export function useCommands(): readonly ListedCommand[] {
@@ -57,6 +74,14 @@ export function useCommands(): readonly ListedCommand[] {
     ...ALWAYS,
   ];
 }
+
+const toKind =
+  (kind: ArrangementName): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    dispatch(runHere('Kind', setKind(kind, selectBand(state).index, selectSetFor(state))));
+  };
 
 const track =
   (axis: 'column' | 'row'): (() => AppThunk) =>
@@ -130,7 +155,7 @@ const ALWAYS: readonly ListedCommand[] = [
   },
   { does: 'Put right all that is safe', run: fixAll },
   { does: 'Proposals: other arrangements', keys: 'o', run: () => (dispatch) => dispatch(shown('proposals')) },
-  ...KINDS.map((kind) => ({ does: `Add a ${kind} tile`, run: () => addNewTile(kind) })),
+  ...TILE_KINDS.map((kind) => ({ does: `Add a ${kind} tile`, run: () => addNewTile(kind) })),
   { does: 'Best fit: deal pictures out by their shape', keys: 'b', run: dealPictures },
   { does: 'Recipes', keys: 'r', run: () => (dispatch) => dispatch(shown('recipes')) },
   { does: 'Named looks and palette', keys: 'k', run: () => (dispatch) => dispatch(shown('looks')) },
@@ -144,6 +169,12 @@ const ALWAYS: readonly ListedCommand[] = [
   { does: 'Sparse flow', run: flow('sparse') },
   { does: 'Take all tiles', keys: 'Ctrl + A', run: takeAll },
   { does: 'Show or hide grid lines and areas', keys: 'l', run: () => (dispatch) => dispatch(linesToggled()) },
+  {
+    does: 'Show or hide the reading order line',
+    keys: 't',
+    run: () => (dispatch) => dispatch(orderToggled()),
+  },
+  ...KINDS.map((kind) => ({ does: `Arrange as ${KIND_WORDS[kind].toLowerCase()}`, run: toKind(kind) })),
   { does: 'Undo', keys: 'Ctrl + Z', run: undo },
   { does: 'Redo', keys: 'Ctrl + Shift + Z', run: redo },
   { does: 'Show all keys', keys: '?', run: () => (dispatch) => dispatch(keySheetToggled(true)) },

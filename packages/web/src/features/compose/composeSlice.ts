@@ -9,6 +9,8 @@ export interface ComposeState {
   readonly pad: boolean;
   readonly setFor: SetFor;
   readonly showLines: boolean;
+  /** Whether a line leads through the tiles as they are read. */
+  readonly showOrder: boolean;
   /** While a pointer drags the width, tiles follow at once instead of gliding. */
   readonly sweeping: boolean;
   readonly keySheet: boolean;
@@ -41,6 +43,7 @@ const initialState: ComposeState = {
   pad: true,
   setFor: 'band',
   showLines: false,
+  showOrder: false,
   sweeping: false,
   keySheet: false,
   trail: [],
@@ -118,6 +121,7 @@ export const composeSlice = createSlice({
     commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
     setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
     linesToggled: (state) => ({ ...state, showLines: !state.showLines }),
+    orderToggled: (state) => ({ ...state, showOrder: !state.showOrder }),
     keySheetToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keySheet: payload }),
   },
 });
@@ -140,5 +144,6 @@ export const {
   commandListToggled,
   setForChosen,
   linesToggled,
+  orderToggled,
   keySheetToggled,
 } = composeSlice.actions;

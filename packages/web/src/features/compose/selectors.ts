@@ -2,9 +2,11 @@ import { createSelector } from '@reduxjs/toolkit';
 import {
   bandAt,
   bandsOf,
+  countOf,
   layoutCollection,
   levelLayout,
   levelOf,
+  type Band,
   type CollectionDocument,
   type Layout,
   type Level,
@@ -56,9 +58,6 @@ const unlessChanged = {
 };
 
 export const selectBands = createSelector([selectShown], bandsOf, unlessChanged);
-/** The band of the needle, with the arrangement of the level that one is on. */
-export const selectBand = createSelector([selectView, selectNeedle], bandAt, unlessChanged);
-
 const layOut = (document: CollectionDocument, width: number): Layout =>
   layoutCollection(document, width, { measurer });
 
@@ -73,6 +72,21 @@ const selectLevelLayout = createSelector([selectWhole, selectLevel], (whole, lev
 export const selectLayout = createSelector(
   [selectLevelLayout, selectWhole],
   (found, whole) => found?.layout ?? whole,
+);
+
+/**
+ * The band of the needle, with the arrangement of the level that one is on. How many columns fit a
+ * group is known from its layout.
+ */
+export const selectBand = createSelector(
+  [selectView, selectNeedle, selectLevel, (state: RootState) => selectLayout(state).columns.length],
+  (view, needle, level, columns): Band => {
+    const band = bandAt(view, needle);
+    if (level === null || countOf(band.arrangement) === null) return band;
+    const even = Array.from({ length: columns }, () => '1fr');
+    return { ...band, arrangement: { ...band.arrangement, columns: even } };
+  },
+  unlessChanged,
 );
 
 /** Where that level’s border box lies in the whole grid’s, px. */

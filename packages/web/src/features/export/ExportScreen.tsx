@@ -1,6 +1,5 @@
 import { slugOf } from '../../api/ids';
-import { measurer } from '../../measure/measurer';
-import { setQueries, writePage } from '@noria/core';
+import { setQueries, type Page, type PageAsset } from '@noria/core';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button } from '../../ui/Button';
@@ -8,7 +7,9 @@ import { Segments } from '../../ui/Segments';
 import { run, selectShown } from '../document';
 import { TopBar } from '../frame';
 import { announce, warn } from '../notices';
+import { usePage } from '../page';
 import { download } from '../../ui/download';
+import { FileText } from './FileText';
 import { collectionArchive, collectionText, pageArchive } from './archive';
 
 const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024).toFixed(1)} kB`;
@@ -17,15 +18,15 @@ const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024)
 export function ExportScreen({ id }: { id: string }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
-  const page = useMemo(() => writePage(document, measurer), [document]);
+  const { last, words } = usePage(document);
   const base = slugOf(document.name, 'collection');
-  const files: Readonly<Record<string, string>> = {
-    ...page.files,
-    [`${base}.noria.json`]: collectionText(document),
-  };
+  const files = useMemo(
+    () => Object.entries({ ...last?.page.files, [`${base}.noria.json`]: collectionText(document) }),
+    [last, document, base],
+  );
+  const sizes = useMemo(() => new Map(files.map(([path, text]) => [path, size(text)])), [files]);
   const [chosen, setChosen] = useState('index.html');
-  const shown = chosen in files ? chosen : 'index.html';
-  const text = files[shown] ?? '';
+  const [shown, text] = files.find(([path]) => path === chosen) ?? [chosen, null];
   const [busy, setBusy] = useState<string | null>(null);
 
   const take = (name: string, make: () => Promise<Blob>) => {
@@ -43,13 +44,11 @@ export function ExportScreen({ id }: { id: string }) {
       .finally(() => setBusy(null));
   };
   const copy = () =>
-    navigator.clipboard.writeText(text).then(
+    navigator.clipboard.writeText(text ?? '').then(
       () => dispatch(announce(`${shown} was copied.`)),
       () => dispatch(warn('The browser does not let Noria copy here. Select the text and copy it by hand.')),
     );
 
-  const pictures = page.assets.filter(({ kind }) => kind === 'picture');
-  const fonts = page.assets.filter(({ kind }) => kind === 'font');
   return (
     <div className="grid h-full grid-cols-[292px_1fr] grid-rows-[46px_minmax(0,1fr)]">
       <div className="col-span-2">
@@ -61,7 +60,7 @@ export function ExportScreen({ id }: { id: string }) {
       >
         <h1 className="font-title text-lg font-[650]">Take it away</h1>
         <ul className="grid">
-          {Object.entries(files).map(([path, content]) => (
+          {files.map(([path]) => (
             <li key={path}>
               <button
                 type="button"
@@ -70,7 +69,7 @@ export function ExportScreen({ id }: { id: string }) {
                 onClick={() => setChosen(path)}
               >
                 <span className="truncate">{path}</span>
-                <span className="figures whitespace-nowrap text-faint">{size(content)}</span>
+                <span className="figures whitespace-nowrap text-faint">{sizes.get(path)}</span>
               </button>
             </li>
           ))}
@@ -96,15 +95,12 @@ export function ExportScreen({ id }: { id: string }) {
           <Button
             look="solid"
             className="justify-center"
-            disabled={busy !== null}
-            onClick={() => take(`${base}.zip`, () => pageArchive(document))}
+            disabled={busy !== null || words !== null || last === null}
+            onClick={() => last && take(`${base}.zip`, () => pageArchive(last.of, last.page))}
           >
             {busy === `${base}.zip` ? 'Packing…' : 'Take the page as ZIP'}
           </Button>
-          <p className="text-sm text-soft">
-            HTML and CSS, <span className="figures">{pictures.length}</span> picture files in the sizes the
-            layout asks for, <span className="figures">{fonts.length}</span> font files. No script.
-          </p>
+          <p className="text-sm text-soft">{words ?? (last && <Contents page={last.page} />)}</p>
         </div>
         <div className="grid gap-1.5">
           <Button
@@ -122,16 +118,30 @@ export function ExportScreen({ id }: { id: string }) {
       <main className="grid min-h-0 grid-rows-[40px_minmax(0,1fr)]">
         <div className="flex items-center justify-between px-5">
           <h2 className="figures text-soft">{shown}</h2>
-          <Button onClick={() => void copy()}>Copy</Button>
+          <Button disabled={text === null} onClick={() => void copy()}>
+            Copy
+          </Button>
         </div>
-        <pre
-          tabIndex={0}
-          aria-label={`Text of ${shown}`}
-          className="mx-5 mb-5 overflow-auto rounded-m bg-panel p-4 font-figures text-[10.5px] leading-[1.75] shadow-[0_0_0_1px_var(--hair)] [scrollbar-width:thin]"
-        >
-          <code className="font-figures">{text}</code>
-        </pre>
+        {text === null ? (
+          <p role="status" className="grid place-content-center text-soft">
+            {words}
+          </p>
+        ) : (
+          <FileText name={shown} text={text} />
+        )}
       </main>
     </div>
+  );
+}
+
+/** What the archive of a page holds, in words. */
+function Contents({ page }: { page: Page }) {
+  const count = (kind: PageAsset['kind']) => page.assets.filter((asset) => asset.kind === kind).length;
+  return (
+    <>
+      HTML and CSS, <span className="figures">{count('picture')}</span> picture files in the sizes the layout
+      asks for, <span className="figures">{count('font')}</span> font files.{' '}
+      {'enlarge.js' in page.files ? 'One small script, which opens pictures large.' : 'No script.'}
+    </>
   );
 }

@@ -1,5 +1,4 @@
-import { measurer } from '../../measure/measurer';
-import { writePage, type CollectionDocument } from '@noria/core';
+import type { CollectionDocument, Page } from '@noria/core';
 import { zip, type Zippable } from 'fflate';
 import { filmAddress } from '../../api/films';
 import { originalAddress, variantAddress } from '../../api/pictures';
@@ -18,8 +17,7 @@ const packed = (files: Zippable) =>
   });
 
 /** The page with everything it needs: HTML, CSS, picture variants, fonts. */
-export async function pageArchive(document: CollectionDocument): Promise<Blob> {
-  const page = writePage(document, measurer);
+export async function pageArchive(document: CollectionDocument, page: Page): Promise<Blob> {
   const texts = Object.entries(page.files).map(([path, text]) => [path, utf8(text)] as const);
   const assets = await Promise.all(
     page.assets.map(async (asset) => {

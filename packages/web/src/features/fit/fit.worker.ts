@@ -14,17 +14,17 @@ import {
 } from '@noria/core';
 import { expose } from 'comlink';
 import { loadFonts, measurer } from '../../measure/measurer';
-import { sharing } from './sharing';
+import { keeper } from '../../workers/sharing';
 
 const fonts = loadFonts((self as unknown as { fonts: FontFaceSet }).fonts);
 
-let last: CollectionDocument | null = null;
-let lastReport: FitReport | null = null;
+const received = keeper<CollectionDocument>();
+/** The last report, and the collection it is about. */
+let last: { about: CollectionDocument; report: FitReport } | null = null;
 
-/** A copy from the page, with all that stayed as it was as the objects of before: what core knows of them holds. */
-function received(document: CollectionDocument): CollectionDocument {
-  last = sharing(last, document);
-  return last;
+function reportOf(document: CollectionDocument): FitReport {
+  if (last?.about !== document) last = { about: document, report: checkFit(document, { measurer }) };
+  return last.report;
 }
 
 const freshId = () => `band-${crypto.randomUUID().slice(0, 8)}`;
@@ -33,17 +33,14 @@ const fit = {
   async check(document: CollectionDocument): Promise<{ report: FitReport; ms: number }> {
     await fonts;
     const start = performance.now();
-    const report = checkFit(received(document), { measurer });
-    lastReport = report;
+    const report = reportOf(received(document));
     return { report, ms: performance.now() - start };
   },
   /** What puts a finding right; nothing when it is not there any more. */
   async fixes(document: CollectionDocument, id: string): Promise<Fix[]> {
     await fonts;
-    const before = last;
     const here = received(document);
-    const report = before === here && lastReport ? lastReport : checkFit(here, { measurer });
-    lastReport = report;
+    const report = reportOf(here);
     const finding = report.findings.find((each) => each.id === id);
     return finding ? fixesFor(here, report, finding, { measurer }) : [];
   },

@@ -43,6 +43,7 @@ export function TopBar({ id, children }: TopBarProps) {
           ['compose', 'Compose'],
           ['widths', 'Widths'],
           ['check', 'Check'],
+          ['preview', 'Preview'],
           ['export', 'Export'],
         ].map(([view, label]) => (
           <NavLink

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { measurer } from '../../measure/measurer';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { SignButton } from '../../ui/Button';
-import { count } from '../../ui/words';
+import { arrangementWords } from '../../ui/kindWords';
 import {
   boxStyle,
   Ground,
@@ -65,8 +65,7 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
           {width}
         </button>
         <span className={`truncate text-sm text-soft ${width * scale < LEAST_FOR_WORDS ? 'sr-only' : ''}`}>
-          {band.arrangement.kind === 'fluid' ? 'fluid, ' : ''}
-          {count(band.arrangement.columns.length, 'column').toLowerCase()}
+          {arrangementWords(band.arrangement.kind, band.arrangement.columns.length)}
         </span>
         {worst && (
           <span className="flex items-center gap-1" title={here.map(({ title }) => title).join('\n')}>

@@ -5,6 +5,7 @@ import {
   pictureSlots,
   placePictures,
   setContent,
+  setSlots,
   type PictureAsset,
   type TileId,
 } from '@noria/core';
@@ -14,7 +15,7 @@ import { announce, warn } from '../../notices';
 import { uploadFiles } from '../../pictures';
 import { busyWith, takenBare } from '../composeSlice';
 import { runHere } from '../here';
-import { selectInHand, selectLayout, selectView } from '../selectors';
+import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { nextPosition } from './tiles';
 import type { AppThunk, RootState } from '../../../store/store';
@@ -113,6 +114,30 @@ export const dealPictures = (): AppThunk => (dispatch, getState) => {
   const aspects = aspectsOf(state, ids);
   dispatch(runHere('Best fit', fitPictures(Object.fromEntries(ids.map((id, k) => [id, aspects[k] ?? 1])))));
   dispatch(announce(`${ids.length} pictures were dealt out by their shape.`));
+};
+
+/**
+ * Locks every tile of a mosaic in its slot, and deals the pictures out among the slots: a mosaic makes
+ * slots for its pictures, so they have to stay for the pictures to go to them.
+ */
+export const fitToSlots = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const view = selectView(state);
+  const { tiles } = selectLayout(state);
+  const shown = tiles.filter(({ id }) => view.tiles[id]?.kind === 'picture');
+  const aspects = Object.fromEntries(
+    shown.map(({ id, inlineSize, blockSize }) => [id, blockSize > 0 ? inlineSize / blockSize : 1]),
+  );
+  const slots = Object.fromEntries(
+    tiles.map(({ id, column, row, columnSpan, rowSpan }) => [id, { column, row, columnSpan, rowSpan }]),
+  );
+  dispatch(
+    runHere('Fit to slots', (draft) => {
+      setSlots(slots, selectBand(state).index)(draft);
+      fitPictures(aspects)(draft);
+    }),
+  );
+  dispatch(announce(`${shown.length} pictures were dealt out among these slots, which are locked now.`));
 };
 
 /** Puts a film into the tile pointed at when it is one for films, else into a new one. */

@@ -1,14 +1,18 @@
 import {
+  hasCells,
   moveByCells,
   moveInOrder,
   moveToCell,
   placeIn,
+  setBreakBefore,
   setFit,
   setLayer,
   setPin,
+  setSlots,
   setSpan,
   type Fit,
 } from '@noria/core';
+import { KIND_WORDS } from '../../../ui/kindWords';
 import { announce } from '../../notices';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
@@ -39,6 +43,11 @@ export const growTiles =
     const setFor = selectSetFor(state);
     const tiles = selectInHand(state);
     if (tiles.length === 0) return;
+    const { kind } = band.arrangement;
+    if (!hasCells(kind) && (kind !== 'masonry' || columns === 0)) {
+      dispatch(announce(`In ${KIND_WORDS[kind].toLowerCase()} the size of a tile is not by spans.`));
+      return;
+    }
     const most = band.arrangement.columns.length;
     const commands = tiles.map((tile) => {
       const place = placeIn(view, tile, band.index);
@@ -67,6 +76,10 @@ export const stepTiles =
     const at = layout.tiles.find(({ id }) => id === tile?.id);
     if (!tile || !at) return;
     const band = selectBand(state);
+    if (!hasCells(band.arrangement.kind)) {
+      dispatch(reorderTiles(columns + rows > 0 ? 1 : -1));
+      return;
+    }
     const cell = { column: at.column + columns, row: at.row + rows };
     if (tiles.length > 1) {
       dispatch(
@@ -93,16 +106,42 @@ export const stepTiles =
 /** Holds the tiles in hand where they are, or lets them flow when all are held. */
 export const pinTiles = (): AppThunk => (dispatch, getState) => {
   const state = getState();
-  const band = selectBand(state).index;
+  const { index: band, arrangement } = selectBand(state);
   const tiles = selectInHand(state);
   if (tiles.length === 0) return;
-  const held = tiles.every((tile) => placeIn(selectView(state), tile, band).pin);
-  const places = new Map(
-    selectLayout(state).tiles.map((tile) => [tile.id, { column: tile.column, row: tile.row }]),
-  );
+  const view = selectView(state);
+  const laid = new Map(selectLayout(state).tiles.map((tile) => [tile.id, tile]));
+  const places = tiles.map((tile) => placeIn(view, tile, band));
+  if (arrangement.kind === 'mosaic') {
+    const locked = places.every(({ slot }) => slot);
+    const slots = tiles.map(({ id }) => {
+      const at = laid.get(id);
+      if (locked || !at) return [id, null] as const;
+      const { column, row, columnSpan, rowSpan } = at;
+      return [id, { column, row, columnSpan, rowSpan }] as const;
+    });
+    dispatch(runHere(locked ? 'Unlock' : 'Lock', setSlots(Object.fromEntries(slots), band)));
+    dispatch(announce(`${named(tiles)} ${locked ? 'free' : 'locked in place'}.`));
+    return;
+  }
+  if (arrangement.kind === 'rows') {
+    const begins = places.every(({ breakBefore }) => breakBefore);
+    const ids = tiles.map(({ id }) => id);
+    dispatch(runHere(begins ? 'No break' : 'Break', setBreakBefore(ids, !begins, band, selectSetFor(state))));
+    dispatch(announce(`${named(tiles)} ${begins ? 'flowing in order' : 'beginning a row'}.`));
+    return;
+  }
+  if (arrangement.kind !== 'bento') {
+    dispatch(announce(`In ${KIND_WORDS[arrangement.kind].toLowerCase()} tiles are not pinned.`));
+    return;
+  }
+  const held = places.every(({ pin }) => pin);
   dispatch(
     runHere(held ? 'Free' : 'Pin', (draft) =>
-      tiles.forEach(({ id }) => setPin([id], band, held ? null : (places.get(id) ?? null))(draft)),
+      tiles.forEach(({ id }) => {
+        const at = laid.get(id);
+        setPin([id], band, held || !at ? null : { column: at.column, row: at.row })(draft);
+      }),
     ),
   );
   dispatch(announce(`${named(tiles)} ${held ? 'free, flowing in order' : 'pinned here'}.`));
@@ -154,6 +193,14 @@ export const sayPlace = (): AppThunk => (dispatch, getState) => {
   const { tiles, coverage } = selectLayout(state);
   const at = tiles.find(({ id }) => id === tile?.id);
   if (!tile || !at) return;
+  const { kind } = selectBand(state).arrangement;
+  if (!hasCells(kind)) {
+    const { order } = selectView(state);
+    dispatch(
+      announce(`“${tile.name}”: number ${order.indexOf(tile.id) + 1} of ${order.length} in reading order.`),
+    );
+    return;
+  }
   const holes =
     coverage.holes.length === 0
       ? 'no holes'

@@ -13,7 +13,8 @@ import {
   sortableKeyboardCoordinates,
 } from '@dnd-kit/sortable';
 import { moveInOrder } from '@noria/core';
-import { useMemo } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { count } from '../../../ui/words';
 import { runHere } from '../here';
@@ -21,12 +22,37 @@ import { selectSavedView } from '../selectors';
 import { AddTile } from './AddTile';
 import { BeltTile } from './BeltTile';
 
+/** Width of a thumbnail and what is between two, px. */
+const THUMBNAIL = 72;
+const GAP = 8;
+
 /** The tiles in reading order: the only list of them. */
 export function Belt() {
   const dispatch = useAppDispatch();
   const { order, tiles } = useAppSelector(selectSavedView);
   const store = useAppStore();
   const items = useMemo(() => [...order], [order]);
+  const list = useRef<HTMLOListElement>(null);
+  // Only the thumbnails in sight, and those at either side, are there.
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is compiled
+  const belt = useVirtualizer({
+    horizontal: true,
+    count: order.length,
+    getScrollElement: () => list.current,
+    estimateSize: () => THUMBNAIL,
+    gap: GAP,
+    paddingStart: 6,
+    paddingEnd: 6,
+    overscan: 12,
+  });
+  const held = useAppSelector(({ compose }) => compose.inHand.at(-1));
+  const at = held === undefined ? -1 : order.indexOf(held);
+  useEffect(() => {
+    if (at === -1) return undefined;
+    // Scrolling lays the page out, which is too much for the moment in which a tile is taken.
+    const timer = window.setTimeout(() => belt.scrollToIndex(at, { align: 'auto' }), 120);
+    return () => window.clearTimeout(timer);
+  }, [at, belt]);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -59,12 +85,14 @@ export function Belt() {
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={place}>
           <SortableContext items={items} strategy={horizontalListSortingStrategy}>
             <ol
+              ref={list}
               aria-label="Belt"
-              className="flex h-full gap-2 overflow-x-auto overflow-y-hidden px-1.5 pt-[13px] [scrollbar-width:thin]"
+              className="relative h-full overflow-x-auto overflow-y-hidden [scrollbar-width:thin]"
             >
-              {order.map((id, k) => {
-                const tile = tiles[id];
-                return tile && <BeltTile key={id} tile={tile} number={k + 1} />;
+              <li aria-hidden className="h-px" style={{ width: belt.getTotalSize() }} />
+              {belt.getVirtualItems().map(({ index, start }) => {
+                const tile = tiles[order[index] ?? ''];
+                return tile && <BeltTile key={tile.id} tile={tile} number={index + 1} start={start} />;
               })}
             </ol>
           </SortableContext>

@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { inkOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
-import { memo, useEffect, useRef } from 'react';
+import { memo } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectBand, selectSavedView } from '../selectors';
@@ -11,10 +11,12 @@ import { taken, toggled } from '../composeSlice';
 interface BeltTileProps {
   readonly tile: Tile;
   readonly number: number;
+  /** Where it begins on the belt, px. */
+  readonly start: number;
 }
 
 /** A tile on the belt: its thumbnail, its number in reading order and its name. */
-export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) {
+export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTileProps) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(({ compose }) => compose.inHand.includes(tile.id));
   const view = useAppSelector(selectSavedView);
@@ -26,28 +28,14 @@ export const BeltTile = memo(function BeltTile({ tile, number }: BeltTileProps) 
     const shown = selectSavedView(state).tiles[tile.id];
     return shown ? placeIn(selectSavedView(state), shown, selectBand(state).index).hidden : false;
   });
-  const item = useRef<HTMLLIElement | null>(null);
   const shown = tile.kind === 'picture' ? tile.picture : tile.kind === 'film' ? tile.poster : null;
   const picture = shown === null ? undefined : pictures[shown];
 
-  useEffect(() => {
-    if (!held) return undefined;
-    // Scrolling lays the page out, which is too much for the moment in which a tile is taken.
-    const timer = window.setTimeout(
-      () => item.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
-      120,
-    );
-    return () => window.clearTimeout(timer);
-  }, [held]);
-
   return (
     <li
-      ref={(element) => {
-        item.current = element;
-        setNodeRef(element);
-      }}
-      className={`w-[72px] flex-none ${isDragging ? 'z-10' : ''}`}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
+      ref={setNodeRef}
+      className={`absolute top-[13px] w-[72px] ${isDragging ? 'z-10' : ''}`}
+      style={{ left: start, transform: CSS.Translate.toString(transform), transition }}
     >
       <button
         type="button"

@@ -1,8 +1,9 @@
-import { explicitTracks, type Track } from '@noria/core';
+import { hasCells, explicitTracks, isSquare, type Arrangement, type Track } from '@noria/core';
 import { useAppSelector } from '../../../store/hooks';
 import { selectBand, selectLayout, selectView } from '../selectors';
 import { LedgeTrack } from './LedgeTrack';
 import type { StageSpace } from '../stage/space';
+import { isSeen, type Seen } from '../stage/useSeen';
 
 interface LedgeProps {
   readonly space: StageSpace;
@@ -25,7 +26,7 @@ export function ColumnLedge({ space, left }: LedgeProps) {
 }
 
 /** The rows along the left of the page. */
-export function RowLedge({ space, top, left }: LedgeProps & { top: number }) {
+export function RowLedge({ space, top, left, seen }: LedgeProps & { top: number; seen: Seen | null }) {
   const { rows } = useAppSelector(selectLayout);
   return (
     <Ledge
@@ -34,11 +35,17 @@ export function RowLedge({ space, top, left }: LedgeProps & { top: number }) {
       tracks={rows}
       scale={space.scale}
       offset={space.y * space.scale}
+      seen={seen}
+      shift={space.y}
       className="absolute z-[117] w-8"
       style={{ top, left: left - 38 }}
     />
   );
 }
+
+/** Whether the tracks of an axis are a list of sizes that can be changed one by one. */
+const isListed = (arrangement: Arrangement, axis: 'column' | 'row') =>
+  axis === 'column' ? arrangement.kind === 'bento' : hasCells(arrangement.kind) && !isSquare(arrangement);
 
 interface AxisProps {
   readonly name: string;
@@ -48,42 +55,56 @@ interface AxisProps {
   /** From the ledge’s start to the grid’s, px of the screen. */
   readonly offset: number;
   readonly className: string;
+  /** The stretch that is drawn, and where the tracks begin in it, px of the layout; left out: all. */
+  readonly seen?: Seen | null;
+  readonly shift?: number;
   readonly style?: { top: number; left: number };
 }
 
-function Ledge({ name, axis, tracks, scale, offset, className, style }: AxisProps) {
+function Ledge({ name, axis, tracks, scale, offset, className, style, seen = null, shift = 0 }: AxisProps) {
   const view = useAppSelector(selectView);
   const { index: band, arrangement } = useAppSelector(selectBand);
   const sizes = explicitTracks(view, axis, band, tracks.length);
-  if (axis === 'column' && arrangement.kind === 'fluid') {
+  if (!isListed(arrangement, axis)) {
+    const isColumn = axis === 'column';
     return (
       <div role="group" aria-label={name} className={className} style={style}>
-        {tracks.map((track, index) => (
-          <span
-            key={index}
-            title="As many columns as fit; set their least width in the settings"
-            className="figures absolute top-[14px] flex h-4 items-center justify-center overflow-hidden bg-water-1 text-water-ink"
-            style={{ left: offset + track.start * scale, width: track.size * scale }}
-          >
-            {Math.round(track.size)} px
-          </span>
-        ))}
+        {tracks.map(
+          (track, index) =>
+            isSeen(seen, track.start + shift, track.size) && (
+              <span
+                key={index}
+                title={`${Math.round(track.size)} px, by the settings`}
+                className={`figures absolute flex items-center justify-center overflow-hidden bg-water-1 text-water-ink ${isColumn ? 'top-[14px] h-4' : 'right-0 w-4 [writing-mode:vertical-rl]'}`}
+                style={
+                  isColumn
+                    ? { left: offset + track.start * scale, width: track.size * scale }
+                    : { top: offset + track.start * scale, height: track.size * scale }
+                }
+              >
+                {track.size * scale > 26 && `${Math.round(track.size)}${isColumn ? ' px' : ''}`}
+              </span>
+            ),
+        )}
       </div>
     );
   }
   return (
     <div role="group" aria-label={name} className={className} style={style}>
-      {tracks.map((track, index) => (
-        <LedgeTrack
-          key={index}
-          axis={axis}
-          index={index}
-          text={sizes[index] ?? ''}
-          start={offset + track.start * scale}
-          size={track.size * scale}
-          scale={scale}
-        />
-      ))}
+      {tracks.map(
+        (track, index) =>
+          isSeen(seen, track.start + shift, track.size) && (
+            <LedgeTrack
+              key={index}
+              axis={axis}
+              index={index}
+              text={sizes[index] ?? ''}
+              start={offset + track.start * scale}
+              size={track.size * scale}
+              scale={scale}
+            />
+          ),
+      )}
     </div>
   );
 }

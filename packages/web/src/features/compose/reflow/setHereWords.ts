@@ -13,6 +13,13 @@ const FIELDS: Readonly<Record<string, string>> = {
   height: 'Height',
   areas: 'Areas',
   fluid: 'Fluid columns',
+  cells: 'Cells',
+  masonry: 'Lanes',
+  gallery: 'Heights of rows',
+  mosaic: 'Modules',
+  fan: 'Cards',
+  breakBefore: 'Row',
+  slot: 'Slot',
   span: 'Span',
   pin: 'Pin',
   area: 'Area',
@@ -40,6 +47,7 @@ export function setHereValue({ field, value }: SetHere): string {
   if (field === 'columns' && Array.isArray(value)) return String(value.length);
   if (field === 'rows' && Array.isArray(value)) return value.length === 0 ? 'none' : String(value.length);
   if (field === 'areas' && Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} rows`;
+  if (field === 'breakBefore') return value === true ? 'begins one' : 'flows';
   if (field === 'hidden') return value === true ? 'hidden' : 'shown';
   if (value === null) return field === 'maxInlineSize' ? 'full' : 'none';
   if (typeof value === 'object') {
@@ -50,6 +58,11 @@ export function setHereValue({ field, value }: SetHere): string {
       const sides = [all.blockStart, all.inlineEnd, all.blockEnd, all.inlineStart];
       return [...new Set(sides)].length === 1 ? String(sides[0]) : sides.join(' ');
     }
+    if (field === 'gallery') return `near ${String(all.target)} px`;
+    if (field === 'masonry' || field === 'mosaic')
+      return all.count === null ? `at least ${String(all.minimum)} px` : plain(all.count);
+    if (field === 'fan') return `${String(all.axis)}, ${String(all.inlineSize)} × ${String(all.blockSize)}`;
+    if (field === 'slot') return `${String(all.column)}, ${String(all.row)}`;
     if (field === 'fluid') return `${String(all.repeat)}, ${String(all.minimum)} px`;
     if (field === 'height') return String(all.kind);
     return [...new Set(Object.values(all).filter((each) => typeof each === 'string'))].join(', ');

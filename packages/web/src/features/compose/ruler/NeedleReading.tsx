@@ -1,6 +1,7 @@
-import { evenColumn, LIMITS, setHereIn } from '@noria/core';
+import { evenColumn, isAlong, LIMITS, setHereIn } from '@noria/core';
 import { memo, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
+import { COLUMN_WORDS } from '../../../ui/kindWords';
 import { count, rounded } from '../../../ui/words';
 import { selectSaved } from '../../document';
 import { needleMoved, shown } from '../composeSlice';
@@ -11,17 +12,13 @@ import { SetForChoice } from './SetForChoice';
 export function NeedleReading() {
   const dispatch = useAppDispatch();
   const needle = useAppSelector(selectNeedle);
-  const { arrangement, from, below } = useAppSelector(selectBand);
-  const { inlineSize, columns } = useAppSelector(selectLayout);
+  const { from, below } = useAppSelector(selectBand);
   const [typed, setTyped] = useState<string | null>(null);
   const settle = () => {
     const width = Number(typed);
     if (typed && Number.isFinite(width)) dispatch(needleMoved(width));
     setTyped(null);
   };
-  const { padding, columnGap } = arrangement;
-  const even = new Set(columns.map(({ size }) => size.toFixed(2))).size === 1;
-  const column = evenColumn(inlineSize - padding.inlineStart - padding.inlineEnd, columns.length, columnGap);
   return (
     <section
       aria-label="Width shown"
@@ -48,17 +45,48 @@ export function NeedleReading() {
         <BandButton />
       </div>
       <p className="text-sm whitespace-nowrap text-soft">
-        {count(columns.length, 'column')}
-        {even && (
-          <>
-            {' of '}
-            <span className="figures">{rounded(column)}</span>
-          </>
-        )}
-        , <Reach from={from} below={below} />
+        <WhatItGives />, <Reach from={from} below={below} />
       </p>
       <SetForChoice />
     </section>
+  );
+}
+
+/** “Five columns of 234”, “Six rows of 214 to 250”, “Six cards”. */
+function WhatItGives() {
+  const { arrangement } = useAppSelector(selectBand);
+  const { inlineSize, columns, rows, tiles } = useAppSelector(selectLayout);
+  const { kind, padding, columnGap } = arrangement;
+  if (kind === 'fan') return count(tiles.length, 'card');
+  if (kind === 'rows') {
+    const sizes = rows.map(({ size }) => Math.round(size));
+    if (sizes.length === 0) return 'No rows';
+    const [least, most] = [Math.min(...sizes), Math.max(...sizes)];
+    return (
+      <>
+        {count(sizes.length, 'row')} of{' '}
+        <span className="figures">{least === most ? least : `${least}–${most}`}</span>
+      </>
+    );
+  }
+  if (isAlong(arrangement))
+    return (
+      <>
+        {count(rows.length, 'lane')} of <span className="figures">{rounded(rows[0]?.size ?? 0)}</span>
+      </>
+    );
+  const even = new Set(columns.map(({ size }) => size.toFixed(2))).size === 1;
+  const inner = inlineSize - padding.inlineStart - padding.inlineEnd;
+  return (
+    <>
+      {count(columns.length, COLUMN_WORDS[kind] ?? 'column')}
+      {even && (
+        <>
+          {' of '}
+          <span className="figures">{rounded(evenColumn(inner, columns.length, columnGap))}</span>
+        </>
+      )}
+    </>
   );
 }
 

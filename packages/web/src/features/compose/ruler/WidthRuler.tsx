@@ -1,7 +1,7 @@
-import { addBreakpoint, columnChanges, LIMITS, type Band } from '@noria/core';
+import { addBreakpoint, columnChanges, countOf, LIMITS, type Band } from '@noria/core';
 import { useRef, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { count } from '../../../ui/words';
+import { arrangementWords, COLUMN_WORDS, KIND_WORDS } from '../../../ui/kindWords';
 import { useSize } from '../../../ui/useSize';
 import { run } from '../../document';
 import { announce } from '../../notices';
@@ -108,10 +108,12 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
   const height = stepHeight(fromNarrowest, bands);
   const [start, end] = [x(Math.max(band.from, LIMITS.narrowest)), x(Math.min(band.below, LIMITS.widest))];
   const changes = columnChanges({ ...band, from: Math.max(band.from, LIMITS.narrowest) });
-  const isFluid = band.arrangement.kind === 'fluid';
-  const columns = band.arrangement.columns.length;
-  const label = isFluid ? fluidLabel(band) : count(columns, 'column');
-  const cuts = isFluid
+  const { kind } = band.arrangement;
+  // As many columns as fit: their number is written where it changes.
+  const isFitted = countOf(band.arrangement)?.count === null;
+  const columns = COLUMN_WORDS[kind] === null ? 1 : band.arrangement.columns.length;
+  const label = isFitted ? fittedLabel(band) : sentence(arrangementWords(kind, columns));
+  const cuts = isFitted
     ? changes.map(({ width }) => x(width))
     : Array.from({ length: columns - 1 }, (_, k) => start + ((end - start) * (k + 1)) / columns);
   const room = end - start > 74;
@@ -128,7 +130,7 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
       {cuts.map((at, k) => (
         <line key={k} x1={at} x2={at} y1={BASE - height} y2={BASE} stroke="var(--panel)" strokeWidth="1.5" />
       ))}
-      {isFluid &&
+      {isFitted &&
         [start, ...cuts].map((at, k) => {
           const next = cuts[k] ?? end;
           return next - at > 14 ? (
@@ -141,7 +143,7 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
               fill="var(--water-ink)"
               className="font-figures"
             >
-              {fluidCount(band, k)}
+              {fittedCount(band, k)}
             </text>
           ) : null;
         })}
@@ -160,8 +162,8 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
   );
 }
 
-/** How many columns a fluid band has in its k-th stretch from its narrow end. */
-function fluidCount(band: Band, k: number): number {
+/** How many columns a band has in its k-th stretch from its narrow end. */
+function fittedCount(band: Band, k: number): number {
   const from = Math.max(band.from, LIMITS.narrowest);
   const [first] = columnChanges({ ...band, from });
   return (first ? first.columns - 1 : columnsAt(band, from)) + k;
@@ -170,11 +172,14 @@ function fluidCount(band: Band, k: number): number {
 const columnsAt = (band: Band, width: number): number =>
   1 + columnChanges({ ...band, from: 0, below: width + 1 }).length;
 
-function fluidLabel(band: Band): string {
+function fittedLabel(band: Band): string {
+  const { kind } = band.arrangement;
   const from = Math.max(band.from, LIMITS.narrowest);
   const changes = columnChanges({ ...band, from, below: Math.min(band.below, LIMITS.widest + 1) });
-  const [least, most] = [fluidCount(band, 0), fluidCount(band, changes.length)];
+  const [least, most] = [fittedCount(band, 0), fittedCount(band, changes.length)];
   return least === most
-    ? `Fluid, ${count(least, 'column').toLowerCase()}`
-    : `Fluid, ${least} to ${most} columns`;
+    ? sentence(arrangementWords(kind, least))
+    : `${KIND_WORDS[kind]}, ${least} to ${most} ${COLUMN_WORDS[kind] ?? ''}s`;
 }
+
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

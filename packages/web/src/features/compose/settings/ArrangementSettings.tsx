@@ -4,9 +4,7 @@ import {
   LIMITS,
   setArrangement,
   setCollectionLook,
-  setColumnCount,
-  setKind,
-  setGrid,
+  setEnlarges,
   setLook,
   type ArrangementValues,
   type CollectionLook,
@@ -19,18 +17,23 @@ import { TypeSizeFields } from '../looks/TypeSizeFields';
 import { shown } from '../composeSlice';
 import { Question, Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
-import { rounded } from '../../../ui/words';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectLevel, selectSetFor, selectView } from '../selectors';
 import { Air } from './Air';
 import { Areas } from './Areas';
-import { DesignField } from './DesignField';
-import { GridMatrix } from './GridMatrix';
 import { HeightRow } from './HeightRow';
 import { SetNumber } from './SetNumber';
-import { FluidSettings } from './FluidSettings';
-import { TrackField } from './TrackField';
+import { BentoSettings } from './kinds/BentoSettings';
+import { FanSettings } from './kinds/FanSettings';
+import { FlowRows } from './kinds/FlowRows';
+import { FluidSettings } from './kinds/FluidSettings';
+import { GallerySettings } from './kinds/GallerySettings';
+import { KindStrip } from './kinds/KindStrip';
+import { MasonrySettings } from './kinds/MasonrySettings';
+import { MosaicSettings } from './kinds/MosaicSettings';
+import { Skeletons } from './Skeletons';
 import { useBandLook } from './useBandLook';
+import type { Carried } from './kinds/carried';
 
 /** What holds for the grid as a whole, or for the grid of the group that one is in. */
 export function ArrangementSettings() {
@@ -46,80 +49,18 @@ export function ArrangementSettings() {
     setHere: of.some((value) => isSetHere(document, index, { of: value })),
     onCarry: () => dispatch(runHere('Carry', carryArrangement(index, of))),
   });
-  const sizes = new Set(layout.columns.map(({ size }) => rounded(size)));
-  const isFluid = arrangement.kind === 'fluid';
   const group = level === null ? undefined : document.tiles[level];
 
   return (
     <>
-      <Question title="How is the grid cut?">
-        {level === null && (
-          <Row label="Kind" {...carried('kind')}>
-            <Segments
-              name="Kind of arrangement"
-              value={arrangement.kind}
-              choices={[
-                { value: 'bento', label: 'Bento' },
-                { value: 'fluid', label: 'Fluid' },
-              ]}
-              onChoose={(kind) => dispatch(runHere('Kind', setKind(kind, index, setFor)))}
-            />
+      <Question title="How do tiles lie?">
+        <KindStrip {...carried('kind')} />
+        <OfKind carried={carried} />
+        {!group && (
+          <Row label="Page">
+            <Skeletons />
           </Row>
         )}
-        {isFluid && <FluidSettings carried={carried} />}
-        {!isFluid && <GridMatrix />}
-        {!isFluid && (
-          <Row label="Columns" {...carried('columns')}>
-            <div className="grid grid-cols-2 items-center gap-1.5">
-              <SetNumber
-                name="Columns"
-                value={arrangement.columns.length}
-                least={1}
-                most={LIMITS.columns}
-                step="Columns"
-                command={(count) => setColumnCount(count, index, setFor)}
-              />
-              <span className="truncate text-sm text-soft" data-testid="even-column">
-                {sizes.size === 1 ? (
-                  <>
-                    of <span className="figures">{(layout.columns[0]?.size ?? 0).toFixed(1)}</span> px
-                  </>
-                ) : (
-                  'of their own'
-                )}
-              </span>
-            </div>
-          </Row>
-        )}
-        <Row label="Rows" {...carried('rows', 'autoRows')}>
-          <div className="grid grid-cols-2 gap-1.5">
-            <SetNumber
-              name="Rows"
-              value={arrangement.rows.length}
-              least={0}
-              most={LIMITS.rows}
-              step="Rows"
-              command={(count) => setGrid(arrangement.columns.length, count, index, setFor)}
-            />
-            <TrackField
-              name="Every other row"
-              value={arrangement.autoRows}
-              onSet={(autoRows) => set('Auto rows', { autoRows })}
-            />
-          </div>
-        </Row>
-        <Row label="Flow" {...carried('flow')}>
-          <Segments
-            name="Flow"
-            value={arrangement.flow}
-            choices={[
-              { value: 'dense', label: 'Dense' },
-              { value: 'sparse', label: 'Sparse' },
-            ]}
-            onChoose={(flow) => set('Flow', { flow })}
-          />
-        </Row>
-        {!isFluid && <DesignField />}
       </Question>
       <Air carried={carried} />
       <Question title="How large is it?">
@@ -150,7 +91,7 @@ export function ArrangementSettings() {
           </div>
         </Row>
       </Question>
-      {!isFluid && <Areas />}
+      {arrangement.kind === 'bento' && <Areas />}
       <Question title="How does it look?">
         <Row label="Ground">
           {group ? (
@@ -177,10 +118,34 @@ export function ArrangementSettings() {
   );
 }
 
+/** What only one kind of arrangement has. */
+function OfKind({ carried }: { carried: Carried }) {
+  const { kind } = useAppSelector(selectBand).arrangement;
+  switch (kind) {
+    case 'bento':
+      return <BentoSettings carried={carried} />;
+    case 'fluid':
+      return (
+        <>
+          <FluidSettings carried={carried} />
+          <FlowRows carried={carried} />
+        </>
+      );
+    case 'masonry':
+      return <MasonrySettings carried={carried} />;
+    case 'rows':
+      return <GallerySettings carried={carried} />;
+    case 'mosaic':
+      return <MosaicSettings carried={carried} />;
+    case 'fan':
+      return <FanSettings carried={carried} />;
+  }
+}
+
 /** Values of the whole collection’s look. */
 function Looks() {
   const dispatch = useAppDispatch();
-  const { look, namedLooks = {} } = useAppSelector(selectView);
+  const { look, namedLooks = {}, enlarges } = useAppSelector(selectView);
   const set = (step: string, values: Partial<CollectionLook>) =>
     dispatch(runHere(step, setCollectionLook(values)));
   const names = Object.keys(namedLooks).length;
@@ -232,6 +197,17 @@ function Looks() {
           <Button onClick={() => dispatch(shown('looks'))}>Named looks{names > 0 && ` (${names})`}</Button>
           <Button onClick={() => dispatch(shown('recipes'))}>Recipes</Button>
         </div>
+      </Row>
+      <Row label="Pictures">
+        <Segments
+          name="Which pictures open large"
+          value={enlarges ?? 'some'}
+          choices={[
+            { value: 'some', label: 'As each says' },
+            { value: 'all', label: 'All open large' },
+          ]}
+          onChoose={(value) => dispatch(runHere('Open large', setEnlarges(value === 'all' ? 'all' : null)))}
+        />
       </Row>
       <Row label="Rows of data">
         <Button className="justify-self-start" onClick={() => dispatch(shown('table'))}>

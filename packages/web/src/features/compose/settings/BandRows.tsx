@@ -20,7 +20,7 @@ import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { runHere } from '../here';
 import { selectBand, selectNeedle, selectSetFor, selectView } from '../selectors';
-import { SetNumber } from './SetNumber';
+import { NumberRow } from './NumberRow';
 import { shared } from './shared';
 import type { RootState } from '../../../store/store';
 
@@ -70,17 +70,18 @@ export const BandRows = memo(function BandRows({ tiles }: BandRowsProps) {
     dispatch(runHere('Carry', (draft) => ids.forEach((id) => carryPlace(id, index, [of])(draft))));
   return (
     <>
-      <Row label="Order" setHere={facts.orderHere} onCarry={carry('order')}>
-        <SetNumber
-          name="Order"
-          value={facts.order}
-          least={-LIMITS.order}
-          most={LIMITS.order}
-          unit="lower is seen first"
-          step="Order seen"
-          command={(order) => setOrder(ids, order, index, setFor)}
-        />
-      </Row>
+      <NumberRow
+        label="Order"
+        setHere={facts.orderHere}
+        onCarry={carry('order')}
+        name="Order"
+        value={facts.order}
+        least={-LIMITS.order}
+        most={LIMITS.order}
+        unit="lower is seen first"
+        step="Order seen"
+        command={(order) => setOrder(ids, order, index, setFor)}
+      />
       <Row label="Shown" setHere={facts.hiddenHere} onCarry={carry('hidden')}>
         <Segments<'shown' | 'hidden' | ''>
           name="Shown"

@@ -1,3 +1,4 @@
+import type { ArrangementName } from '@noria/core';
 import { useDeferredValue } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
@@ -42,7 +43,7 @@ export function Settings() {
             title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
             what: `${kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
-  if ((showing === 'gaps' || showing === 'proposals') && kind === 'fluid') return <FluidHasNoGaps />;
+  if ((showing === 'gaps' || showing === 'proposals') && kind !== 'bento') return <NoSpans kind={kind} />;
   if (showing === 'gaps') return <GapsPanel />;
   if (showing === 'proposals') return <ProposalsPanel />;
   if (showing === 'looks') return <LooksPanel />;
@@ -74,18 +75,36 @@ export function Settings() {
   );
 }
 
-/** Where columns come and go with the width, gaps are closed by their number, not by spans. */
-function FluidHasNoGaps() {
+/** Gaps are closed by spans, which only a bento has of its own. */
+function NoSpans({ kind }: { kind: ArrangementName }) {
   const dispatch = useAppDispatch();
   return (
-    <Panel name="Gaps" title="As many columns as fit" onClose={() => dispatch(shown(null))}>
-      <p className="text-soft">
-        Here the number of columns changes with the width, and so do the gaps. Findings say at which widths a
-        row is not full, and which number of columns or which minimum puts that right.
-      </p>
+    <Panel name="Gaps" title={TITLES[kind]} onClose={() => dispatch(shown(null))}>
+      <p className="text-soft">{SAYS[kind]}</p>
       <Button look="copper" className="justify-self-start" onClick={() => dispatch(shown('findings'))}>
         Show findings
       </Button>
     </Panel>
   );
 }
+
+const TITLES: Readonly<Record<ArrangementName, string>> = {
+  bento: 'Gaps',
+  fluid: 'As many columns as fit',
+  masonry: 'Lanes have no holes',
+  rows: 'Rows have no holes',
+  mosaic: 'A mosaic has no holes',
+  fan: 'A fan has no holes',
+};
+
+const SAYS: Readonly<Record<ArrangementName, string>> = {
+  bento: '',
+  fluid:
+    'Here the number of columns changes with the width, and so do the gaps. Findings say at which widths a row is not full, and which number of columns or which minimum puts that right.',
+  masonry:
+    'What can be uneven is how the lanes end. The arrangement’s settings say by how much, and even it within a distance in reading order.',
+  rows: 'Every row is as wide as the page. The arrangement’s settings say how high rows are and what becomes of the last one.',
+  mosaic:
+    'Pictures cover every module. “Again” in the arrangement’s settings makes another mosaic; locked pictures stay.',
+  fan: 'Cards lie over each other, each showing a strip.',
+};

@@ -1,4 +1,5 @@
 import {
+  hasCells,
   carryPlace,
   isSetHere,
   LIMITS,
@@ -18,6 +19,7 @@ import { Segments } from '../../../ui/Segments';
 import { fitTiles } from '../actions';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { NumberRow } from './NumberRow';
 import { SetNumber } from './SetNumber';
 import { shared } from './shared';
 import type { RootState } from '../../../store/store';
@@ -38,6 +40,7 @@ function factsOf(state: RootState, ids: readonly TileId[]) {
   const here = (of: 'fit' | 'layer') => ids.some((tile) => isSetHere(view, index, { tile, of }));
   return {
     index,
+    fills: hasCells(selectBand(state).arrangement.kind),
     inline: shared(places.map(({ fit }) => fit.inline)),
     block: shared(places.map(({ fit }) => fit.block)),
     inlineSize: shared(places.map(({ fit }) => fit.inlineSize)),
@@ -68,7 +71,8 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
 
   return (
     <Question title="How does it fill its place?">
-      {axes.map(({ lie, size, label, own }) => {
+      {/* Elsewhere the kind says how large a tile is. */}
+      {(facts.fills ? axes : []).map(({ lie, size, label, own }) => {
         const [value, ownSize] = [facts[lie], facts[size]];
         return (
           <Row key={lie} label={label} setHere={facts.fitHere} onCarry={carry('fit')}>
@@ -114,28 +118,28 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
           </Row>
         );
       })}
-      <Row label="Layer" setHere={facts.layerHere} onCarry={carry('layer')}>
-        <SetNumber
-          name="Layer"
-          value={facts.layer}
-          least={-LIMITS.layer}
-          most={LIMITS.layer}
-          unit="higher lies over"
-          step="Layer"
-          command={(layer) => setLayer(ids, layer, index, setFor)}
-        />
-      </Row>
-      <Row label="Weight">
-        <SetNumber
-          name="Weight"
-          value={facts.weight}
-          least={1}
-          most={5}
-          unit="of 5, for proposals"
-          step="Weight"
-          command={(weight) => setWeight(ids, weight)}
-        />
-      </Row>
+      <NumberRow
+        label="Layer"
+        setHere={facts.layerHere}
+        onCarry={carry('layer')}
+        name="Layer"
+        value={facts.layer}
+        least={-LIMITS.layer}
+        most={LIMITS.layer}
+        unit="higher lies over"
+        step="Layer"
+        command={(layer) => setLayer(ids, layer, index, setFor)}
+      />
+      <NumberRow
+        label="Weight"
+        name="Weight"
+        value={facts.weight}
+        least={1}
+        most={5}
+        unit="of 5, for proposals"
+        step="Weight"
+        command={(weight) => setWeight(ids, weight)}
+      />
     </Question>
   );
 });

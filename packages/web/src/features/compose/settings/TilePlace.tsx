@@ -1,4 +1,4 @@
-import { carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
+import { hasCells, carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { NumberField } from '../../../ui/NumberField';
 import { Question, Row } from '../../../ui/Rows';
@@ -6,6 +6,7 @@ import { Segments } from '../../../ui/Segments';
 import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions';
 import { selectBand, selectLayout, selectView } from '../selectors';
+import { COLUMN_WORDS } from '../../../ui/kindWords';
 import { AreaRow } from './AreaRow';
 import { BandRows } from './BandRows';
 import { shared } from './shared';
@@ -38,18 +39,30 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
     dispatch(sayPlace());
   };
 
-  return (
-    <Question title="Where does it sit?">
-      <Row label="Span" setHere={setHere} onCarry={carry}>
-        <div className="grid grid-cols-2 gap-1.5">
-          <NumberField
-            name="Column span"
-            value={shared(places.map(({ columnSpan }) => Math.min(columnSpan, columns)))}
-            least={1}
-            most={columns}
-            unit={places[0]?.columnSpan === 1 ? 'column' : 'columns'}
-            onSet={(columnSpan) => dispatch(spanTiles({ columnSpan }))}
-          />
+  const { kind } = band.arrangement;
+  const heldBy = kind === 'rows' ? 'breakBefore' : 'slot';
+  const isHeld = places.every((place) => Boolean(place[heldBy]));
+  const heldHere = tiles.some(({ id }) => isSetHere(document, band.index, { tile: id, of: heldBy }));
+  const carryHeld = () =>
+    dispatch(
+      runHere('Carry', (draft) => tiles.forEach(({ id }) => carryPlace(id, band.index, [heldBy])(draft))),
+    );
+  const unit = (span: number) => {
+    const word = COLUMN_WORDS[kind] ?? 'column';
+    return span === 1 ? word : `${word}s`;
+  };
+  const spanRow = (
+    <Row label="Span" setHere={setHere} onCarry={carry}>
+      <div className="grid grid-cols-2 gap-1.5">
+        <NumberField
+          name="Column span"
+          value={shared(places.map(({ columnSpan }) => Math.min(columnSpan, columns)))}
+          least={1}
+          most={columns}
+          unit={unit(places[0]?.columnSpan ?? 1)}
+          onSet={(columnSpan) => dispatch(spanTiles({ columnSpan }))}
+        />
+        {hasCells(kind) && (
           <NumberField
             name="Row span"
             value={shared(places.map(({ rowSpan }) => rowSpan))}
@@ -58,8 +71,12 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
             unit={places[0]?.rowSpan === 1 ? 'row' : 'rows'}
             onSet={(rowSpan) => dispatch(spanTiles({ rowSpan }))}
           />
-        </div>
-      </Row>
+        )}
+      </div>
+    </Row>
+  );
+  const cellRows = (
+    <>
       <Row label="Place">
         <Segments
           name="Place"
@@ -94,6 +111,26 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
         </Row>
       )}
       <AreaRow tiles={tiles} />
+    </>
+  );
+
+  return (
+    <Question title="Where does it sit?">
+      {hasCells(kind) || kind === 'masonry' ? spanRow : null}
+      {kind === 'bento' && cellRows}
+      {(kind === 'rows' || kind === 'mosaic') && (
+        <Row label={kind === 'rows' ? 'Row' : 'Place'} setHere={heldHere} onCarry={carryHeld}>
+          <Segments
+            name={kind === 'rows' ? 'Row' : 'Place'}
+            value={isHeld ? 'held' : 'free'}
+            choices={[
+              { value: 'free', label: kind === 'rows' ? 'Flows' : 'Free' },
+              { value: 'held', label: kind === 'rows' ? 'Begins a row' : 'Locked' },
+            ]}
+            onChoose={(value) => (value === 'held') !== isHeld && dispatch(pinTiles())}
+          />
+        </Row>
+      )}
       <BandRows tiles={tiles.map(({ id }) => id).join(' ')} />
     </Question>
   );

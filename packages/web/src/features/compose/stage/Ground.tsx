@@ -1,3 +1,4 @@
+import { hasCells } from '@noria/core';
 import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
@@ -29,7 +30,9 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
   const [hovered, setHovered] = useState<GridArea | null>(null);
   const [asking, setAsking] = useState<GridArea | null>(null);
   const more = layout.tiles.length === 0 ? Math.max(MORE_ROWS, EMPTY_ROWS - layout.rows.length) : MORE_ROWS;
-  const tracks = withMoreRows(layout, arrangement, more);
+  const tracks = hasCells(arrangement.kind)
+    ? withMoreRows(layout, arrangement, more)
+    : { columns: layout.columns, rows: [] };
 
   const toLayout = (clientX: number, clientY: number) => {
     const box = ground.current?.getBoundingClientRect();

@@ -1,20 +1,26 @@
 import {
+  hasCells,
+  isAlong,
   measureOf,
   nearestLine,
   nearestSpan,
   placeAt,
   placeIn,
   setSpan,
+  type Arrangement,
+  type ArrangementName,
   type CollectionDocument,
   type GridArea,
   type LaidOutTile,
   type Layout,
   type Tile,
   type TileId,
+  type WholePlace,
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { sayPlace } from '../actions';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { lockOf } from './lock';
 import { boxStyle, withMoreRows, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
@@ -29,7 +35,7 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
   const shown = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const tile = shown.tiles[laidOut.id] as Tile;
-  const pinned = placeIn(shown, tile, band.index).pin !== null;
+  const place = placeIn(shown, tile, band.index);
   const box = boxStyle(space, laidOut);
   const tabInside = box.top < 16;
   return (
@@ -47,18 +53,47 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
       <span
         className={`figures absolute left-2 rounded-s bg-copper px-[7px] py-[3px] leading-none font-[550] whitespace-nowrap text-on-copper ${tabInside ? 'top-1' : '-top-[19px]'}`}
       >
-        {laidOut.columnSpan} × {laidOut.rowSpan}
-        {pinned && ' pinned'}
+        {tabWords(band.arrangement.kind, laidOut, place)}
       </span>
       {withGrips && (
         <>
-          {(Object.keys(GRIPS) as GripName[]).map((grip) => (
+          {gripsOf(band.arrangement).map((grip) => (
             <Grip key={grip} laidOut={laidOut} space={space} grip={grip} />
           ))}
         </>
       )}
     </div>
   );
+}
+
+/** What a tile takes: cells, lanes, modules; or its px where it takes none. */
+function tabWords(
+  kind: ArrangementName,
+  laidOut: LaidOutTile,
+  { pin, slot, breakBefore }: WholePlace,
+): string {
+  const { columnSpan, rowSpan, inlineSize, blockSize } = laidOut;
+  const px = `${Math.round(inlineSize)} × ${Math.round(blockSize)} px`;
+  switch (kind) {
+    case 'bento':
+    case 'fluid':
+      return `${columnSpan} × ${rowSpan}${pin && kind === 'bento' ? ' pinned' : ''}`;
+    case 'masonry':
+      return columnSpan > 1 ? `${columnSpan} lanes, ${px}` : px;
+    case 'mosaic':
+      return `${columnSpan} × ${rowSpan} ${lockOf(slot, laidOut) ?? ''}`.trim();
+    case 'rows':
+      return `${px}${breakBefore ? ', begins a row' : ''}`;
+    case 'fan':
+      return px;
+  }
+}
+
+/** The ends by which a tile of a kind takes more or less. */
+function gripsOf(arrangement: Arrangement): readonly GripName[] {
+  const { kind } = arrangement;
+  if (hasCells(kind)) return Object.keys(GRIPS) as GripName[];
+  return kind === 'masonry' && !isAlong(arrangement) ? ['inline'] : [];
 }
 
 /** Each end of a tile, and the corner at its far ends. */

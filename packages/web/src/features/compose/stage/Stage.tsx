@@ -1,5 +1,5 @@
-import { colourOf } from '@noria/core';
-import { useMemo, useState, type DragEvent } from 'react';
+import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
+import { useCallback, useMemo, useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useSize } from '../../../ui/useSize';
 import { selectShown } from '../../document';
@@ -11,11 +11,16 @@ import { AreasBar } from './AreasBar';
 import { BrushBar } from './BrushBar';
 import { AreaNames, GridLines } from './GridLines';
 import { Ground } from './Ground';
+import { HeldMarks } from './HeldMarks';
 import { Holes } from './Holes';
+import { LaneEnds } from './LaneEnds';
 import { LevelVeil } from './LevelVeil';
+import { ReadingLine } from './ReadingLine';
+import { RowEdges } from './RowEdges';
 import { StagePage } from './StagePage';
 import { TileHands } from './TileHands';
 import { Trail } from './Trail';
+import { useSeen } from './useSeen';
 import type { StageSpace } from './space';
 
 /** Room for the ledges at the page’s left and top, and air at its right and below. */
@@ -38,7 +43,15 @@ const MOST_GLIDING = 80;
 
 export function Stage() {
   const dispatch = useAppDispatch();
-  const [ref, size] = useSize();
+  const [measure, size] = useSize();
+  const [scrolled, setScrolled] = useState<HTMLElement | null>(null);
+  const ref = useCallback(
+    (element: HTMLElement | null) => {
+      setScrolled(element);
+      return measure(element);
+    },
+    [measure],
+  );
   const [dropping, setDropping] = useState(false);
   const collection = useAppSelector(selectShown);
   const whole = useAppSelector(selectWhole);
@@ -47,14 +60,18 @@ export function Stage() {
   const origin = useAppSelector(selectOrigin);
   const { arrangement } = useAppSelector(selectBand);
   const needle = useAppSelector(selectNeedle);
-  const { sweeping, showLines, tool, busy } = useAppSelector((state) => state.compose);
+  const { sweeping, showLines, showOrder, tool, busy } = useAppSelector((state) => state.compose);
   const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
   // A page narrower than the stage stands in its middle.
   const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
   const isEmpty = whole.tiles.length === 0;
+  // What the page scrolls to sideways is seen beside it.
+  const runsOut = useAppSelector((state) => isAlong(bandAt(selectShown(state), needle).arrangement));
+  const flatCount = Object.keys(collection.tiles).length;
   const height = (isEmpty ? Math.max(EMPTY, whole.blockSize) : whole.blockSize) * scale;
   const x = Math.max(0, (needle - whole.inlineSize) / 2) + origin.x;
   const space: StageSpace = useMemo(() => ({ scale, x, y: origin.y }), [scale, x, origin.y]);
+  const seen = useSeen(scrolled, { scale, top: TOP, height: size?.height ?? 0, tiles: flatCount });
   const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
   return (
@@ -86,7 +103,7 @@ export function Stage() {
           className="relative isolate"
         >
           <ColumnLedge space={space} left={left} />
-          <RowLedge space={space} top={TOP} left={left} />
+          <RowLedge space={space} top={TOP} left={left} seen={seen} />
           <div
             className="absolute shadow-[0_0_0_1px_var(--hair)]"
             style={{
@@ -97,27 +114,36 @@ export function Stage() {
               background: colourOf(collection.namedLooks, collection.look.ground),
             }}
           >
-            <div className="absolute inset-0 overflow-hidden">
+            <div className={`absolute inset-0 ${runsOut ? '' : 'overflow-hidden'}`}>
               <StagePage
                 document={collection}
                 layout={whole}
                 width={needle}
                 scale={scale}
-                gliding={!sweeping && whole.tiles.length <= MOST_GLIDING}
+                gliding={!sweeping && flatCount <= MOST_GLIDING}
+                seen={seen}
               />
             </div>
             {level !== null && <LevelVeil layout={layout} space={space} />}
             <Ground space={space} left={left} />
             {showLines && <GridLines layout={layout} space={space} />}
-            {(showLines || tool === 'areas') && (
+            {(showLines || tool === 'areas') && arrangement.kind === 'bento' && (
               <AreaNames layout={layout} arrangement={arrangement} space={space} />
             )}
             <Holes space={space} />
-            <TileHands space={space} />
+            <LaneEnds space={space} />
+            <TileHands space={space} seen={seen} />
+            <HeldMarks space={space} />
+            <RowEdges space={space} seen={seen} />
+            {showOrder && <ReadingLine space={space} />}
             {isEmpty && (
               <div className="pointer-events-none absolute inset-x-0 top-full mx-auto mt-5 grid h-fit w-fit justify-items-center gap-2 rounded-m bg-panel px-6 py-4 text-center shadow-float">
                 <p className="font-title text-lg font-semibold">No tiles yet</p>
-                <p className="text-soft">Drag over the cells to draw one, or drop pictures here.</p>
+                <p className="text-soft">
+                  {hasCells(arrangement.kind)
+                    ? 'Drag over the cells to draw one, or drop pictures here.'
+                    : 'Drop pictures here, or add a tile.'}
+                </p>
                 <div className="pointer-events-auto">
                   <AddTile label="Add the first tile" />
                 </div>

@@ -1,8 +1,10 @@
 import {
   bandAt,
+  carriedArrangement,
   colourOf,
   contentCss,
   documentIn,
+  levelOf,
   measureOf,
   namedRule,
   placeIn,
@@ -11,6 +13,7 @@ import {
   type CollectionDocument,
   type LaidOutTile,
   type Layout,
+  type Level,
   type PictureImage,
   type Sources,
   type Tile,
@@ -19,6 +22,7 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { filmAddress } from '../../../api/films';
 import { addressFor } from '../../../api/pictures';
+import { isSeen, type Seen } from './useSeen';
 
 interface StagePageProps {
   readonly document: CollectionDocument;
@@ -30,6 +34,8 @@ interface StagePageProps {
   readonly gliding?: boolean;
   /** The widest variant that pictures are fetched in. */
   readonly pictureSize?: number;
+  /** The stretch of the page that is drawn; left out: all of it. */
+  readonly seen?: Seen | null;
 }
 
 /**
@@ -44,6 +50,7 @@ export const StagePage = memo(function StagePage({
   scale,
   gliding = false,
   pictureSize = 1280,
+  seen = null,
 }: StagePageProps) {
   const [root, setRoot] = useState<ShadowRoot | null>(null);
   const host = useCallback((element: HTMLDivElement | null) => {
@@ -51,15 +58,19 @@ export const StagePage = memo(function StagePage({
   }, []);
   const { index } = bandAt(document, width);
   const { look, tiles, pictures, namedLooks } = documentIn(document, index);
+  const drawn = clippedTiles(document, layout, index, seen);
+  const [first, last] = ruled(tiles, drawn, seen);
   const css = useMemo(() => {
     const own = [
       namedRule(':host', { namedLooks }),
       contentCss({ look }),
-      ...Object.values(tiles).map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
+      ...Object.values(tiles)
+        .slice(first, last)
+        .map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
     ].join('\n');
     // A container costs every frame something, so it is one only where type grows with the page.
     return `${STAGE_CSS}${own.includes('cqi') ? ':host { container-type: inline-size; }' : ''}${own}`;
-  }, [look, tiles, pictures, namedLooks]);
+  }, [look, tiles, pictures, namedLooks, first, last]);
   const sources = sourcesFor(pictureSize);
   const offset = Math.max(0, (width - layout.inlineSize) / 2);
   return (
@@ -80,7 +91,7 @@ export const StagePage = memo(function StagePage({
         createPortal(
           <>
             <style>{css}</style>
-            {clippedTiles(document, layout).map(({ laidOut, clip }) => (
+            {drawn.map(({ laidOut, clip }) => (
               <Slot
                 key={laidOut.id}
                 tile={tiles[laidOut.id] as Tile}
@@ -100,6 +111,31 @@ export const StagePage = memo(function StagePage({
     </div>
   );
 });
+
+/** Rules of so many tiles are taken in or out at a time. */
+const RULED = 240;
+const positions = new WeakMap<CollectionDocument['tiles'], ReadonlyMap<string, number>>();
+
+/**
+ * The stretch of the collection’s tiles that have rules: every rule is tried on every tile, and other
+ * rules are a new start for all of them, so there are few, and they seldom change.
+ */
+function ruled(
+  tiles: CollectionDocument['tiles'],
+  drawn: readonly Clipped[],
+  seen: Seen | null,
+): readonly [number, number] {
+  if (seen === null) return [0, Infinity];
+  let at = positions.get(tiles);
+  if (!at) positions.set(tiles, (at = new Map(Object.keys(tiles).map((id, k) => [id, k]))));
+  let [first, last] = [Infinity, 0];
+  for (const { laidOut } of drawn) {
+    const position = at.get(laidOut.id) ?? 0;
+    first = Math.min(first, position);
+    last = Math.max(last, position);
+  }
+  return [Math.floor(Math.min(first, last) / RULED) * RULED, (Math.floor(last / RULED) + 1) * RULED];
+}
 
 /** Pictures behind words are as wide as the stage can be. */
 const stageImage: PictureImage = (picture) => `url("${addressFor(picture, 1280)}")`;
@@ -133,32 +169,61 @@ interface Clipped {
   readonly clip: string | null;
 }
 
-/** Every tile with its group's rounded edge, which nothing in it reaches over. */
-function clippedTiles(document: CollectionDocument, layout: Layout): Clipped[] {
+/** Every tile with the edge that it does not reach over: its group’s rounded one, or that of its fan. */
+function clippedTiles(
+  document: CollectionDocument,
+  layout: Layout,
+  band: number,
+  seen: Seen | null,
+): Clipped[] {
   const { look, namedLooks, tiles } = document;
   const inside = (
-    { tiles: laid, groups }: Layout,
+    { tiles: laid, groups, ...size }: Layout,
+    level: Level,
     x: number,
     y: number,
-    around: LaidOutTile | null,
-  ): Clipped[] =>
-    laid.flatMap((tile) => {
+    around: Edge | null,
+  ): Clipped[] => {
+    const { kind, padding } = carriedArrangement(levelOf(document, level), band);
+    const edge: Edge | null =
+      kind === 'fan'
+        ? {
+            x: x + padding.inlineStart,
+            y: y + padding.blockStart,
+            inlineSize: size.inlineSize - padding.inlineStart - padding.inlineEnd,
+            blockSize: size.blockSize - padding.blockStart - padding.blockEnd,
+            radius: 0,
+          }
+        : around;
+    return laid.flatMap((tile) => {
+      if (!isSeen(seen, tile.y + y, tile.blockSize)) return [];
       const at = { ...tile, x: tile.x + x, y: tile.y + y };
       const inner = groups[tile.id];
-      const own: Clipped = { laidOut: at, clip: around && clipCss(at, around) };
-      return inner ? [own, ...inside(inner, at.x, at.y, at)] : [own];
+      const own: Clipped = { laidOut: at, clip: edge && clipCss(at, edge) };
+      if (!inner) return [own];
+      const radius = measureOf(namedLooks, tiles[tile.id]?.look.radius ?? look.radius);
+      return [own, ...inside(inner, tile.id, at.x, at.y, { ...at, radius })];
     });
-  const clipCss = (tile: LaidOutTile, group: LaidOutTile) => {
-    const radius = measureOf(namedLooks, tiles[group.id]?.look.radius ?? look.radius);
-    const insets = [
-      group.y - tile.y,
-      tile.x + tile.inlineSize - group.x - group.inlineSize,
-      tile.y + tile.blockSize - group.y - group.blockSize,
-      group.x - tile.x,
-    ];
-    return `inset(${insets.map((px) => `${Number(px.toFixed(2))}px`).join(' ')} round ${radius}px)`;
   };
-  return inside(layout, 0, 0, null);
+  return inside(layout, null, 0, 0, null);
+}
+
+interface Edge {
+  readonly x: number;
+  readonly y: number;
+  readonly inlineSize: number;
+  readonly blockSize: number;
+  readonly radius: number;
+}
+
+function clipCss(tile: LaidOutTile, edge: Edge): string {
+  const insets = [
+    edge.y - tile.y,
+    tile.x + tile.inlineSize - edge.x - edge.inlineSize,
+    tile.y + tile.blockSize - edge.y - edge.blockSize,
+    edge.x - tile.x,
+  ];
+  return `inset(${insets.map((px) => `${Number(px.toFixed(2))}px`).join(' ')} round ${edge.radius}px)`;
 }
 
 interface SlotProps {

@@ -1,9 +1,18 @@
-import { placeIn, type LaidOutTile, type Tile } from '@noria/core';
+import {
+  hasCells,
+  isAlong,
+  placeIn,
+  type Arrangement,
+  type LaidOutTile,
+  type Tile,
+  type WholePlace,
+} from '@noria/core';
 import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { enterGroup, putOn, sayPlace } from '../actions';
 import { croppingChosen, taken, toggled } from '../composeSlice';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { lockOf } from './lock';
 import { CropHand } from './CropHand';
 import { GradientHand } from './GradientHand';
 import { HandOutline } from './HandOutline';
@@ -12,14 +21,24 @@ import { SpanPad } from './SpanPad';
 import { TileHand } from './TileHand';
 import { boxStyle, type StageSpace } from './space';
 import { useMove } from './useMove';
+import { isSeen, type Seen } from './useSeen';
 
 const idOf = (target: EventTarget | null) =>
   target instanceof HTMLElement
     ? target.closest<HTMLElement>('[data-tile-hand]')?.dataset.tileHand
     : undefined;
 
+const NONE: readonly Tile[] = [];
+
+interface TileHandsProps {
+  readonly space: StageSpace;
+  readonly withPad?: boolean;
+  /** The stretch of the page that is drawn; left out: all of it. */
+  readonly seen?: Seen | null;
+}
+
 /** What a pointer and the keyboard take hold of: one button a tile, in reading order. */
-export function TileHands({ space, withPad = true }: { space: StageSpace; withPad?: boolean }) {
+export function TileHands({ space, withPad = true, seen = null }: TileHandsProps) {
   const dispatch = useAppDispatch();
   const view = useAppSelector(selectView);
   const layout = useAppSelector(selectLayout);
@@ -50,21 +69,24 @@ export function TileHands({ space, withPad = true }: { space: StageSpace; withPa
     onDone: () => dispatch(sayPlace()),
   });
 
+  const kept = seen ? inHand : NONE;
   const settled = useMemo(
     () =>
       layout.tiles.flatMap((laidOut, k) => {
         const tile = view.tiles[laidOut.id];
         if (!tile) return [];
+        // What is in hand keeps the focus wherever it is.
+        if (!isSeen(seen, laidOut.y + space.y, laidOut.blockSize) && !kept.includes(tile)) return [];
         const place = placeIn(view, tile, band.index);
-        const name = nameOf(tile, laidOut, k + 1, layout.tiles.length, place.pin !== null);
+        const name = nameOf(tile, laidOut, k + 1, layout.tiles.length, band.arrangement, place);
         return { id: laidOut.id, name, layer: place.layer, ...boxStyle(space, laidOut) };
       }),
-    [layout, view, band.index, space],
+    [layout, view, band.index, band.arrangement, space, seen, kept],
   );
   // While one tile is carried nothing else is taken, so the hands wait until it is let go.
-  const [kept, setKept] = useState(settled);
-  if (!moving && kept !== settled) setKept(settled);
-  const hands = moving ? kept : settled;
+  const [waiting, setWaiting] = useState(settled);
+  if (!moving && waiting !== settled) setWaiting(settled);
+  const hands = moving ? waiting : settled;
 
   return (
     <>
@@ -114,7 +136,9 @@ export function TileHands({ space, withPad = true }: { space: StageSpace; withPa
         <OnTile tile={only} laidOut={last} space={space} cropping={cropping} />
       )}
       <MovingGhost ref={ghost} space={space} />
-      {last && withPad && pad && tool === 'tiles' && <SpanPad laidOut={last} space={space} />}
+      {last && withPad && pad && tool === 'tiles' && hasCells(band.arrangement.kind) && (
+        <SpanPad laidOut={last} space={space} />
+      )}
     </>
   );
 }
@@ -138,7 +162,32 @@ function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   ) : null;
 }
 
-function nameOf(tile: Tile, at: LaidOutTile, number: number, of: number, pinned: boolean): string {
-  const place = `${at.columnSpan} by ${at.rowSpan} at column ${at.column}, row ${at.row}`;
-  return `${tile.name}, ${tile.kind}, ${number} of ${of}, ${place}${pinned ? ', pinned' : ''}`;
+function nameOf(
+  tile: Tile,
+  at: LaidOutTile,
+  number: number,
+  of: number,
+  arrangement: Arrangement,
+  { pin, slot, breakBefore }: WholePlace,
+): string {
+  const { kind } = arrangement;
+  const along = isAlong(arrangement);
+  return `${tile.name}, ${tile.kind}, ${number} of ${of}, ${where()}`;
+
+  function where(): string {
+    const cells = `${at.columnSpan} by ${at.rowSpan} at column ${at.column}, row ${at.row}`;
+    switch (kind) {
+      case 'bento':
+      case 'fluid':
+        return `${cells}${pin && kind === 'bento' ? ', pinned' : ''}`;
+      case 'masonry':
+        return along ? `lane ${at.row}` : `lane ${at.column}`;
+      case 'rows':
+        return `row ${at.row}${breakBefore ? ', which it begins' : ''}`;
+      case 'mosaic':
+        return [cells, lockOf(slot, at)].filter(Boolean).join(', ');
+      case 'fan':
+        return `card ${number}`;
+    }
+  }
 }

@@ -1,5 +1,7 @@
 import {
+  hasCells,
   moveByCells,
+  moveInOrder,
   moveToCell,
   nearestLine,
   placeOver,
@@ -72,6 +74,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
   const ask = (way: Way, start: Start): Ask | null => {
     const { view, layout, from, ids, x, y, tracks } = start;
     const [dx, dy] = [way.dx / space.scale, way.dy / space.scale];
+    if (!hasCells(band.arrangement.kind)) return askOrder(start, x + dx, y + dy);
     const column = nearestLine(tracks.columns, from.x + dx);
     const row = nearestLine(tracks.rows, from.y + dy);
     if (ids.length > 1) {
@@ -109,6 +112,21 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
   });
   return { bind, moving, ghost };
 }
+
+/** Where tiles follow their order, a drag moves them in it: before or after the tile they are let go on. */
+function askOrder({ view, layout, from, ids }: Start, x: number, y: number): Ask | null {
+  const target = layout.tiles.findLast((tile) => !ids.includes(tile.id) && isIn(tile, x, y));
+  if (!target) return null;
+  if (ids.length === 1 && isInMiddle(target, x, y))
+    return { key: `swap ${target.id}`, name: 'Swap', command: () => swapTiles(from.id, target.id) };
+  const isAfter = x > target.x + target.inlineSize / 2;
+  const rest = view.order.filter((id) => !ids.includes(id));
+  const position = rest.indexOf(target.id) + (isAfter ? 1 : 0);
+  return { key: `order ${position}`, name: 'Order', command: () => moveInOrder(ids, position) };
+}
+
+const isIn = ({ x, y, inlineSize, blockSize }: Box, px: number, py: number) =>
+  px >= x && px < x + inlineSize && py >= y && py < y + blockSize;
 
 function isInMiddle({ x, y, inlineSize, blockSize }: Box, px: number, py: number): boolean {
   return (

@@ -10,7 +10,7 @@ import { WordsField } from '../../../../ui/WordsField';
 import { PicturePicker } from '../../../pictures';
 import { runHere } from '../../here';
 import { selectShared } from '../../selectors';
-import { SetNumber } from '../SetNumber';
+import { NumberRow } from '../NumberRow';
 import { Icon, IconPicker } from './IconPicker';
 import { useTakePicture } from './useTakePicture';
 
@@ -105,17 +105,16 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
           <Button onClick={() => setPicking('picture')}>Picture…</Button>
         </div>
       </Row>
-      <Row label="Size">
-        <SetNumber
-          name="Size of marks"
-          value={tile.markSize}
-          least={8}
-          most={200}
-          unit="px"
-          step="Marks"
-          command={(markSize) => setContent([tile.id], { markSize })}
-        />
-      </Row>
+      <NumberRow
+        label="Size"
+        name="Size of marks"
+        value={tile.markSize}
+        least={8}
+        most={200}
+        unit="px"
+        step="Marks"
+        command={(markSize) => setContent([tile.id], { markSize })}
+      />
       <Row label="Labels">
         <Segments
           name="Labels"

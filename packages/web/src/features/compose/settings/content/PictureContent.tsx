@@ -1,4 +1,5 @@
 import {
+  ALL_PICTURES,
   cropIn,
   isFocusLost,
   LIMITS,
@@ -105,6 +106,33 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
             command={(words) => setAlternativeText(picture.id, words)}
           />
         </>
+      )}
+      {picture && tile.link === undefined && (
+        <Row label="Opens large">
+          <div className={`grid gap-1 ${tile.enlarges === undefined ? '' : 'grid-cols-2'}`}>
+            <Segments
+              name="Opens large"
+              value={tile.enlarges === undefined ? 'all' : 'set'}
+              choices={[
+                { value: 'all', label: 'As all' },
+                { value: 'set', label: 'In a set' },
+              ]}
+              onChoose={(value) =>
+                set('Opens large', { enlarges: value === 'set' ? ALL_PICTURES : undefined })
+              }
+            />
+            {tile.enlarges !== undefined && (
+              <WordsField
+                name="Set that it opens in"
+                hint="name of the set"
+                value={tile.enlarges}
+                onType={(words) =>
+                  words.trim() !== '' && set('Opens large', { enlarges: words.slice(0, 60) }, 'enlarges')
+                }
+              />
+            )}
+          </div>
+        </Row>
       )}
       <Row label="Caption">
         <WordsField

@@ -3,21 +3,22 @@ import {
   fluidOf,
   LIMITS,
   minimumsFor,
-  setFluid,
+  setOfKind,
   type ArrangementValues,
   type FluidColumns,
 } from '@noria/core';
 import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../../store/hooks';
-import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/NumberField';
-import { Row } from '../../../ui/Rows';
-import { Segments } from '../../../ui/Segments';
-import { count } from '../../../ui/words';
-import { runHere } from '../here';
-import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
-import { SetNumber } from './SetNumber';
+import { useAppDispatch, useAppSelector } from '../../../../store/hooks';
+import { Button } from '../../../../ui/Button';
+import { NumberField } from '../../../../ui/NumberField';
+import { Row } from '../../../../ui/Rows';
+import { Segments } from '../../../../ui/Segments';
+import { count } from '../../../../ui/words';
+import { runHere } from '../../here';
+import { selectBand, selectLayout, selectSetFor, selectView } from '../../selectors';
+import { NumberRow } from '../NumberRow';
+import { SetNumber } from '../SetNumber';
 
 interface FluidSettingsProps {
   readonly carried: (...of: (keyof ArrangementValues)[]) => { setHere: boolean; onCarry: () => void };
@@ -38,7 +39,7 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
   const range = minimumsFor(wanted, inner, columnGap);
   const least = Math.floor(range.upTo * 100) / 100;
   const set = (step: string, values: Partial<FluidColumns>) =>
-    dispatch(runHere(step, setFluid(values, index, setFor)));
+    dispatch(runHere(step, setOfKind('fluid', values, index, setFor)));
   return (
     <>
       <Row label="Few tiles" {...carried('fluid')}>
@@ -65,18 +66,17 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
           ))}
         </RadioGroup.Root>
       </Row>
-      <Row label="Minimum">
-        <SetNumber
-          name="Least width of a column"
-          value={fluid.minimum}
-          least={1}
-          most={LIMITS.track}
-          whole={false}
-          unit="px a column"
-          step="Minimum"
-          command={(minimum) => setFluid({ minimum }, index, setFor)}
-        />
-      </Row>
+      <NumberRow
+        label="Minimum"
+        name="Least width of a column"
+        value={fluid.minimum}
+        least={1}
+        most={LIMITS.track}
+        whole={false}
+        unit="px a column"
+        step="Minimum"
+        command={(minimum) => setOfKind('fluid', { minimum }, index, setFor)}
+      />
       <Row label="At most">
         <div className={`grid gap-1.5 ${fluid.most === null ? '' : 'grid-cols-2'}`}>
           <Segments
@@ -96,7 +96,7 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
               most={LIMITS.columns}
               unit="columns"
               step="At most"
-              command={(most) => setFluid({ most }, index, setFor)}
+              command={(most) => setOfKind('fluid', { most }, index, setFor)}
             />
           )}
         </div>
@@ -120,7 +120,7 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
               most={LIMITS.track}
               unit="px"
               step="Spans from"
-              command={(spansFrom) => setFluid({ spansFrom }, index, setFor)}
+              command={(spansFrom) => setOfKind('fluid', { spansFrom }, index, setFor)}
             />
           )}
         </div>

@@ -23,3 +23,14 @@ test('what did not change beside what did stays the same object', () => {
   expect(after.order).toBe(before.order);
   expect(after.tiles.b).toEqual({ name: 'C' });
 });
+
+test('a key by the name of what all objects have is a key like any other', () => {
+  const after = JSON.parse('{"__proto__": {"a": 1}, "constructor": 2}') as object;
+  const copy = sharing({}, structuredClone(after));
+  expect(Object.entries(copy)).toEqual([
+    ['__proto__', { a: 1 }],
+    ['constructor', 2],
+  ]);
+  expect(Object.getPrototypeOf(copy)).toBe(Object.prototype);
+  expect(sharing(after, structuredClone(after))).toBe(after);
+});

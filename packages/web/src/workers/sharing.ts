@@ -14,11 +14,21 @@ export function sharing<T>(before: unknown, after: T): T {
   }
   if (Array.isArray(before)) return after;
   const [old, now] = [before as Record<string, unknown>, after as Record<string, unknown>];
-  const shared: Record<string, unknown> = {};
-  let isSame = Object.keys(old).length === Object.keys(now).length;
-  for (const [key, value] of Object.entries(now)) {
-    shared[key] = sharing(Object.hasOwn(old, key) ? old[key] : undefined, value);
-    isSame &&= Object.hasOwn(old, key) && shared[key] === old[key];
-  }
-  return (isSame ? before : shared) as T;
+  const shared = Object.entries(now).map(
+    ([key, value]) => [key, sharing(Object.hasOwn(old, key) ? old[key] : undefined, value)] as const,
+  );
+  const isSame =
+    Object.keys(old).length === shared.length &&
+    shared.every(([key, value]) => Object.hasOwn(old, key) && value === old[key]);
+  // not key by key: a key of a file may be "__proto__", which is to be a key like any other
+  return (isSame ? before : Object.fromEntries(shared)) as T;
+}
+
+/**
+ * Takes in copies of one thing as they arrive in a worker: what stayed as it was is the object of the
+ * copy before, so what core knows of it holds.
+ */
+export function keeper<T>(): (copy: T) => T {
+  let last: T | null = null;
+  return (copy) => (last = sharing(last, copy));
 }

@@ -1,0 +1,73 @@
+import { galleryOf, LIMITS } from '@noria/core';
+import { useAppSelector } from '../../../../store/hooks';
+import { Row } from '../../../../ui/Rows';
+import { Segments } from '../../../../ui/Segments';
+import { rounded } from '../../../../ui/words';
+import { selectBand, selectLayout } from '../../selectors';
+import { NumberRow } from '../NumberRow';
+import { SetNumber } from '../SetNumber';
+import { useKind } from './useKind';
+import type { Carried } from './carried';
+
+/** How high rows of pictures are. */
+export function GallerySettings({ carried }: { carried: Carried }) {
+  const { arrangement } = useAppSelector(selectBand);
+  const { rows } = useAppSelector(selectLayout);
+  const { command, set } = useKind('gallery');
+  const gallery = galleryOf(arrangement);
+  const sizes = rows.map(({ size }) => size);
+  const height = { least: 1, most: LIMITS.track, unit: 'px' } as const;
+  return (
+    <>
+      <NumberRow
+        label="Row height"
+        {...carried('gallery')}
+        name="Target height of rows"
+        value={gallery.target}
+        {...height}
+        unit="px, near this"
+        step="Row height"
+        command={(target) => command({ target })}
+      />
+      <Row label="Between">
+        <div className="grid grid-cols-2 gap-1.5">
+          <SetNumber
+            name="Least height of rows"
+            value={gallery.least}
+            {...height}
+            unit="px least"
+            step="Least height"
+            command={(least) => command({ least })}
+          />
+          <SetNumber
+            name="Greatest height of rows"
+            value={gallery.most}
+            {...height}
+            unit="px most"
+            step="Greatest height"
+            command={(most) => command({ most })}
+          />
+        </div>
+      </Row>
+      <Row label="Last row">
+        <Segments
+          name="Last row"
+          value={gallery.lastRow}
+          choices={[
+            { value: 'at-most-target', label: 'As it comes' },
+            { value: 'justified', label: 'Filled' },
+          ]}
+          onChoose={(lastRow) => set('Last row', { lastRow })}
+        />
+      </Row>
+      {sizes.length > 0 && (
+        <p className="mt-1 rounded-s bg-field p-2 text-sm" data-testid="row-heights">
+          <span className="figures">{sizes.length}</span> {sizes.length === 1 ? 'row' : 'rows'} here, of{' '}
+          <span className="figures">{rounded(Math.min(...sizes))}</span> to{' '}
+          <span className="figures">{rounded(Math.max(...sizes))}</span> px. Drag a row’s lower edge on the
+          stage for another height.
+        </p>
+      )}
+    </>
+  );
+}

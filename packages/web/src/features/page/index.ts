@@ -1,0 +1,1 @@
+export { usePage, type WrittenPage } from './usePage';

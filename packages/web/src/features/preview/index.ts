@@ -1,0 +1,1 @@
+export { PreviewScreen } from './PreviewScreen';

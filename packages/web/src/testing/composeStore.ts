@@ -1,0 +1,78 @@
+import { configureStore } from '@reduxjs/toolkit';
+import {
+  addTile,
+  change,
+  emptyDocument,
+  setArrangement,
+  setContent,
+  setSpan,
+  type Arrangement,
+  type CollectionDocument,
+  type Command,
+  type TileId,
+} from '@noria/core';
+import { needleMoved, taken } from '../features/compose/composeSlice';
+import { opened } from '../features/document/documentSlice';
+import { reducer, type AppThunk } from '../store/store';
+
+/** Measures words where there is no browser: every letter is half as wide as its type is high. */
+class LetterCanvas {
+  getContext() {
+    const size = (font: string) => Number(/([\d.]+)px/.exec(font)?.[1] ?? 16);
+    return {
+      font: '',
+      measureText(text: string) {
+        const px = size(this.font);
+        return {
+          width: text.length * px * 0.5,
+          fontBoundingBoxAscent: px,
+          fontBoundingBoxDescent: px * 0.25,
+        };
+      },
+    };
+  }
+}
+
+/** A collection of stats, one for each pair of spans, named t1, t2, … in four even columns and one band. */
+export function stats(
+  spans: readonly (readonly [columns: number, rows: number])[],
+  arrangement: Partial<Arrangement> = {},
+): CollectionDocument {
+  const commands: Command[] = spans.flatMap(([columnSpan, rowSpan], k) => [
+    addTile('stat', `t${k + 1}`),
+    setContent([`t${k + 1}`], { name: `Stat ${k + 1}`, figure: String(k + 1), label: 'beds' }),
+    setSpan({ tiles: [`t${k + 1}`], band: 0, setFor: 'all', columnSpan, rowSpan }),
+  ]);
+  const columns = ['1fr', '1fr', '1fr', '1fr'];
+  return [...commands, setArrangement({ columns, ...arrangement }, 0, 'all')].reduce<CollectionDocument>(
+    (document, command) => change(document, command).document,
+    { ...emptyDocument('Beds'), bands: [] },
+  );
+}
+
+/** The store of the Compose screen, without what saves; with short ways to ask it. */
+export function composeStore(document: CollectionDocument, width = 1280) {
+  Object.assign(globalThis, { OffscreenCanvas: LetterCanvas });
+  const store = configureStore({
+    reducer,
+    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+  });
+  store.dispatch(opened({ id: 'c', document, revision: 1, underWay: null, unsent: [] }));
+  store.dispatch(needleMoved(width));
+  return {
+    store,
+    /** Takes tiles in hand. */
+    take: (...ids: TileId[]) => void store.dispatch(taken(ids)),
+    run: <Result>(thunk: AppThunk<Result>): Result => store.dispatch(thunk),
+    document: (): CollectionDocument => {
+      const { document: now } = store.getState().document;
+      if (!now) throw new Error('No collection is open.');
+      return now;
+    },
+    /** The names of the steps that can be undone. */
+    steps: () => store.getState().document.past.map(({ name }) => name),
+    said: () => store.getState().notices.announcement.words,
+    warned: () => store.getState().notices.warning,
+    inHand: () => store.getState().compose.inHand,
+  };
+}
