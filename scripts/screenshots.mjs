@@ -40,7 +40,7 @@ async function showWidth(page, width) {
   await reading.blur();
 }
 
-await take('collections', { show: async () => undefined });
+await take('collections', { show: (page) => page.waitForTimeout(9000) });
 await take('compose', {
   show: async (page) => {
     await open(page);
@@ -57,13 +57,6 @@ await take('compose-narrow', {
     await open(page);
     await showWidth(page, 390);
     await hand(page, 'beds').click();
-  },
-});
-await take('compose-band', {
-  show: async (page) => {
-    await open(page);
-    await showWidth(page, 860);
-    await page.keyboard.press('w');
   },
 });
 await take('widths', {
@@ -93,19 +86,6 @@ await take('compose-looks', {
     await page.getByRole('button', { name: /^Stop 1, / }).click();
   },
 });
-await take('compose-recipes', {
-  show: async (page) => {
-    await open(page);
-    await page.keyboard.press('r');
-  },
-});
-await take('compose-named-looks', {
-  show: async (page) => {
-    await open(page);
-    await page.keyboard.press('k');
-    await page.getByRole('button', { name: 'Fir, #24413f' }).click();
-  },
-});
 await take('pictures', {
   show: async (page) => {
     await page.getByRole('link', { name: 'Pictures' }).click();
@@ -130,26 +110,31 @@ await take('compose-proposals', {
     await page.getByRole('button', { name: 'Proposal 4,' }).hover();
   },
 });
-await take('compose-group', {
+/** Pictures come from the server a little later. */
+const settled = (page) => page.waitForTimeout(3500);
+for (const [name, collection] of [
+  ['masonry', 'Sent in by guests'],
+  ['rows', 'The long way round'],
+  ['mosaic', 'One valley, many lights'],
+  ['fan', 'Six huts, six evenings'],
+  ['page', 'Hut four, its own page'],
+]) {
+  await take(name, {
+    show: async (page) => {
+      await open(page, collection);
+      if (name === 'masonry') await page.keyboard.press('t');
+      await settled(page);
+    },
+  });
+}
+await take('preview', {
   show: async (page) => {
-    await open(page);
-    await hand(page, 'opening').click();
-    await hand(page, 'ridge-path').click({ modifiers: ['Shift'] });
-    await page.keyboard.press('g');
-    await page.keyboard.press('Enter');
+    await open(page, 'Hut four, its own page');
+    await page.getByRole('link', { name: 'Preview' }).click();
+    await settled(page);
   },
 });
-await take('compose-areas', {
-  show: async (page) => {
-    await open(page, 'A year of work days');
-    await page.keyboard.press('a');
-    const ground = await page.getByTestId('stage-ground').boundingBox();
-    await page.mouse.move(ground.x + 110, ground.y + 60);
-    await page.mouse.down();
-    await page.mouse.move(ground.x + 420, ground.y + 200, { steps: 6 });
-    await page.mouse.up();
-  },
-});
+
 /** A tile that wants more room than it has at some widths. */
 async function squash(page) {
   await open(page, 'Night sky above hut four');
@@ -165,13 +150,6 @@ await take('check', {
     await page.getByRole('link', { name: /^Check/ }).click();
     await page.getByRole('list', { name: 'Open findings' }).getByRole('button').first().click();
     await page.waitForTimeout(3000);
-  },
-});
-await take('commands', {
-  show: async (page) => {
-    await open(page);
-    await hand(page, 'beds').click();
-    await page.keyboard.press('Control+k');
   },
 });
 await take('export', {

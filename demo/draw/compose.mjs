@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { COLLECTIONS } from './collections.mjs';
+import { GALLERIES } from './galleries.mjs';
 import { readPicture } from '../../packages/server/dist/pictures/readPicture.js';
 import { PICTURES } from './pictures.mjs';
 
@@ -95,56 +96,64 @@ function recipesOf(tiles) {
   return { recipes: Object.fromEntries(recipes) };
 }
 
-for (const { name, tiles, look, namedLooks = {}, ...rest } of COLLECTIONS) {
-  const used = PICTURES.filter(({ id }) => tiles.some((tile) => tile.picture === id));
-  const written = tiles.map(
-    ({
-      name: tileName,
-      span,
-      fill = '#e3e9e4',
-      ink = 'auto',
-      spread = 'end',
-      type = {},
-      recipe,
-      ...content
-    }) => {
-      const focal = PICTURES.find(({ id }) => id === content.picture)?.focalPoint;
-      return {
-        id: slug(tileName),
-        name: tileName,
-        ...content,
-        ...(focal && { focalPoint: focal, caption: content.caption ?? '' }),
-        place: { columnSpan: span[0], rowSpan: span[1], pin: null },
-        look: { fill, ink, spread, ...type },
-        ...(recipe && { recipe: { recipe, variant: null, part: RECIPES[recipe].root } }),
-      };
-    },
-  );
+/** A tile of the file with those in it, a group before what it holds. */
+function written({
+  name,
+  span = [1, 1],
+  place = {},
+  fill = '#e3e9e4',
+  ink = 'auto',
+  spread = 'end',
+  type = {},
+  recipe,
+  tiles,
+  ...content
+}) {
+  const focal = PICTURES.find(({ id }) => id === content.picture)?.focalPoint;
+  const tile = {
+    id: slug(name),
+    name,
+    ...content,
+    ...(tiles && { order: tiles.map((each) => slug(each.name)) }),
+    ...(focal && { focalPoint: focal, caption: content.caption ?? '' }),
+    place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...place },
+    look: { fill, ink, spread, ...type },
+    ...(recipe && { recipe: { recipe, variant: null, part: RECIPES[recipe].root } }),
+  };
+  return [tile, ...(tiles ?? []).flatMap(written)];
+}
+
+for (const { name, tiles, look, namedLooks = {}, ...rest } of [...COLLECTIONS, ...GALLERIES]) {
+  const all = tiles.flatMap(written);
+  const used = PICTURES.filter(({ id }) => all.some((tile) => tile.picture === id));
   const document = {
     formatVersion: 1,
     name,
     language: 'en',
     ...rest,
-    bands: rest.bands.map(({ spans, ...band }) => ({
+    bands: rest.bands.map(({ spans = {}, places = {}, ...band }) => ({
       ...band,
-      tiles: Object.fromEntries(
-        Object.entries(spans).map(([tileName, [columnSpan, rowSpan]]) => [
-          slug(tileName),
-          { columnSpan, rowSpan },
-        ]),
-      ),
+      tiles: {
+        ...Object.fromEntries(
+          Object.entries(spans).map(([tileName, [columnSpan, rowSpan]]) => [
+            slug(tileName),
+            { columnSpan, rowSpan },
+          ]),
+        ),
+        ...Object.fromEntries(Object.entries(places).map(([tileName, place]) => [slug(tileName), place])),
+      },
     })),
     look,
-    tiles: Object.fromEntries(written.map((tile) => [tile.id, tile])),
-    order: written.map(({ id }) => id),
+    tiles: Object.fromEntries(all.map((tile) => [tile.id, tile])),
+    order: tiles.map((tile) => slug(tile.name)),
     ...(Object.keys(namedLooks).length > 0 && {
       namedLooks: Object.fromEntries(Object.entries(namedLooks).map(([id, each]) => [id, { id, ...each }])),
     }),
-    ...recipesOf(written),
+    ...recipesOf(all),
     pictures: Object.fromEntries(
       await Promise.all(used.map(async (picture) => [picture.id, await asset(picture)])),
     ),
   };
   await writeFile(join(demo, `${slug(name)}.noria.json`), `${JSON.stringify(document, null, 2)}\n`);
-  console.log(`${slug(name)}.noria.json, ${written.length} tiles`);
+  console.log(`${slug(name)}.noria.json, ${all.length} tiles`);
 }

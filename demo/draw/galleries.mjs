@@ -1,0 +1,436 @@
+import { PICTURES } from './pictures.mjs';
+
+const all = (side) => ({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side });
+const shares = (count) => Array.from({ length: count }, () => '1fr');
+
+const base = (kind, gap, padding, maxInlineSize) => ({
+  kind,
+  columns: shares(3),
+  rows: [],
+  autoRows: '180px',
+  columnGap: gap,
+  rowGap: gap,
+  padding: all(padding),
+  flow: 'dense',
+  maxInlineSize,
+});
+
+const look = {
+  ground: '#eef1ec',
+  radius: 10,
+  tilePadding: 18,
+  headingFamily: 'Bricolage Grotesque',
+  bodyFamily: 'Hanken Grotesk',
+  headingSize: 21,
+  bodySize: 14,
+};
+
+const GROUNDS = {
+  'hut-at-dusk': '#22303c',
+  'ridge-path': '#67898b',
+  panorama: '#bb9788',
+  'night-ridge': '#0d1b26',
+  'larch-slope': '#b06f35',
+};
+
+/** A picture tile named as its picture. */
+const picture = (id, more = {}) => ({
+  name: PICTURES.find((each) => each.id === id).name,
+  kind: 'picture',
+  picture: id,
+  fill: GROUNDS[id] ?? '#7c8b8d',
+  ...more,
+});
+
+/** Collections of pictures, and a page, in the arrangements that are no grid of spans. */
+export const GALLERIES = [
+  {
+    name: 'Sent in by guests',
+    arrangement: {
+      ...base('masonry', 16, 24, 1480),
+      masonry: { count: null, minimum: 230, most: 5, order: 'balanced', tolerance: 16 },
+    },
+    bands: [
+      {
+        id: 'narrow',
+        below: 560,
+        arrangement: {
+          columnGap: 10,
+          rowGap: 10,
+          padding: all(12),
+          masonry: { count: null, minimum: 150, most: 2, order: 'balanced', tolerance: 16 },
+        },
+      },
+      {
+        id: 'smallest',
+        below: 330,
+        arrangement: { masonry: { count: 1, minimum: 150, most: 2, order: 'balanced', tolerance: 16 } },
+      },
+    ],
+    look: { ...look, ground: '#f1efe8' },
+    tiles: [
+      picture('long-night', { span: [2, 1] }),
+      {
+        name: 'Call',
+        kind: 'text',
+        eyebrow: 'Post wall',
+        heading: 'What you saw up there',
+        body: 'We print one a month for the stove room.',
+        fill: '#24413f',
+      },
+      picture('last-light'),
+      picture('larch-gate'),
+      picture('soup'),
+      picture('moss-valley'),
+      {
+        name: 'Count',
+        kind: 'stat',
+        figure: '1 130',
+        label: 'pictures since May',
+        fill: '#8f3f22',
+        ink: '#fff1e6',
+        type: { headingSize: 26 },
+      },
+      picture('tower-peak'),
+      picture('after-the-storm'),
+      picture('dawn-column'),
+      picture('storm-front'),
+      picture('firewood'),
+      picture('rose-morning'),
+      picture('violet-tall'),
+      picture('panorama'),
+      picture('trail-mark'),
+      picture('noon-snow'),
+      picture('crystal'),
+      picture('summer-pass'),
+      {
+        name: 'First letter',
+        kind: 'quote',
+        words: '“The fog let go for four minutes.”',
+        source: 'Ines, hut two',
+        fill: '#e9dcc6',
+        spread: 'between',
+      },
+    ],
+  },
+  {
+    name: 'The long way round',
+    arrangement: {
+      ...base('rows', 8, 8, 1900),
+      gallery: { target: 250, least: 150, most: 420, lastRow: 'justified' },
+    },
+    bands: [
+      {
+        id: 'narrow',
+        below: 700,
+        arrangement: {
+          columnGap: 5,
+          rowGap: 5,
+          padding: all(5),
+          gallery: { target: 170, least: 90, most: 420, lastRow: 'justified' },
+        },
+      },
+    ],
+    look: { ...look, ground: '#10191d', radius: 3 },
+    enlarges: 'all',
+    tiles: [
+      'panorama',
+      'ridge-path',
+      'lake-morning',
+      'first-snow',
+      'hut-at-dusk',
+      'rose-morning',
+      'summer-pass',
+      'larch-gate',
+      'night-ridge',
+      'moss-valley',
+      'tower-peak',
+      'storm-front',
+      'after-the-storm',
+      'larch-slope',
+      'dawn-column',
+      'violet-evening',
+      'noon-snow',
+      'violet-tall',
+      'long-night',
+      'star-trails',
+    ].map((id) => picture(id)),
+  },
+  {
+    name: 'One valley, many lights',
+    arrangement: {
+      ...base('mosaic', 6, 6, 1800),
+      mosaic: { count: 12, minimum: 96, most: 12, shareOfLarge: 0.34, mostCrop: 0.3, seed: 5 },
+    },
+    bands: [
+      {
+        id: 'middle',
+        below: 1000,
+        arrangement: {
+          mosaic: { count: 8, minimum: 96, most: 12, shareOfLarge: 0.3, mostCrop: 0.3, seed: 5 },
+        },
+      },
+      {
+        id: 'narrow',
+        below: 600,
+        arrangement: {
+          columnGap: 4,
+          rowGap: 4,
+          padding: all(4),
+          mosaic: { count: 4, minimum: 96, most: 12, shareOfLarge: 0.5, mostCrop: 0.35, seed: 5 },
+        },
+      },
+    ],
+    look: { ...look, ground: '#e8ecea', radius: 4 },
+    tiles: [
+      'hut-at-dusk',
+      'dawn-column',
+      'soup',
+      'panorama',
+      'moss-valley',
+      'crystal',
+      'larch-gate',
+      'storm-front',
+      'rose-morning',
+      'firewood',
+      'violet-tall',
+      'summer-pass',
+      'last-light',
+      'contour-map',
+      'noon-snow',
+      'trail-mark',
+      'long-night',
+      'loaf',
+      'ridge-path',
+      'weather',
+      'violet-evening',
+      'first-snow',
+    ].map((id) => picture(id)),
+  },
+  {
+    name: 'Six huts, six evenings',
+    arrangement: {
+      ...base('fan', 0, 32, 1400),
+      fan: { axis: 'inline', inlineSize: 440, blockSize: 560, strip: 168, open: 'first' },
+    },
+    bands: [
+      {
+        id: 'middle',
+        below: 1080,
+        arrangement: {
+          padding: all(24),
+          fan: { axis: 'inline', inlineSize: 380, blockSize: 500, strip: 168, open: 'first' },
+        },
+      },
+      {
+        id: 'narrow',
+        below: 600,
+        arrangement: {
+          padding: all(16),
+          fan: { axis: 'block', inlineSize: 380, blockSize: 470, strip: 96, open: 'first' },
+        },
+      },
+      {
+        id: 'smallest',
+        below: 320,
+        arrangement: {
+          padding: all(12),
+          fan: { axis: 'block', inlineSize: 380, blockSize: 400, strip: 84, open: 'first' },
+        },
+      },
+    ],
+    look: { ...look, ground: '#182428', radius: 16 },
+    tiles: [
+      ['last-light', 'Hut one: the window is left lit all night'],
+      ['dawn-column', 'Hut two: two hundred steps to the door'],
+      ['after-the-storm', 'Hut three: opens when the storm has gone'],
+      ['larch-gate', 'Hut four: larches on three sides'],
+      ['violet-tall', 'Hut five: the last sun of the valley'],
+      ['first-snow', 'Hut six: snow until June'],
+    ].map(([id, caption]) => picture(id, { caption })),
+  },
+  {
+    name: 'Pocket album',
+    arrangement: {
+      ...base('bento', 0, 0, 1440),
+      columns: shares(6),
+      cells: 'square',
+    },
+    bands: [
+      { id: 'middle', below: 900, arrangement: { columns: shares(4) }, spans: { 'Hut at dusk': [4, 3] } },
+      { id: 'narrow', below: 600, arrangement: { columns: shares(3) }, spans: { 'Hut at dusk': [3, 2] } },
+    ],
+    look: { ...look, ground: '#0e1719', radius: 0 },
+    tiles: [
+      picture('hut-at-dusk', { span: [6, 3] }),
+      ...[
+        'crystal',
+        'rose-morning',
+        'soup',
+        'contour-map',
+        'firewood',
+        'moss-valley',
+        'star-trails',
+        'noon-snow',
+        'loaf',
+        'trail-mark',
+        'larch-gate',
+        'last-light',
+      ].map((id) => picture(id)),
+    ],
+  },
+  {
+    name: 'Hut four, its own page',
+    arrangement: {
+      ...base('bento', 14, 20, 1360),
+      columns: ['1fr', '268px'],
+      rows: ['auto', 'auto', 'auto'],
+      autoRows: 'auto',
+      areas: ['header header', 'content side', 'footer footer'],
+    },
+    bands: [
+      {
+        id: 'middle',
+        below: 1080,
+        arrangement: {
+          columns: ['1fr', '220px'],
+        },
+        groups: {
+          content: { gallery: { target: 200, least: 120, most: 360, lastRow: 'justified' } },
+        },
+      },
+      {
+        id: 'narrow',
+        below: 720,
+        arrangement: {
+          columns: ['1fr'],
+          rows: ['auto', 'auto', 'auto', 'auto'],
+          areas: ['header', 'content', 'side', 'footer'],
+          columnGap: 10,
+          rowGap: 10,
+          padding: all(12),
+        },
+        groups: {
+          header: { columns: ['1fr'] },
+          content: {
+            columnGap: 6,
+            rowGap: 6,
+            gallery: { target: 150, least: 80, most: 320, lastRow: 'justified' },
+          },
+          side: { columns: shares(2) },
+          footer: { columns: ['1fr'] },
+        },
+        spans: { 'Way up': [2, 1], 'Warden’s word': [2, 1] },
+      },
+      {
+        id: 'smallest',
+        below: 300,
+        arrangement: {},
+        groups: { side: { columns: ['1fr'] } },
+        spans: { 'Way up': [1, 1], 'Warden’s word': [1, 1] },
+      },
+    ],
+    look: { ...look, ground: '#eceee6', radius: 12 },
+    enlarges: 'all',
+    tiles: [
+      {
+        name: 'Header',
+        kind: 'group',
+        place: { area: 'header' },
+        fill: 'none',
+        type: { radius: 0 },
+        arrangement: { ...base('bento', 14, 0, null), columns: ['1fr', '230px'], autoRows: 'auto' },
+        tiles: [
+          {
+            name: 'Title',
+            kind: 'text',
+            eyebrow: 'Hut four',
+            heading: 'Between the larches and the ridge',
+            body: 'Twenty-eight beds, one stove, and the longest view of the valley.',
+            fill: '#24413f',
+            type: { headingSize: 30 },
+          },
+          {
+            name: 'Key',
+            kind: 'action',
+            label: 'Ask for the key',
+            address: '#key',
+            fill: '#c2613a',
+            ink: '#1a0d06',
+          },
+        ],
+      },
+      {
+        name: 'Content',
+        kind: 'group',
+        place: { area: 'content' },
+        fill: 'none',
+        type: { radius: 0 },
+        arrangement: {
+          ...base('rows', 8, 0, null),
+          gallery: { target: 230, least: 140, most: 380, lastRow: 'justified' },
+        },
+        tiles: [
+          'larch-gate',
+          'larch-slope',
+          'trail-mark',
+          'loaf',
+          'firewood',
+          'violet-tall',
+          'soup',
+          'moss-valley',
+          'last-light',
+          'panorama',
+          'crystal',
+        ].map((id) => picture(id)),
+      },
+      {
+        name: 'Side',
+        kind: 'group',
+        place: { area: 'side' },
+        fill: 'none',
+        type: { radius: 0 },
+        arrangement: { ...base('bento', 14, 0, null), columns: ['1fr'], autoRows: 'minmax(96px, auto)' },
+        tiles: [
+          {
+            name: 'Way up',
+            kind: 'text',
+            eyebrow: 'Way up',
+            heading: 'Three hours from the mill',
+            body: 'Turn left at the trail mark, not before it.',
+            fill: '#dfe8e2',
+          },
+          { name: 'Beds', kind: 'stat', figure: '28', label: 'beds', fill: '#f6f1e9' },
+          { name: 'Height', kind: 'stat', figure: '2 140', label: 'metres up', fill: '#d9e5e6' },
+          {
+            name: 'Warden’s word',
+            kind: 'quote',
+            words: '“Wipe your boots. The bread is still warm.”',
+            source: 'Mira, warden since spring',
+            fill: '#efe3d3',
+            spread: 'between',
+          },
+        ],
+      },
+      {
+        name: 'Footer',
+        kind: 'group',
+        place: { area: 'footer' },
+        fill: 'none',
+        type: { radius: 0 },
+        arrangement: { ...base('bento', 14, 0, null), columns: ['2fr', '1fr'], autoRows: 'auto' },
+        tiles: [
+          {
+            name: 'Keepers',
+            kind: 'text',
+            eyebrow: '',
+            heading: 'Kept by its guests',
+            body: 'Work days on the first Saturday of every month.',
+            fill: '#e9dcc6',
+          },
+          { name: 'Next day', kind: 'stat', figure: '5 June', label: 'next work day', fill: '#24413f' },
+        ],
+      },
+    ],
+  },
+];
