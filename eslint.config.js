@@ -36,6 +36,7 @@ export default tseslint.config(
       'scripts/screenshots.mjs',
       'scripts/bench.mjs',
       'scripts/benchStage.mjs',
+      'scripts/benchMany.mjs',
       'scripts/benchPictures.mjs',
       'scripts/lib/frames.mjs',
       'scripts/benchFit.mjs',

@@ -21,7 +21,12 @@ const project = (name, setupFiles = []) => ({
     ],
   },
   transformIgnorePatterns: [`/node_modules/(?!(${esModules})/)`],
-  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  moduleNameMapper: {
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+    '^idb-keyval$': '<rootDir>/src/testing/idbKeyval.ts',
+    // What the bundler makes an address of a file.
+    '\\?url$': '<rootDir>/src/testing/address.ts',
+  },
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
   setupFiles,
 });

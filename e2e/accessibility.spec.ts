@@ -1,15 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import { createCollection, expect, hand, openCompose, test } from './noria';
-import type { Page } from '@playwright/test';
-
-async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    // The designer's own page on the stage: it is inert here, and is checked as a page when exported.
-    .exclude('[data-stage-page]')
-    .analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
-}
+import { createCollection, expect, expectAccessible, hand, openCompose, test } from './noria';
 
 for (const theme of ['light', 'dark'] as const) {
   test.describe(theme, () => {

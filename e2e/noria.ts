@@ -1,7 +1,16 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
-import { checkDocument, type CollectionDocument } from '@noria/core';
-import { readFile } from 'node:fs/promises';
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Locator, type Page, type TestInfo } from '@playwright/test';
+import {
+  checkDocument,
+  flatTiles,
+  layoutCollection,
+  type CollectionDocument,
+  type TextMeasurer,
+} from '@noria/core';
+import { execFile } from 'node:child_process';
+import { readFile, symlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import pg from 'pg';
 import { startServer } from '../scripts/lib/server.mjs';
 
@@ -69,6 +78,12 @@ export const DEMOS = [
   'a-year-of-work-days',
   'night-sky-above-hut-four',
   'seven-days-seven-paths',
+  'sent-in-by-guests',
+  'the-long-way-round',
+  'one-valley-many-lights',
+  'six-huts-six-evenings',
+  'pocket-album',
+  'hut-four-its-own-page',
 ] as const;
 
 interface Stored {
@@ -99,6 +114,16 @@ export async function openCompose(page: Page, application: Application, id: stri
 }
 
 /** The button that takes a tile in hand on the stage. */
+/** No violation in what is on the screen, but for what a designer put on the stage. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    // The designer's own page on the stage: it is inert here, and is checked as a page when exported.
+    .exclude('[data-stage-page]')
+    .analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
+}
+
 export const hand = (page: Page, id: string): Locator => page.locator(`[data-tile-hand="${id}"]`);
 
 export const saved = (page: Page) =>
@@ -144,6 +169,23 @@ export function stageBoxes(page: Page): Promise<Record<string, [number, number, 
   });
 }
 
+/** Runs Noria’s command line. */
+export const noria = (...args: string[]) =>
+  promisify(execFile)(join(root, 'node_modules', '.bin', 'noria'), args);
+
+/** The page of a demo collection, or of one made from it, as the command line writes it; answers its address. */
+export async function exported(of: string | CollectionDocument, info: TestInfo): Promise<string> {
+  const out = info.outputPath('page');
+  const file =
+    typeof of === 'string' ? join(root, 'demo', `${of}.noria.json`) : info.outputPath('made.noria.json');
+  if (typeof of !== 'string') {
+    await writeFile(file, JSON.stringify(of));
+    await symlink(join(root, 'demo', 'pictures'), info.outputPath('pictures'));
+  }
+  await noria('export', file, '--out', out);
+  return `file://${join(out, 'index.html')}`;
+}
+
 /** Boxes of the tiles of an exported page, as the browser laid them out. */
 export function pageBoxes(page: Page): Promise<Record<string, [number, number, number, number]>> {
   return page.evaluate(() =>
@@ -171,4 +213,20 @@ export function expectSameBoxes(
       : [],
   );
   expect(off).toEqual([]);
+}
+
+/** The tiles of an exported page at a width lie where core says. */
+export async function expectAsCoreAt(
+  page: Page,
+  document: CollectionDocument,
+  measurer: TextMeasurer,
+  width: number,
+): Promise<void> {
+  await page.setViewportSize({ width, height: 800 });
+  const layout = layoutCollection(document, width, { measurer });
+  const offset = (width - layout.inlineSize) / 2;
+  const expected = flatTiles(layout).map(
+    (tile) => [tile.id, [tile.x + offset, tile.y, tile.inlineSize, tile.blockSize]] as const,
+  );
+  expectSameBoxes(await pageBoxes(page), Object.fromEntries(expected));
 }

@@ -4,9 +4,7 @@ import {
   assignArea,
   change,
   checkDocument,
-  flatTiles,
   groupTiles,
-  layoutCollection,
   onLevel,
   paintArea,
   placeOver,
@@ -25,24 +23,8 @@ import {
   type TextMeasurer,
 } from '@noria/core';
 import type { Page } from '@playwright/test';
-import { execFile } from 'node:child_process';
-import { symlink, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
-import { promisify } from 'node:util';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
-import {
-  createCollection,
-  DEMOS,
-  demo,
-  expect,
-  expectSameBoxes,
-  pageBoxes,
-  root,
-  showWidth,
-  test,
-} from './noria';
-
-const run = promisify(execFile);
+import { createCollection, DEMOS, demo, expect, expectAsCoreAt, exported, showWidth, test } from './noria';
 
 /** Tiles whose words need more room than they have. */
 const clippedTiles = (page: Page) =>
@@ -62,28 +44,20 @@ for (const name of DEMOS) {
   test(`the page of “${name}” from the command line lies as core says at every width, no text clipped`, async ({
     page,
   }, info) => {
-    const out = info.outputPath('page');
-    await run(join(root, 'node_modules', '.bin', 'noria'), [
-      'export',
-      join(root, 'demo', `${name}.noria.json`),
-      '--out',
-      out,
-    ]);
+    const address = await exported(name, info);
     const document = await demo(name);
     const trouble: string[] = [];
     page.on('console', (message) => message.type() === 'error' && trouble.push(message.text()));
-    page.on('requestfailed', (request) => trouble.push(request.url()));
-    await page.goto(`file://${join(out, 'index.html')}`);
+    // A picture that another size takes the place of while it comes is given up by the browser.
+    page.on('requestfailed', (request) => {
+      if (request.failure()?.errorText !== 'net::ERR_ABORTED') trouble.push(request.url());
+    });
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.goto(address);
     for (const width of [
       240, 280, 360, 500, 559, 560, 639, 640, 759, 760, 768, 899, 900, 1079, 1080, 1280, 1679, 1920, 2560,
     ]) {
-      await page.setViewportSize({ width, height: 800 });
-      const layout = layoutCollection(document, width, { measurer });
-      const offset = (width - layout.inlineSize) / 2;
-      const expected = flatTiles(layout).map(
-        (tile) => [tile.id, [tile.x + offset, tile.y, tile.inlineSize, tile.blockSize]] as const,
-      );
-      expectSameBoxes(await pageBoxes(page), Object.fromEntries(expected));
+      await expectAsCoreAt(page, document, measurer, width);
       if (width >= 280) expect({ width, clipped: await clippedTiles(page) }).toEqual({ width, clipped: [] });
     }
     expect(trouble).toEqual([]);
@@ -95,16 +69,10 @@ for (const name of DEMOS) {
 }
 
 test('pictures are fetched no smaller than they are drawn, and hardly larger', async ({ page }, info) => {
-  const out = info.outputPath('page');
-  await run(join(root, 'node_modules', '.bin', 'noria'), [
-    'export',
-    join(root, 'demo', 'winter-at-the-huts.noria.json'),
-    '--out',
-    out,
-  ]);
+  const address = await exported('winter-at-the-huts', info);
   for (const width of [360, 800, 1280]) {
     await page.setViewportSize({ width, height: 2400 });
-    await page.goto(`file://${join(out, 'index.html')}`);
+    await page.goto(address);
     await page.waitForFunction(() =>
       [...document.images].every((image) => image.complete && image.currentSrc),
     );
@@ -131,23 +99,12 @@ test('pictures are fetched no smaller than they are drawn, and hardly larger', a
 test('tracks of every kind, heights, areas, groups, layers and badges lie in the page as core says', async ({
   page,
 }, info) => {
-  const out = info.outputPath('page');
-  const file = info.outputPath('everything.noria.json');
   const document = everything(await demo('winter-at-the-huts'));
   expect(checkDocument(document).problems).toEqual([]);
-  await writeFile(file, JSON.stringify(document));
-  await symlink(join(root, 'demo', 'pictures'), info.outputPath('pictures'));
-  await run(join(root, 'node_modules', '.bin', 'noria'), ['export', file, '--out', out]);
-  await page.goto(`file://${join(out, 'index.html')}`);
+  await page.goto(await exported(document, info));
   await page.evaluate(() => window.document.fonts.ready);
   for (const width of [240, 333, 480, 639, 640, 800, 1000, 1079, 1080, 1280, 1600, 2000, 2560]) {
-    await page.setViewportSize({ width, height: 800 });
-    const layout = layoutCollection(document, width, { measurer });
-    const offset = (width - layout.inlineSize) / 2;
-    const expected = flatTiles(layout).map(
-      (tile) => [tile.id, [tile.x + offset, tile.y, tile.inlineSize, tile.blockSize]] as const,
-    );
-    expectSameBoxes(await pageBoxes(page), Object.fromEntries(expected));
+    await expectAsCoreAt(page, document, measurer, width);
   }
   await expect(page.locator('.badge')).toHaveText(['New']);
 });
@@ -198,7 +155,8 @@ function linesOf(page: Page, stage: boolean): Promise<Record<string, string[]>> 
     const around = onStage ? document.querySelector('[data-stage-page]')?.shadowRoot : document.body;
     const lines: Record<string, string[]> = {};
     for (const tile of around?.querySelectorAll<HTMLElement>('[data-tile]') ?? []) {
-      if (tile.querySelector('[data-tile]')) continue;
+      // What is in a group has slots of its own on the stage.
+      if (tile.matches('.group')) continue;
       const walker = document.createTreeWalker(tile, NodeFilter.SHOW_TEXT);
       const own: string[] = [];
       for (let node = walker.nextNode(); node; node = walker.nextNode()) {
@@ -226,48 +184,65 @@ for (const name of DEMOS) {
     browser,
     application,
   }, info) => {
-    const out = info.outputPath('page');
-    const file = join(root, 'demo', `${name}.noria.json`);
-    await run(join(root, 'node_modules', '.bin', 'noria'), ['export', file, '--out', out]);
+    const address = await exported(name, info);
     const { id } = await createCollection(application, { document: await demo(name) });
     await page.goto(`${application.url}/collections/${id}/compose`);
     await expect(page.locator('[data-tile-hand]').first()).toBeVisible();
-    const exported = await browser.newPage();
+    const other = await browser.newPage();
     for (const width of [360, 700, 1000, 1280]) {
       await showWidth(page, width);
-      await exported.setViewportSize({ width, height: 900 });
-      await exported.goto(`file://${join(out, 'index.html')}`);
-      await Promise.all([page, exported].map((each) => each.evaluate(() => document.fonts.ready)));
-      expect(await linesOf(page, true)).toEqual(await linesOf(exported, false));
+      await other.setViewportSize({ width, height: 900 });
+      await other.goto(address);
+      await Promise.all([page, other].map((each) => each.evaluate(() => document.fonts.ready)));
+      expect(await linesOf(page, true)).toEqual(await linesOf(other, false));
     }
-    await exported.close();
+    await other.close();
   });
 }
 
 test('tiles of every kind and look are as high as core says', async ({ page }, info) => {
-  const out = info.outputPath('page');
-  const file = info.outputPath('looks.noria.json');
   const document = everyLook(await demo('winter-at-the-huts'));
   expect(checkDocument(document).problems).toEqual([]);
-  await writeFile(file, JSON.stringify(document));
-  await symlink(join(root, 'demo', 'pictures'), info.outputPath('pictures'));
-  await run(join(root, 'node_modules', '.bin', 'noria'), ['export', file, '--out', out]);
-  await page.goto(`file://${join(out, 'index.html')}`);
+  await page.goto(await exported(document, info));
   await page.evaluate(() => window.document.fonts.ready);
   for (const width of [360, 639, 800, 1079, 1280, 1920]) {
-    await page.setViewportSize({ width, height: 800 });
-    const layout = layoutCollection(document, width, { measurer });
-    const offset = (width - layout.inlineSize) / 2;
-    const expected = flatTiles(layout).map(
-      (tile) => [tile.id, [tile.x + offset, tile.y, tile.inlineSize, tile.blockSize]] as const,
-    );
-    expectSameBoxes(await pageBoxes(page), Object.fromEntries(expected));
+    await expectAsCoreAt(page, document, measurer, width);
   }
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
     .disableRules('color-contrast')
     .analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
+});
+
+test('a link over a tile of any kind is reached wherever the tile is pressed', async ({ page }, info) => {
+  const start = everyLook(await demo('winter-at-the-huts'));
+  const { tiles } = change(start, (draft) => {
+    for (const tile of Object.values(draft.tiles)) tile.link = `/${tile.id}`;
+  }).document;
+  await page.goto(await exported({ ...start, tiles }, info));
+  const found = await page.locator('.collection > [data-tile]').evaluateAll((all) =>
+    all.map((tile) => {
+      tile.scrollIntoView({ block: 'center', behavior: 'instant' });
+      const { x, y, width, height } = tile.getBoundingClientRect();
+      const at = (right: number, down: number) =>
+        document
+          .elementFromPoint(x + right * width, y + down * height)
+          ?.closest('a')
+          ?.getAttribute('href');
+      return [tile.getAttribute('data-tile'), at(0.5, 0.5), at(0.08, 0.9)];
+    }),
+  );
+  expect(found.length).toBeGreaterThan(12);
+  const kinds = new Set(found.map(([id]) => tiles[id ?? '']?.kind));
+  expect([...kinds].toSorted()).toEqual(
+    expect.arrayContaining(['marks', 'picture', 'quote', 'stat', 'text']),
+  );
+  for (const [id, middle, corner] of found) {
+    const { kind } = tiles[id ?? ''] ?? {};
+    // An action leads where it says; in a group each tile has its own.
+    if (kind !== 'action' && kind !== 'group') expect([id, middle, corner]).toEqual([id, `/${id}`, `/${id}`]);
+  }
 });
 
 /** Rows by their content, with starters of every kind and looks that change how high a tile is. */

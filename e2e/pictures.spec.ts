@@ -52,9 +52,9 @@ test('the library takes many at once, finds, describes, and deletes only what ma
   await expect(cards).toHaveCount(1);
   await cards.first().getByRole('button').click();
   const details = page.getByRole('complementary', { name: 'Picture' });
-  await details.getByRole('textbox', { name: 'Alternative text' }).fill('A grey slope');
+  await details.getByRole('textbox', { name: 'Alternative text' }).fill('A pearl slope');
   await expect(details.getByRole('status')).toContainText('Saved');
-  await page.getByRole('searchbox', { name: 'Find pictures' }).fill('grey SLOPE');
+  await page.getByRole('searchbox', { name: 'Find pictures' }).fill('pearl SLOPE');
   await expect(cards).toHaveCount(1);
   await details.getByRole('button', { name: 'Delete' }).click();
   await expect(cards).toHaveCount(0);

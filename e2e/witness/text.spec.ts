@@ -130,7 +130,7 @@ test('tiles of the demo are as high by their content as in the browser', async (
     const collection = await demo(name);
     const tiles = collection.order
       .map((id) => collection.tiles[id] as Tile)
-      .filter(({ kind }) => kind !== 'picture');
+      .filter(({ kind }) => kind !== 'picture' && kind !== 'group');
     const html = tiles.map((tile) => tileHtml(collection, tile, NOTHING)).join('');
     await page.setContent(
       `<!doctype html><style>${namedRule(':root', collection)} ${(await fontFaces()).join('')} body { margin: 0; container-type: inline-size } ${contentCss(collection)} ${tiles.map((tile) => tileCss(collection, tile, () => 'none')).join('\n')}
