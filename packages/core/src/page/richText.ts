@@ -8,7 +8,7 @@ export function wordsHtml(words: Words): string[] {
     .split(/\n\s*\n/)
     .map((part) => part.trim())
     .filter(Boolean)
-    .map((part) => `<p>${escapeHtml(part)}</p>`);
+    .map((part) => `<p>${linesHtml(part)}</p>`);
 }
 
 function blockHtml(block: Block): string {
@@ -21,8 +21,10 @@ function blockHtml(block: Block): string {
   return items.length > 0 ? `<${name}>${items.join('')}</${name}>` : '';
 }
 
+const linesHtml = (text: string) => escapeHtml(text).replace(/\r?\n/g, '<br>');
+
 function spanHtml({ text, strong, emphasis, link }: RichSpan): string {
-  let html = escapeHtml(text).replaceAll('\n', '<br>');
+  let html = linesHtml(text);
   if (emphasis) html = `<em>${html}</em>`;
   if (strong) html = `<strong>${html}</strong>`;
   return link ? `<a href="${escapeHtml(link)}">${html}</a>` : html;

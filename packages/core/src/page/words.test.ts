@@ -39,6 +39,7 @@ describe('levels of headings', () => {
 describe('rich words', () => {
   test.each<[Words, string[]]>([
     ['One\n\n<b>', ['<p>One</p>', '<p>&lt;b&gt;</p>']],
+    ['One\ntwo\r\n\r\nthree', ['<p>One<br>two</p>', '<p>three</p>']],
     [[{ kind: 'paragraph', spans: [] }], []],
     [[{ kind: 'list', items: [] }], []],
     [
