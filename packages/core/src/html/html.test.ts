@@ -49,6 +49,15 @@ describe('a page is laid out by its own style', () => {
     expect(layoutHtml(html, 160).b).toEqual([80, 0, 80, 40]);
   });
 
+  test('a page is laid out as nobody does anything with it', () => {
+    const css = `.g { grid-template-columns: 1fr 1fr; grid-auto-rows: 50px }
+      ${['hover', 'active', 'focus', 'focus-visible', 'focus-within', 'target'].map((state) => `[data-tile=a]:${state}`).join()} { height: 9px }
+      .g:has(> :focus-within) { grid-template-columns: 1fr }
+      [data-tile=b]:not(:focus-visible) { height: 20px }`;
+    expect(readPage(page(css)).reports).toEqual([]);
+    expect(layoutHtml(page(css), 400)).toMatchObject({ a: [0, 0, 200, 50], b: [200, 0, 200, 20] });
+  });
+
   test('what is not understood is reported by line, never dropped in silence', () => {
     const { reports } = readPage(
       '<style>\n.a { color: red }\n@weird x { }\n.b:nonsense(2) { top: 0 }\n.c { gap: 1px 2px 3px }\n</style><link rel=stylesheet href=gone.css>',

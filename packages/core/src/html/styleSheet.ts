@@ -5,6 +5,13 @@ import { generate } from 'css-tree';
 import type { Element } from 'domhandler';
 import { expandDeclaration, type Nodes } from './shorthands.js';
 
+/** States that nothing is in as long as nobody does anything with the page. */
+const STATES = [
+  ...['focus', 'focus-visible', 'focus-within', 'target', 'target-within', 'modal', 'fullscreen'],
+  ...['popover-open', 'user-valid', 'user-invalid', 'autofill', 'playing'],
+];
+const AT_REST = { pseudos: Object.fromEntries(STATES.map((state) => [state, () => false])) };
+
 /** What was found in a page that could not be taken over, with its line. */
 export interface Report {
   readonly line: number;
@@ -166,7 +173,7 @@ export function readStyleSheet(
         for (const one of parseSelector(selector)) {
           if (one.some((part) => part.type === SelectorType.PseudoElement)) continue;
           const rule = {
-            matches: compile<Element, Element>([one] as never) as (element: Element) => boolean,
+            matches: compile<Element, Element>([one] as never, AT_REST) as (element: Element) => boolean,
             specificity: specificityOf(one),
             conditions: context.conditions,
             declarations,
