@@ -6,7 +6,7 @@ import { measureCss } from '../look/css.js';
 import { RING } from '../page/ring.js';
 import { px } from '../page/units.js';
 import { openAtRest } from './box.js';
-import { openerSelector } from './openers.js';
+import { openerSelector, openEverywhere } from './openers.js';
 import type { CssInput, LevelCss, OwnRule } from '../arrangement.js';
 import type { Declarations } from '../page/rule.js';
 
@@ -62,6 +62,13 @@ export function fanToCss({ document, band, selector }: CssInput): LevelCss {
       },
     });
   });
+  // Bands that open cards of their own check none in the page; the one that lies open can be pressed.
+  const rest = shown[openAtRest(cards, shown.length)]?.tile.id;
+  if (rest !== undefined && openEverywhere(document) === null)
+    own.push({
+      selector: `${selector}:not(:has(> .opens:checked)) > ${openerSelector(rest)}`,
+      declarations: { 'pointer-events': 'none' },
+    });
   shown.forEach(({ tile: { id } }, k) => own.push(opened(k, `> :where(${openerSelector(id)}:checked)`)));
   shown.forEach(({ tile: { id } }, k) => own.push(opened(k, `> ${tileSelector(id)}:focus-within`)));
   shown.forEach(({ tile: { id } }, k) => {
