@@ -1,9 +1,9 @@
 import { bandsOf } from '../document/bands.js';
-import { bentoAreas } from '../bento/areas.js';
+import { bentoAreas, isHidden } from '../bento/areas.js';
 import { emptyGroup } from '../document/emptyDocument.js';
 import { boundsOf } from '../grid/bounds.js';
 import { newTile } from './newTile.js';
-import { insertTile } from './tiles.js';
+import { forgetTiles, insertTile } from './tiles.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { GroupTile, TileId } from '../document/types.js';
@@ -19,7 +19,9 @@ export function groupTiles(ids: readonly TileId[], id: TileId, band: number): Co
     const [first] = inside;
     if (first === undefined || !resolved) return;
     const areas = bentoAreas(draft, resolved).filter((_, k) => ids.includes(draft.order[k] as TileId));
-    const { columnSpan, rowSpan } = boundsOf(areas);
+    // Tiles that are all hidden here take no cells.
+    const bounds = boundsOf(areas.filter((area) => !isHidden(area)));
+    const [columnSpan, rowSpan] = [Math.max(1, bounds.columnSpan), Math.max(1, bounds.rowSpan)];
     const { columnGap, rowGap, flow } = resolved.arrangement;
     const group: GroupTile = {
       ...(newTile('group', id) as GroupTile),
@@ -65,10 +67,6 @@ export function ungroup(id: TileId): Command {
     const inside = [...group.order];
     inside.forEach((each) => setFree(draft, each));
     draft.order = [...draft.order.slice(0, position), ...inside, ...draft.order.slice(position + 1)];
-    delete draft.tiles[id];
-    for (const band of draft.bands) {
-      delete band.tiles[id];
-      if (band.groups) delete band.groups[id];
-    }
+    forgetTiles(draft, [id]);
   };
 }

@@ -16,13 +16,26 @@ export function onLevel(level: Level, command: Command): Command {
     command(view);
     group.order = view.order;
     group.arrangement = view.arrangement;
-    bands.forEach(({ arrangement }, k) => {
+    bands.forEach((copy, k) => {
       const band = draft.bands[k] as Draft['bands'][number];
+      handBack(copy, band, ['arrangement']);
+      const { arrangement } = copy;
       const isSet = Object.keys(arrangement).length > 0;
       if (isSet && !same(band.groups?.[level], arrangement)) (band.groups ??= {})[level] = arrangement;
       if (!isSet && band.groups) delete band.groups[level];
     });
+    handBack(view, draft, ['arrangement', 'order', 'bands']);
   };
+}
+
+/** Sets or takes away what a command set or took away on a copy, but for what is the copy’s own. */
+function handBack<D extends object>(copy: D, draft: D, own: readonly string[]): void {
+  const keys = new Set([...Object.keys(copy), ...Object.keys(draft)]) as Set<keyof D & string>;
+  for (const key of keys) {
+    if (own.includes(key) || copy[key] === draft[key]) continue;
+    if (key in copy) draft[key] = copy[key];
+    else delete draft[key];
+  }
 }
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);

@@ -20,6 +20,7 @@ import { onLevel } from './level.js';
 import { moveByCells, placeAt, placeOver } from './moveToCell.js';
 import { newTile } from './newTile.js';
 import { setArrangement, setTrack } from './arrangement.js';
+import { setHidden } from './place.js';
 import { evenTracks, insertTrack, moveBoundary, removeTrack } from './tracks.js';
 import type { CollectionDocument, PictureAsset, PictureTile, Tile } from '../document/types.js';
 
@@ -186,6 +187,15 @@ describe('copies', () => {
 });
 
 describe('groups', () => {
+  test('of tiles that are all hidden have a cell, and a column in them', () => {
+    const hidden = run(groupTiles(['t1', 't2'], 'g', 0), run(setHidden(['t1', 't2'], true, 0, 'all')));
+    expect(hidden.tiles.g).toMatchObject({
+      place: { columnSpan: 1, rowSpan: 1 },
+      arrangement: { columns: ['1fr'] },
+    });
+    expect(checkDocument(JSON.parse(JSON.stringify(hidden))).problems).toEqual([]);
+  });
+
   const grouped = run(groupTiles(['t1', 't2'], 'g', 0));
 
   test('take the cells of their tiles and keep what they look like', () => {

@@ -31,15 +31,27 @@ export function removeTiles(ids: readonly TileId[]): Command {
   return (draft) => {
     const here = ids.filter((id) => draft.order.includes(id));
     draft.order = draft.order.filter((id) => !here.includes(id));
-    for (const id of here.flatMap((each) => withContents(draft, each))) {
-      delete draft.tiles[id];
-      for (const band of draft.bands) {
-        delete band.tiles[id];
-        if (band.groups) delete band.groups[id];
-        if (band.looks) delete band.looks[id];
-      }
-    }
+    forgetTiles(
+      draft,
+      here.flatMap((each) => withContents(draft, each)),
+    );
   };
+}
+
+/** Takes tiles out that no order holds any more, with what the bands say of them. */
+export function forgetTiles(draft: Draft, ids: readonly TileId[]): void {
+  for (const id of ids) {
+    delete draft.tiles[id];
+    forgetInBands(draft, id);
+  }
+}
+
+function forgetInBands({ bands }: Draft, id: TileId): void {
+  for (const band of bands) {
+    delete band.tiles[id];
+    if (band.groups) delete band.groups[id];
+    if (band.looks) delete band.looks[id];
+  }
 }
 
 /** Moves tiles, kept in their order, to where the first of them comes at `position` (from 0). */

@@ -1,4 +1,5 @@
 import { enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { outgrown } from '../document/outgrown.js';
 import { pointerSegment } from '../document/problems.js';
 import type { CollectionDocument } from '../document/types.js';
 import type { JsonPatch } from './types.js';
@@ -18,12 +19,15 @@ export type Command = (draft: Draft<CollectionDocument>) => void;
 /**
  * Runs a command on a document.
  * @returns the new document, with the JSON Patch (RFC 6902) that leads to it and the one that leads back
+ * @throws RangeError when the document would grow past the bounds of a file; whatever the command throws
  * @example change(document, setSpan({ tiles: ['beds'], columnSpan: 2, band: 0, setFor: 'band' })).inverse
  */
 export function change(document: CollectionDocument, command: Command): Change {
   const [changed, patches, inverse] = produceWithPatches(document, (draft) => {
     command(draft);
   });
+  const amiss = outgrown(document, changed);
+  if (amiss !== null) throw new RangeError(amiss);
   return { document: changed, patch: patches.map(toOperation), inverse: inverse.map(toOperation) };
 }
 

@@ -1,5 +1,5 @@
 import { assetsOf, carryAssets, clone, type Assets } from '../commands/assets.js';
-import { insertTile } from '../commands/tiles.js';
+import { forgetTiles, insertTile } from '../commands/tiles.js';
 import { withContents } from '../document/levels.js';
 import { plainWords } from '../page/richText.js';
 import { isSame, recipeDifferences, recipeLook } from './follow.js';
@@ -96,7 +96,7 @@ function contentOf(tiles: CollectionDocument['tiles'], id: TileId) {
 
 /**
  * Lets tiles use a recipe: they keep their id, name, place and content as far as the recipe has slots for
- * it. A tile of another kind hands its words on in the order in which they are read.
+ * it; what bands set of their look and of an arrangement in them goes. A tile of another kind hands its words on in the order in which they are read.
  */
 export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'position'>): Command {
   return (draft) => {
@@ -114,7 +114,11 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
         part.id === recipe.root ? id : use.freshId(part),
       );
       const filled = made.map((tile) => fill(tile, recipe, content));
-      for (const each of inside) delete draft.tiles[each];
+      forgetTiles(draft, inside);
+      for (const { groups, looks } of draft.bands) {
+        delete groups?.[id];
+        delete looks?.[id];
+      }
       for (const tile of filled) {
         const own = tile.id === id ? { ...tile, name, place } : tile;
         draft.tiles[tile.id] = clone<Tile>(own);

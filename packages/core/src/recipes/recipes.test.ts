@@ -14,7 +14,11 @@ import { STARTERS, starterAssets } from './starters.js';
 import { change } from '../patch/change.js';
 import { checkDocument } from '../document/checkDocument.js';
 import { emptyDocument } from '../document/emptyDocument.js';
-import { groupTiles } from '../commands/groups.js';
+import { groupTiles, ungroup } from '../commands/groups.js';
+import { onLevel } from '../commands/level.js';
+import { setArrangement } from '../commands/arrangement.js';
+import { setBandLook } from '../commands/bandLooks.js';
+import { setSpan } from '../commands/place.js';
 import { newTile } from '../commands/newTile.js';
 import { removeNamedLook, setNamedLook } from '../commands/namedLooks.js';
 import { setContent, setLook } from '../commands/tiles.js';
@@ -176,5 +180,41 @@ describe('a named look', () => {
     expect(checkDocument(broken).problems.map(({ message }) => message)).toEqual([
       'There is no named look “fern”. Add it to “namedLooks”, or write the value itself.',
     ]);
+  });
+});
+
+describe('what a recipe takes the place of', () => {
+  const grouped = run(
+    { ...three, bands: [{ id: 'narrow', below: 600, arrangement: {}, tiles: {} }] },
+    setLook(['c'], { fill: '#dfe8e2' }),
+    makeRecipe('c', 'note', 'Note'),
+    groupTiles(['a', 'b'], 'g', 0),
+    onLevel('g', setArrangement({ rowGap: 2 }, 1, 'band')),
+    onLevel('g', setSpan({ tiles: ['a'], band: 1, setFor: 'band', columnSpan: 2 })),
+    setBandLook(['g', 'a'], { spread: 'start' }, 1),
+    setSpan({ tiles: ['g'], band: 1, setFor: 'band', columnSpan: 3 }),
+  );
+
+  test('leaves nothing behind: a group that uses it has its place, not what bands set inside of it', () => {
+    const after = run(grouped, applyRecipe(['g'], use(grouped)));
+    expect(Object.keys(after.tiles).sort()).toEqual(['c', 'g']);
+    expect(after.bands[0]).toMatchObject({ tiles: { g: { columnSpan: 3 } }, groups: {}, looks: {} });
+  });
+
+  test('a group that is taken apart in one use is taken apart in all, and nothing in it is lost', () => {
+    const made = run(
+      { ...three, tiles: { ...three.tiles, d: text('d', 'D') }, order: ['a', 'b', 'c', 'd'] },
+      groupTiles(['a', 'b'], 'inner', 0),
+      groupTiles(['inner', 'c'], 'outer', 0),
+      makeRecipe('outer', 'note', 'Note'),
+    );
+    const two = run(made, applyRecipe(['d'], use(made)));
+    const after = run(two, onLevel('outer', ungroup('inner')), updateRecipe('outer', freshId));
+    const kinds = (id: string) => {
+      const group = after.tiles[id];
+      return group?.kind === 'group' ? group.order.map((each) => after.tiles[each]?.kind) : group?.kind;
+    };
+    expect(kinds('outer')).toEqual(['text', 'text', 'stat']);
+    expect(kinds('d')).toEqual(kinds('outer'));
   });
 });

@@ -1,5 +1,5 @@
 import { clone } from '../commands/assets.js';
-import { removeTiles } from '../commands/tiles.js';
+import { forgetTiles } from '../commands/tiles.js';
 import { withContents } from '../document/levels.js';
 import { follow, isSame, recipeLook, tilesUsing } from './follow.js';
 import { partsFrom } from './parts.js';
@@ -87,7 +87,8 @@ function bringUpTo(
 ): void {
   const variant = draft.tiles[root]?.recipe?.variant ?? null;
   const idOf = new Map<TileId, TileId>();
-  for (const id of withContents(draft, root)) {
+  const inside = withContents(draft, root);
+  for (const id of inside) {
     const tile = draft.tiles[id];
     if (tile?.recipe?.recipe !== after.id) continue;
     idOf.set(tile.recipe.part, id);
@@ -106,18 +107,9 @@ function bringUpTo(
     if (tile.kind === 'group' && own?.kind === 'group')
       own.order = tile.order.map((each) => idOf.get(each) as TileId);
   }
-  const gone = Object.keys(before.parts).filter((part) => !after.parts[part] && idOf.has(part));
-  if (gone.length > 0)
-    forgetTiles(
-      draft,
-      gone.map((part) => idOf.get(part) as TileId),
-    );
-}
-
-/** Removes tiles that no order holds any more. */
-function forgetTiles(draft: Draft, ids: readonly TileId[]): void {
-  const order = draft.order;
-  draft.order = [...ids];
-  removeTiles(ids)(draft);
-  draft.order = order;
+  const held = new Set(withContents(draft, root));
+  forgetTiles(
+    draft,
+    inside.filter((id) => !held.has(id)),
+  );
 }

@@ -1,5 +1,5 @@
 import { clone } from '../commands/assets.js';
-import { removeTiles } from '../commands/tiles.js';
+import { forgetTiles, removeTiles } from '../commands/tiles.js';
 import { isAddress } from '../document/checkLook.js';
 import { LIMITS } from '../document/limits.js';
 import { withContents } from '../document/levels.js';
@@ -271,7 +271,7 @@ function removeAnywhere(draft: Draft, tile: TileId): void {
   else
     for (const group of Object.values(draft.tiles)) {
       if (group.kind !== 'group' || !group.order.includes(tile)) continue;
-      for (const id of withContents(draft, tile)) delete draft.tiles[id];
+      forgetTiles(draft, withContents(draft, tile));
       group.order = group.order.filter((id) => id !== tile);
     }
 }

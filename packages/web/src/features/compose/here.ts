@@ -3,12 +3,11 @@ import { run, tryOut } from '../document';
 import { selectLevel } from './selectors';
 import type { AppThunk } from '../../store/store';
 
-/** Runs a command on the level that one is on, as one undoable step. */
+/** Runs a command on the level that one is on, as one undoable step; answers whether it could be run. */
 export const runHere =
-  (name: string, command: Command, key: string | null = null): AppThunk =>
-  (dispatch, getState) => {
+  (name: string, command: Command, key: string | null = null): AppThunk<boolean> =>
+  (dispatch, getState) =>
     dispatch(run(name, onLevel(selectLevel(getState()), command), key));
-  };
 
 /** Shows what a command would do on the level that one is on, until it is run or dropped. */
 export const tryHere =

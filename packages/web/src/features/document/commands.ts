@@ -1,25 +1,37 @@
-import { applyPatch, change, patchCommand, type Command, type JsonPatch } from '@noria/core';
+import {
+  applyPatch,
+  change,
+  patchCommand,
+  type CollectionDocument,
+  type Command,
+  type JsonPatch,
+} from '@noria/core';
 import { announce, warn } from '../notices';
 import { changed, redone, tried, undone } from './documentSlice';
 import type { AppThunk } from '../../store/store';
 
-/** Runs a command as one undoable step. Steps of the same key in close succession become one. */
+/**
+ * Runs a command as one undoable step. Steps of the same key in close succession become one. Answers
+ * false where it can't be run, and says why.
+ */
 export const run =
-  (name: string, command: Command, key: string | null = null): AppThunk =>
+  (name: string, command: Command, key: string | null = null): AppThunk<boolean> =>
   (dispatch, getState) => {
     const { document } = getState().document;
-    if (!document) return;
+    if (!document) return false;
     try {
       const made = change(document, command);
       if (made.patch.length === 0) {
         dispatch(tried(null));
-        return;
+        return true;
       }
       const step = { name, patch: made.patch, inverse: made.inverse, key, at: Date.now() };
       dispatch(changed({ document: made.document, step }));
+      return true;
     } catch (error) {
       dispatch(tried(null));
       dispatch(warn(error instanceof Error ? error.message : String(error)));
+      return false;
     }
   };
 
@@ -29,9 +41,18 @@ export const tryOut =
   (dispatch, getState) => {
     const { document, trial } = getState().document;
     if (!document) return;
-    if (command) dispatch(tried(change(document, command).document));
+    if (command) dispatch(tried(outcome(document, command)));
     else if (trial) dispatch(tried(null));
   };
+
+/** What a command makes of a document; null where it can't be run, which is said when it is. */
+export function outcome(document: CollectionDocument, command: Command): CollectionDocument | null {
+  try {
+    return change(document, command).document;
+  } catch {
+    return null;
+  }
+}
 
 /** Runs a patch that was worked out elsewhere as one undoable step. */
 export const runPatch =

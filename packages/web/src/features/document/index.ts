@@ -1,5 +1,5 @@
 export { documentSlice, opened, changed, type Saving } from './documentSlice';
-export { goToStep, run, runPatch, tryOut, tryPatch, undo, redo } from './commands';
+export { goToStep, outcome, run, runPatch, tryOut, tryPatch, undo, redo } from './commands';
 export { open } from './open';
 export { saver } from './saver';
 export { keepMineAsCopy, takeTheirs } from './settleConflict';

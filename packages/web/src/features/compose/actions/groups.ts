@@ -11,16 +11,8 @@ export const groupInHand = (): AppThunk => (dispatch, getState) => {
   const tiles = selectInHand(getState());
   if (tiles.length === 0) return;
   const id = freshId('group');
-  dispatch(
-    runHere(
-      'Group',
-      groupTiles(
-        tiles.map((tile) => tile.id),
-        id,
-        selectBand(getState()).index,
-      ),
-    ),
-  );
+  const ids = tiles.map((tile) => tile.id);
+  if (!dispatch(runHere('Group', groupTiles(ids, id, selectBand(getState()).index)))) return;
   dispatch(taken([id]));
   dispatch(
     announce(`${tiles.length} ${tiles.length === 1 ? 'tile' : 'tiles'} in a group. Enter goes into it.`),

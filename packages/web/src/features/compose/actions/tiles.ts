@@ -1,7 +1,6 @@
 import {
   addTile,
   assignArea,
-  change,
   duplicateTile,
   pasteTiles,
   placeAt,
@@ -14,6 +13,7 @@ import {
   type TileId,
   type TileKind,
 } from '@noria/core';
+import { outcome } from '../../document';
 import { announce } from '../../notices';
 import { drawnChosen, taken, takenBare } from '../composeSlice';
 import { runHere } from '../here';
@@ -33,7 +33,7 @@ export const addNewTile =
   (kind: TileKind): AppThunk =>
   (dispatch, getState) => {
     const id = freshId(kind);
-    dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))));
+    if (!dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))))) return;
     dispatch(drawnChosen(kind));
     dispatch(taken([id]));
     dispatch(announce(`A ${kind} tile was added and is in hand.`));
@@ -46,7 +46,8 @@ export const drawCommand =
     const state = getState();
     const view = selectSavedView(state);
     const add = addTile(kind, id);
-    const added = change(view, add).document;
+    const added = outcome(view, add);
+    if (!added) return add;
     const place = placeAt(added, id, selectBand(state), cells, 'band');
     return (draft) => {
       add(draft);
@@ -59,7 +60,7 @@ export const drawTile =
   (kind: TileKind, cells: GridArea): AppThunk =>
   (dispatch) => {
     const id = freshId(kind);
-    dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))));
+    if (!dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))))) return;
     dispatch(drawnChosen(kind));
     dispatch(takenBare([id]));
     dispatch(announce(`A ${kind} tile of ${cells.columnSpan} by ${cells.rowSpan} was drawn and is in hand.`));
@@ -78,10 +79,10 @@ export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
       if (each.id === tile.id) copies.push(id);
       return id;
     });
-    view = change(view, command).document;
+    view = outcome(view, command) ?? view;
     return command;
   });
-  dispatch(runHere('Duplicate', (draft) => commands.forEach((command) => command(draft))));
+  if (!dispatch(runHere('Duplicate', (draft) => commands.forEach((command) => command(draft))))) return;
   dispatch(taken(copies));
   dispatch(announce(`${named(tiles)} duplicated; the copy is in hand.`));
 };
@@ -118,7 +119,7 @@ export const pasteText =
       if (outer.has(tile.id)) ids.push(id);
       return id;
     });
-    dispatch(runHere('Paste', command));
+    if (!dispatch(runHere('Paste', command))) return true;
     dispatch(takenBare(ids));
     dispatch(announce(`${ids.length === 1 ? 'A tile was' : `${ids.length} tiles were`} pasted.`));
     return true;
