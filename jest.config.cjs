@@ -13,7 +13,12 @@ const project = (name, setupFiles = []) => ({
         jsc: {
           target: 'es2023',
           parser: { syntax: 'typescript', tsx: name === 'web', decorators: true },
-          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+          transform: {
+            legacyDecorator: true,
+            decoratorMetadata: true,
+            useDefineForClassFields: false,
+            react: { runtime: 'automatic' },
+          },
           keepClassNames: true,
         },
         module: { type: 'commonjs' },
@@ -28,7 +33,7 @@ const project = (name, setupFiles = []) => ({
     '\\?url$': '<rootDir>/src/testing/address.ts',
   },
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
-  setupFiles,
+  setupFiles: ['<rootDir>/../../jest.seed.cjs', ...setupFiles],
 });
 
 module.exports = {
