@@ -1,8 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { bandAt, bandsOf, isSetHere, placeIn } from './document/bands.js';
 import { layoutCollection } from './layout.js';
+import { change } from './patch/change.js';
 import { LETTERS } from './testing/layoutHtml.js';
 import { sample } from './testing/sample.js';
+import { setArrangement } from './commands/arrangement.js';
+import { setLook } from './commands/tiles.js';
 import type { CollectionDocument, Tile } from './document/types.js';
 
 describe('a bento', () => {
@@ -94,4 +97,15 @@ describe('bands', () => {
     expect(isSetHere(document, 2, { of: 'rowGap' })).toBe(true);
     expect(isSetHere(document, 0, { of: 'rowGap' })).toBe(false);
   });
+});
+
+test('type that grows with the page grows after a page of no width', () => {
+  const grows = { from: 20, to: 60, fromWidth: 300, toWidth: 1300 };
+  const document = change(sample([[1, 1]], 1), setArrangement({ autoRows: 'auto' }, 0, 'all')).document;
+  const fluid = change(document, setLook(['t1'], { headingSize: grows })).document;
+  const heights = (of: CollectionDocument, ...widths: number[]) =>
+    widths.map((width) => layoutCollection(of, width, { measurer: LETTERS }).tiles[0]?.blockSize ?? 0);
+  const fresh = heights(structuredClone(fluid), 1300, 800);
+  expect(fresh[0]).toBeGreaterThan(fresh[1] ?? Infinity);
+  expect(heights(fluid, 0, 1300, 800).slice(1)).toEqual(fresh);
 });

@@ -17,8 +17,8 @@ interface Known {
   readonly films: CollectionDocument['films'];
   readonly icons: CollectionDocument['icons'];
   readonly measurer: TextMeasurer;
-  /** 0 where the tile is the same at every width of the page. */
-  readonly pageInlineSize: number;
+  /** Null where the tile is the same at every width of the page. */
+  readonly pageInlineSize: number | null;
   readonly page: SourcePage;
   readonly box: Box;
 }
@@ -49,7 +49,7 @@ export function tileBox(
     before.films === films &&
     before.icons === icons &&
     before.measurer === measurer &&
-    (before.pageInlineSize === 0 || before.pageInlineSize === pageInlineSize)
+    (before.pageInlineSize === null || before.pageInlineSize === pageInlineSize)
   )
     return before.box;
   const isSame =
@@ -71,7 +71,7 @@ export function tileBox(
     measurer,
     page,
     box,
-    pageInlineSize: isFluid(document, tile) ? pageInlineSize : 0,
+    pageInlineSize: isFluid(document, tile) ? pageInlineSize : null,
   });
   return box;
 }
