@@ -9,6 +9,7 @@ await step('Chromium', ensureChromium);
 await step('Build', build);
 const env = {
   WITNESS_PAGES: process.env.WITNESS_PAGES ?? '20000',
+  WITNESS_COLLECTIONS: process.env.WITNESS_COLLECTIONS ?? '400',
   WITNESS_SEED: process.env.WITNESS_SEED ?? '1',
 };
 const { code } = await run('npx', ['playwright', 'test', 'e2e/witness', '--reporter=line'], {

@@ -36,8 +36,7 @@ export function bentoBox({ document, band, options, group }: LevelInput): LevelB
     const tile = looks.tiles[shown[k] as string] as Tile;
     const { fit } = placeIn(document, tile, band.index);
     const box = contentBox(tile, fit);
-    const isSquares = isSquareGroup(document, tile, band.index);
-    return cell(isSquares ? { ...box, style: { ...box.style, alignSelf: START } } : box, area, fit);
+    return cell(inCells(tile, box), area, fit);
   });
   const box = gridBox(arrangement, rows, children, options);
   return {
@@ -55,6 +54,14 @@ export function bentoBox({ document, band, options, group }: LevelInput): LevelB
     },
   };
 
+  /** In square cells a group is as large as they are; one of square modules is as high as those in others. */
+  function inCells(tile: Tile, box: Box): Box {
+    if (tile.kind !== 'group') return box;
+    if (isSquare(arrangement)) return { ...box, style: { ...box.style, ...FILLS } };
+    const isSquares = isSquareGroup(document, tile, band.index);
+    return isSquares ? { ...box, style: { ...box.style, alignSelf: START } } : box;
+  }
+
   function contentBox(tile: Tile, fit: Fit): Box {
     if (tile.kind === 'group') {
       const inner = (groups[tile.id] = group(tile.id));
@@ -70,6 +77,7 @@ export function bentoBox({ document, band, options, group }: LevelInput): LevelB
 }
 
 const START = { at: 'start', safe: false } as const;
+const FILLS = { blockSize: 'auto', minBlockSize: 0, maxInlineSize: 'none' } as const;
 
 const along = (starts: Float64Array | undefined, sizes: Float64Array | undefined): Track[] =>
   Array.from(starts ?? [], (start, k) => ({ start, size: sizes?.[k] ?? 0 }));

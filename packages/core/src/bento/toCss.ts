@@ -1,9 +1,10 @@
 import { trackCss } from '../css/trackSize.js';
+import { LIMITS } from '../document/limits.js';
 import { placeIn, type Band } from '../document/bands.js';
 import { isSquare } from '../document/kindValues.js';
 import { fluidOf, spanIn } from '../fluid/columns.js';
 import { fittingTracks } from '../fluid/tracks.js';
-import { frameCss, stackCss } from '../level/css.js';
+import { frameCss, SLOT_WIDTH, stackCss } from '../level/css.js';
 import { isSquareGroup } from '../level/shape.js';
 import { px } from '../page/units.js';
 import { areaIn, mapRows } from './areaMap.js';
@@ -15,7 +16,8 @@ import type { Arrangement, CollectionDocument, Lie, Tile, TrackSize, WholePlace 
 /** The CSS of a bento or fluid level in one band, all values said; the page writer leaves out what is carried. */
 export function bentoToCss({ document, band, layout }: CssInput): LevelCss {
   const tiles: Record<string, Declarations> = {};
-  const areas = isSquare(band.arrangement) ? new Map(layout().tiles.map((tile) => [tile.id, tile])) : null;
+  const laid = isSquare(band.arrangement) ? layout() : null;
+  const areas = laid && new Map(laid.tiles.map((tile) => [tile.id, tile]));
   for (const id of document.order) {
     const tile = document.tiles[id] as Tile;
     const place = placeIn(document, tile, band.index);
@@ -29,7 +31,11 @@ export function bentoToCss({ document, band, layout }: CssInput): LevelCss {
           ...stackCss(document, tile, place),
         };
   }
-  return { grid: gridCss(band.arrangement), ...(areas && { before: SQUARE }), tiles };
+  return {
+    grid: gridCss(band.arrangement),
+    ...(laid && { before: squares(laid.rows.length, band.arrangement) }),
+    tiles,
+  };
 }
 
 /** The lines of a tile that is held at its cells. */
@@ -42,17 +48,26 @@ export const heldCss = (area: GridArea | undefined): Declarations =>
     : {};
 
 /**
- * Rows of `1fr` in a grid of no height are all as high as the highest of them asks (CSS Grid 2,
- * section 12.7.1); here that is a square in the first cell, and tiles ask for nothing.
+ * Rows as high as the columns are wide, whatever height the grid has: tiles ask for nothing, and a box
+ * along the first column asks for all rows alike (CSS Grid 2, section 12.5: what a span asks for beyond
+ * its tracks is shared evenly).
  */
-export const SQUARE: Declarations = {
-  content: '""',
-  'grid-area': '1 / 1',
-  'align-self': 'start',
-  'aspect-ratio': '1',
+export const SQUARE_ROWS: Declarations = { 'grid-template-rows': 'none', 'grid-auto-rows': 'max-content' };
+/** More than a tile's padding: what a tile asks for is never less than nothing. */
+export const WHOLE_SQUARES: Declarations = {
+  'block-size': '0',
+  'min-block-size': '100%',
+  ...SLOT_WIDTH,
+  'margin-block-end': px(-2 * LIMITS.padding - 2 * LIMITS.border),
 };
-export const SQUARE_ROWS: Declarations = { 'grid-template-rows': 'none', 'grid-auto-rows': '1fr' };
-export const WHOLE_SQUARES: Declarations = { 'block-size': '0', 'min-block-size': '100%' };
+export const squares = (rows: number, { rowGap }: Arrangement): Declarations => ({
+  content: '""',
+  'grid-column': '1',
+  'grid-row': `1 / span ${Math.max(1, rows)}`,
+  'inline-size': '100%',
+  'aspect-ratio': rows > 1 ? `1 / ${rows}` : '1',
+  'padding-block-end': px(Math.max(0, rows - 1) * rowGap),
+});
 
 function gridCss(arrangement: Arrangement): Declarations {
   const { rows } = arrangement;

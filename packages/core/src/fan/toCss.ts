@@ -1,6 +1,6 @@
 import { shownTiles } from '../document/bands.js';
 import { fanOf } from '../document/kindValues.js';
-import { frameCss, stackCss } from '../level/css.js';
+import { frameCss, SLOT, stackCss } from '../level/css.js';
 import { tileSelector } from '../page/rule.js';
 import { measureCss } from '../look/css.js';
 import { RING } from '../page/ring.js';
@@ -49,6 +49,7 @@ export function fanToCss({ document, band, selector }: CssInput): LevelCss {
       'grid-row': isInline ? '1' : line,
       'inline-size': isInline ? px(inlineSize) : '100%',
       'block-size': px(blockSize),
+      ...SLOT,
       // A caption stays under the cards that cover its own.
       isolation: 'isolate',
       ...stackCss(document, tile, place),

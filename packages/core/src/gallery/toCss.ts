@@ -1,5 +1,5 @@
 import { shownTiles } from '../document/bands.js';
-import { frameCss, stackCss } from '../level/css.js';
+import { frameCss, SLOT, stackCss } from '../level/css.js';
 import { px } from '../page/units.js';
 import { galleryItems } from './box.js';
 import { ROOM } from './breaks.js';
@@ -36,6 +36,7 @@ export function galleryToCss({ document, band, layout }: CssInput): LevelCss {
       'inline-size':
         width + gaps < inner - 1 ? px(blockSize * aspect) : shareCss((aspect / sum) * (1 - ROOM), gaps),
       'block-size': 'auto',
+      ...SLOT,
       'aspect-ratio': String(Number(aspect.toFixed(6))),
       ...stackCss(document, tile, place),
     };

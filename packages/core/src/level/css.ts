@@ -21,6 +21,10 @@ const heightCss = (height: GridHeight): Declarations => ({
   'min-block-size': height.kind === 'screen' ? `${Number((height.share * 100).toFixed(2))}vh` : '0',
 });
 
+/** A group whose slot says how large it is does not say it itself. */
+export const SLOT_WIDTH: Declarations = { 'max-inline-size': 'none' };
+export const SLOT: Declarations = { ...SLOT_WIDTH, 'min-block-size': '0' };
+
 /** A shorthand of two or four sides without the ones that CSS fills in by itself. */
 function shortest(sides: readonly number[]): string {
   const [blockStart, inlineEnd, blockEnd, inlineStart] = sides;

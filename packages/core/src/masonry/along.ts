@@ -2,7 +2,7 @@ import { placeIn } from '../document/bands.js';
 import { laneCountOf, masonryOf } from '../document/kindValues.js';
 import { placeLanes, type LaneItem } from '../lanes/placeLanes.js';
 import { ownLevel, putTile } from '../level/boxes.js';
-import { frameCss, stackCss } from '../level/css.js';
+import { frameCss, SLOT, stackCss } from '../level/css.js';
 import { shapeOf } from '../level/shape.js';
 import { tileSelector, type Declarations } from '../page/rule.js';
 import { px } from '../page/units.js';
@@ -86,6 +86,7 @@ export function alongToCss({ document, band, layout, selector }: CssInput): Leve
         'margin-inline-start': px(laid.x - arrangement.padding.inlineStart),
         'inline-size': px(laid.inlineSize),
         'block-size': px(laid.blockSize),
+        ...SLOT,
       }),
       ...stackCss(document, tile, place),
     };

@@ -1,7 +1,7 @@
 import { placeIn, shownTiles } from '../document/bands.js';
 import { masonryOf } from '../document/kindValues.js';
 import { fittingTracks } from '../fluid/tracks.js';
-import { frameCss, linearCss, stackCss } from '../level/css.js';
+import { frameCss, linearCss, SLOT_WIDTH, stackCss } from '../level/css.js';
 import { aspectOf } from '../level/shape.js';
 import { tileSelector } from '../page/rule.js';
 import { px } from '../page/units.js';
@@ -38,7 +38,9 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
         'grid-row': '1',
         'margin-block-start': linearCss(at.share, at.length),
       }),
-      'block-size': 'auto',
+      ...SLOT_WIDTH,
+      // A group is as high as it says itself.
+      ...(tile.kind !== 'group' && { 'block-size': 'auto' }),
       ...(aspect !== null && { 'aspect-ratio': String(Number(aspect.toFixed(6))) }),
       ...stackCss(document, tile, place),
     };

@@ -1,4 +1,4 @@
-import { heldCss, SQUARE, SQUARE_ROWS, WHOLE_SQUARES } from '../bento/toCss.js';
+import { heldCss, SQUARE_ROWS, squares, WHOLE_SQUARES } from '../bento/toCss.js';
 import { placeIn } from '../document/bands.js';
 import { frameCss, stackCss } from '../level/css.js';
 import type { CssInput, LevelCss } from '../arrangement.js';
@@ -7,7 +7,7 @@ import type { Tile } from '../document/types.js';
 
 /** A mosaic in CSS: a grid of square modules in which every tile is held at its slot. */
 export function mosaicToCss({ document, band, layout }: CssInput): LevelCss {
-  const { tiles: laid, columns } = layout();
+  const { tiles: laid, columns, rows } = layout();
   const at = new Map(laid.map((tile) => [tile.id, tile]));
   const tiles: Record<string, Declarations> = {};
   for (const id of document.order) {
@@ -27,7 +27,7 @@ export function mosaicToCss({ document, band, layout }: CssInput): LevelCss {
       'grid-auto-flow': 'row',
       ...frameCss(band.arrangement),
     },
-    before: SQUARE,
+    before: squares(rows.length, band.arrangement),
     tiles,
   };
 }

@@ -216,6 +216,8 @@ const INITIAL: Declarations = {
   'flex-flow': 'row',
   flex: '0 1 auto',
   'margin-block-start': '0',
+  'margin-block-end': '0',
+  'padding-block-end': '0',
   'margin-inline-start': '0',
   'overflow-x': 'visible',
   'scrollbar-width': 'auto',

@@ -1,0 +1,75 @@
+import {
+  flatTiles,
+  layoutCollection,
+  writePage,
+  type CollectionDocument,
+  type TextMeasurer,
+} from '@noria/core';
+import { chromium, type Page } from '@playwright/test';
+import { writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { fontMeasurer } from '../../packages/cli/dist/fonts.js';
+import { demo, expect, exported, pageBoxes, test } from '../noria';
+import { randomCollection } from './randomCollection';
+
+/** How many collections of each demo, and from which seed; `npm run witness` asks for many more. */
+const COLLECTIONS = Number(process.env.WITNESS_COLLECTIONS ?? 12);
+const SEED = Number(process.env.WITNESS_SEED ?? 1);
+const WIDTHS = [280, 414, 700, 1024, 1600];
+
+/** Padding of both sides of a tile, px. */
+const SMALLEST = 50;
+
+let measurer: TextMeasurer;
+test.beforeAll(async () => {
+  measurer = await fontMeasurer();
+});
+
+/** Tiles of a page that do not lie within half a px of where core says, in words. */
+async function astray(page: Page, document: CollectionDocument): Promise<string[]> {
+  const found: string[] = [];
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: 800 });
+    const there = await pageBoxes(page);
+    const layout = layoutCollection(document, width, { measurer });
+    const offset = (width - layout.inlineSize) / 2;
+    for (const { id, x, y, inlineSize, blockSize } of flatTiles(layout)) {
+      const here = [x + offset, y, inlineSize, blockSize];
+      // A tile is no smaller than its padding in a browser; no one wants one so small.
+      if (inlineSize < SMALLEST || blockSize < SMALLEST) continue;
+      const far = here.map((value, k) => Math.abs(value - (there[id]?.[k] ?? Infinity)));
+      if (far.some((each) => each > 0.5))
+        found.push(`${id} at ${width}: core ${here.join(' ')}, browser ${there[id]?.join(' ') ?? 'none'}`);
+    }
+  }
+  return found;
+}
+
+for (const lanes of [false, true])
+  for (const name of ['winter-at-the-huts', 'sent-in-by-guests'])
+    test(`any kinds of “${name}” lie in the page as core says, ${lanes ? 'with' : 'without'} lanes`, async ({}, info) => {
+      const start = await demo(name);
+      const folder = dirname(fileURLToPath(await exported(name, info)));
+      const browser = await chromium.launch({
+        executablePath: '/usr/bin/chromium',
+        args: [
+          '--no-sandbox',
+          '--disable-gpu',
+          ...(lanes ? ['--enable-blink-features=CSSGridLanesLayout'] : []),
+        ],
+      });
+      const page = await browser.newPage({ reducedMotion: 'reduce' });
+      const failed: string[] = [];
+      for (let seed = SEED; seed < SEED + COLLECTIONS; seed++) {
+        const document = randomCollection(start, seed);
+        const { files } = writePage(document, measurer);
+        for (const [file, text] of Object.entries(files)) await writeFile(join(folder, file), text);
+        await page.goto(`file://${join(folder, 'index.html')}`);
+        await page.evaluate(() => window.document.fonts.ready);
+        const found = await astray(page, document);
+        if (found.length > 0) failed.push(`seed ${seed}: ${found.length}, ${found[0] ?? ''}`);
+      }
+      await browser.close();
+      expect(failed).toEqual([]);
+    });
