@@ -1,3 +1,4 @@
+import type { Level } from './document/levels.js';
 import type { GridArea } from './grid/place.js';
 import type { Coverage } from './grid/coverage.js';
 import type { Track } from './grid/track.js';
@@ -87,6 +88,7 @@ export interface CssInput {
   readonly band: Band;
   /** The level as it is laid out at the band's width. */
   readonly layout: () => Layout;
+  readonly level: Level;
   /** What the level's element is called in a style sheet. */
   readonly selector: string;
 }

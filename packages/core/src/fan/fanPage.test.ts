@@ -1,6 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { ANY_FAN } from '../document/kindValues.js';
-import { change } from '../patch/change.js';
+import { change, type Command } from '../patch/change.js';
+import { groupTiles } from '../commands/groups.js';
+import { onLevel } from '../commands/level.js';
+import { setHidden, setOrder } from '../commands/place.js';
+import { setKind, setOfKind } from '../commands/kinds.js';
 import { setContent } from '../commands/tiles.js';
 import { checkFit } from '../fit/checkFit.js';
 import { layoutCollection } from '../layout.js';
@@ -78,5 +82,44 @@ describe('a fan in the page', () => {
       }).findings.map(({ kind }) => kind);
     expect(kinds(1200)).not.toContain('overflow');
     expect(kinds(280)).toContain('overflow');
+  });
+
+  test('opens another card in a band that says so, or that hides or orders cards, and none is checked', () => {
+    const banded = (command: Command): CollectionDocument => {
+      const bands = [{ id: 'narrow', below: 600, arrangement: {}, tiles: {} }];
+      return change({ ...fan({ open: 'last' }), bands }, command).document;
+    };
+    const checked = (document: CollectionDocument) => / checked>/.test(page(document).html);
+    const rest = (document: CollectionDocument) =>
+      [...page(document).css.matchAll(/:not\(:has\(> \.opens:checked\)\) > \[data-opens="(\w+)"\]/g)].map(
+        ([, id]) => id,
+      );
+    const same = banded(setOfKind('fan', { strip: 50 }, 1, 'band'));
+    expect([checked(same), rest(same)]).toEqual([true, []]);
+    for (const command of [
+      setOfKind('fan', { open: 'first' }, 1, 'band'),
+      setOrder(['p1'], 1, 1, 'band'),
+      setHidden(['p5'], true, 1, 'band'),
+    ]) {
+      const other = banded(command);
+      const [open] = layoutCollection(other, 500, { measurer: LETTERS }).tiles;
+      expect([checked(other), rest(other).length > 0, open !== undefined]).toEqual([false, true, true]);
+    }
+    expect(rest(banded(setOrder(['p1'], 1, 1, 'band')))).toEqual(['p5', 'p1']);
+  });
+
+  test('is cut as round as its last card, but for a group, whose ground would be cut as well', () => {
+    const cut = (values: Partial<FanCards>) => /clip-path: (inset[^;]*);/.exec(page(fan(values)).css)?.[1];
+    expect(cut({ axis: 'inline', blockSize: 300 })).toBe(
+      'inset(24px 24px calc(100% - 324px) 24px round 0 14px 14px 0)',
+    );
+    expect(cut({ axis: 'block' })).toBe('inset(24px 24px 24px 24px round 0 0 14px 14px)');
+    const grouped = change(fan({}), groupTiles(['p1', 'p2', 'p3'], 'g', 0)).document;
+    const inGroup = [setKind('bento', 0, 'all'), onLevel('g', setKind('fan', 0, 'all'))].reduce(
+      (document, command) => change(document, command).document,
+      grouped,
+    );
+    expect(page(inGroup).css).not.toContain('clip-path: inset(24px');
+    expect(page(inGroup).html).toContain('data-opens="p2"');
   });
 });

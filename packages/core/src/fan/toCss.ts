@@ -8,6 +8,7 @@ import { px } from '../page/units.js';
 import { openAtRest } from './box.js';
 import { openerSelector, openEverywhere } from './openers.js';
 import type { CssInput, LevelCss, OwnRule } from '../arrangement.js';
+import type { Arrangement } from '../document/types.js';
 import type { Declarations } from '../page/rule.js';
 
 const MOVES = '(prefers-reduced-motion: no-preference)';
@@ -18,7 +19,7 @@ const POINTS = '(hover: hover)';
  * radio button of a card lies over it, and opens it for a tap and for the keyboard; pointing at it
  * or moving the focus into it does as well.
  */
-export function fanToCss({ document, band, selector }: CssInput): LevelCss {
+export function fanToCss({ document, band, level, selector }: CssInput): LevelCss {
   const cards = fanOf(band.arrangement);
   const { axis, inlineSize, blockSize, strip } = cards;
   const isInline = axis === 'inline';
@@ -26,6 +27,7 @@ export function fanToCss({ document, band, selector }: CssInput): LevelCss {
   const along = isInline ? 'column' : 'row';
   const template = (open: number) =>
     tracks(shown.length, open, isInline ? inlineSize : blockSize, strip, isInline);
+  const last = measureCss(shown.at(-1)?.tile.look.radius ?? document.look.radius);
   const tiles: Record<string, Declarations> = {};
   const own: OwnRule[] = [
     { selector: `${selector} > .opens`, declarations: OPENER },
@@ -96,10 +98,21 @@ export function fanToCss({ document, band, selector }: CssInput): LevelCss {
       'overflow-clip-margin': 'content-box',
       ...frameCss(band.arrangement),
       gap: '0',
+      // A group has a ground of its own, which would be cut as well.
+      ...(level === null && shown.length > 1 && { 'clip-path': roundCut(band.arrangement, last) }),
     },
     tiles,
     own: shown.length > 1 ? own : [],
   };
+}
+
+/** The edge of a fan at which its last card is cut, as round as the card. */
+function roundCut(arrangement: Arrangement, radius: string): string {
+  const { axis, blockSize } = fanOf(arrangement);
+  const { blockStart, inlineEnd, blockEnd, inlineStart } = arrangement.padding;
+  return axis === 'inline'
+    ? `inset(${px(blockStart)} ${px(inlineEnd)} calc(100% - ${px(blockStart + blockSize)}) ${px(inlineStart)} round 0 ${radius} ${radius} 0)`
+    : `inset(${px(blockStart)} ${px(inlineEnd)} ${px(blockEnd)} ${px(inlineStart)} round 0 0 ${radius} ${radius})`;
 }
 
 const OPENER: Declarations = {

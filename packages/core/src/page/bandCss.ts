@@ -37,6 +37,7 @@ export function bandCss(document: CollectionDocument, band: Band, measurer: Text
       document: view,
       band: here,
       layout: layoutOf(level),
+      level,
       selector,
     });
     // A group's place says more than its grid of how large it is.

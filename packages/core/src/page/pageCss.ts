@@ -225,6 +225,7 @@ const INITIAL: Declarations = {
   overflow: 'visible',
   'overflow-clip-margin': '0px',
   content: 'none',
+  'clip-path': 'none',
 };
 
 const plain = (declarations: Declarations): Declarations =>

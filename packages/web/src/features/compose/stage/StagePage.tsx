@@ -4,6 +4,7 @@ import {
   colourOf,
   contentCss,
   documentIn,
+  fanOf,
   levelOf,
   measureOf,
   namedRule,
@@ -17,6 +18,7 @@ import {
   type PictureImage,
   type Sources,
   type Tile,
+  type TileId,
 } from '@noria/core';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
@@ -177,6 +179,7 @@ function clippedTiles(
   seen: Seen | null,
 ): Clipped[] {
   const { look, namedLooks, tiles } = document;
+  const radiusOf = (id: TileId) => measureOf(namedLooks, tiles[id]?.look.radius ?? look.radius);
   const inside = (
     { tiles: laid, groups, ...size }: Layout,
     level: Level,
@@ -184,25 +187,25 @@ function clippedTiles(
     y: number,
     around: Edge | null,
   ): Clipped[] => {
-    const { kind, padding } = carriedArrangement(levelOf(document, level), band);
-    const edge: Edge | null =
-      kind === 'fan'
-        ? {
-            x: x + padding.inlineStart,
-            y: y + padding.blockStart,
-            inlineSize: size.inlineSize - padding.inlineStart - padding.inlineEnd,
-            blockSize: size.blockSize - padding.blockStart - padding.blockEnd,
-            radius: 0,
-          }
-        : around;
+    const arrangement = carriedArrangement(levelOf(document, level), band);
+    const { kind, padding } = arrangement;
+    const fan: Edge = {
+      x: x + padding.inlineStart,
+      y: y + padding.blockStart,
+      inlineSize: size.inlineSize - padding.inlineStart - padding.inlineEnd,
+      blockSize: size.blockSize - padding.blockStart - padding.blockEnd,
+      round: '0',
+    };
+    const last = kind === 'fan' && level === null ? lastCard(laid) : null;
+    const isInline = fanOf(arrangement).axis === 'inline';
+    const edge = last ? roundCut(fan, last, radiusOf(last.id), isInline) : kind === 'fan' ? fan : around;
     return laid.flatMap((tile) => {
       if (!isSeen(seen, tile.y + y, tile.blockSize)) return [];
       const at = { ...tile, x: tile.x + x, y: tile.y + y };
       const inner = groups[tile.id];
       const own: Clipped = { laidOut: at, clip: edge && clipCss(at, edge) };
       if (!inner) return [own];
-      const radius = measureOf(namedLooks, tiles[tile.id]?.look.radius ?? look.radius);
-      return [own, ...inside(inner, tile.id, at.x, at.y, { ...at, radius })];
+      return [own, ...inside(inner, tile.id, at.x, at.y, { ...at, round: `${radiusOf(tile.id)}px` })];
     });
   };
   return inside(layout, null, 0, 0, null);
@@ -213,8 +216,22 @@ interface Edge {
   readonly y: number;
   readonly inlineSize: number;
   readonly blockSize: number;
-  readonly radius: number;
+  /** Radii of its corners in CSS. */
+  readonly round: string;
 }
+
+/** The card over all others. */
+const lastCard = (cards: readonly LaidOutTile[]) =>
+  cards.reduce<LaidOutTile | null>(
+    (last, card) => (last && (last.x > card.x || last.y > card.y) ? last : card),
+    null,
+  );
+
+/** Where the last card is cut at the edge of its fan, it is as round as elsewhere. */
+const roundCut = (edge: Edge, { blockSize }: LaidOutTile, radius: number, isInline: boolean): Edge =>
+  isInline
+    ? { ...edge, blockSize, round: `0 ${radius}px ${radius}px 0` }
+    : { ...edge, round: `0 0 ${radius}px ${radius}px` };
 
 function clipCss(tile: LaidOutTile, edge: Edge): string {
   const insets = [
@@ -223,7 +240,7 @@ function clipCss(tile: LaidOutTile, edge: Edge): string {
     tile.y + tile.blockSize - edge.y - edge.blockSize,
     edge.x - tile.x,
   ];
-  return `inset(${insets.map((px) => `${Number(px.toFixed(2))}px`).join(' ')} round ${edge.radius}px)`;
+  return `inset(${insets.map((px) => `${Number(px.toFixed(2))}px`).join(' ')} round ${edge.round})`;
 }
 
 interface SlotProps {
