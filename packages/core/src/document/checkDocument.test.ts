@@ -36,6 +36,12 @@ describe('checkDocument', () => {
 
   test.each([
     ['name', '', '/name: A name is empty. Write it.'],
+    ['name', 'a\0b', '/name: A name holds a character that no text can have (U+0000). Remove it.'],
+    [
+      'tiles.t1.label',
+      '\0',
+      '/tiles/t1/label: This text holds a character that no text can have (U+0000). Remove it.',
+    ],
     [
       'arrangement.columns',
       [],

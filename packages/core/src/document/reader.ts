@@ -34,6 +34,8 @@ export const text =
     if (typeof value !== 'string') fail(report, path, `${what} is text; here it is ${shown(value)}.`);
     else if (value.length > most) {
       fail(report, path, `${what} has ${value.length} characters; at most ${most} are kept. Shorten it.`);
+    } else if (value.includes('\0')) {
+      fail(report, path, `${what} holds a character that no text can have (U+0000). Remove it.`);
     } else if (value.trim().length < least) fail(report, path, `${what} is empty. Write it.`);
   };
 

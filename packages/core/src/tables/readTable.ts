@@ -19,7 +19,7 @@ export const MOST_TABLE_BYTES = 8 * 1024 * 1024;
 /**
  * Reads a table from CSV (RFC 4180; separators found out) or from a JSON list of objects.
  * @param bytes of the file, UTF-8 or, when it is not that, Windows-1252
- * @throws TableError when it is too large, has broken quotes, no rows, or is no table
+ * @throws TableError when it is too large, is no text, has broken quotes, no rows, or is no table
  */
 export function readTable(bytes: Uint8Array): ReadTable {
   if (bytes.length > MOST_TABLE_BYTES)
@@ -27,6 +27,10 @@ export function readTable(bytes: Uint8Array): ReadTable {
       `The table has ${bytes.length} bytes; at most ${MOST_TABLE_BYTES} are read. Split it.`,
     );
   const { text, notices } = decoded(bytes);
+  if (/\0|\\u0000/.test(text))
+    throw new TableError(
+      'The table holds a character that no text can have (U+0000). Save it as CSV in UTF-8, and take it in again.',
+    );
   const table = /^\s*[[{]/.test(text) ? fromJson(text) : fromCsv(text);
   if (table.rows.length === 0) throw new TableError('The table has no rows below its heading.');
   if (table.rows.length > LIMITS.tiles)

@@ -68,6 +68,8 @@ describe('a table', () => {
       bytes(`name\n${'x'.repeat(1_000_000)}\n`),
       'Row 1, “name”: 1000000 characters; at most 20000',
     ],
+    ['a sheet that is no text', bytes('n\0a\0m\0e\0\n\0a\0'), 'no text can have'],
+    ['JSON with a sign that no text has', bytes('[{"name": "a\\u0000b"}]'), 'no text can have'],
     ['no JSON', bytes('[{"name": '), 'This is not JSON'],
     ['JSON that is no table', bytes('[1, 2]'), 'a list of objects'],
     ['too many bytes', new Uint8Array(9 * 1024 * 1024), 'at most 8388608 are read'],

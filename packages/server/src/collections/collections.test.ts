@@ -176,6 +176,7 @@ describe('bad input is refused in words, and changes nothing', () => {
     [{ document: 'text' }, 400, '/document'],
     [{ title: 'x' }, 400, '“title” is not a field of this request'],
     [{ name: '' }, 400, '/name'],
+    [{ name: 'a\u0000b' }, 422, 'A name holds a character that no text can have (U+0000). Remove it.'],
   ])('creating from %j', async (sent, status, words) => {
     const answer = await http().post(huts).send(sent).expect(status);
     expect(body(answer).detail).toContain(words);
