@@ -12,7 +12,7 @@ export async function unpack(archive: File, signal: AbortSignal): Promise<File[]
   );
   try {
     const unpacker: Remote<Unpacker> = wrap<Unpacker>(worker);
-    return await Promise.race([unpacker.unpack(archive), stop]);
+    return await Promise.race([unpacker.unpackArchive(archive), stop]);
   } finally {
     worker.terminate();
   }
