@@ -42,3 +42,4 @@ Object.assign(Element.prototype, {
   releasePointerCapture: () => undefined,
 });
 Object.assign(URL, { createObjectURL: () => 'blob:none', revokeObjectURL: () => undefined });
+if (!('PointerEvent' in globalThis)) Object.assign(globalThis, { PointerEvent: MouseEvent });

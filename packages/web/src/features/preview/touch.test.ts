@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import '../../testing/browser';
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { scrolled, touched } from './touch';
 
