@@ -1,5 +1,6 @@
 import { isTag, isText, type ChildNode, type Element } from 'domhandler';
 import { newTile } from '../../commands/newTile.js';
+import { isAddress } from '../../document/checkLook.js';
 import { LIMITS } from '../../document/limits.js';
 import type { Tile, TileId } from '../../document/types.js';
 
@@ -54,9 +55,16 @@ export function toTile(element: Element, id: TileId, say: (message: string) => v
       : tile;
   }
   if (picture) say('A picture beside words is left out: a tile here holds one or the other.');
-  const tile = contentTile(element, id, words, heading, quote);
+  const tile = safe(contentTile(element, id, words, heading, quote), say);
   const label = 'heading' in tile ? tile.heading : 'figure' in tile ? `${tile.figure} ${tile.label}` : words;
   return named(tile, label);
+}
+
+/** A tile without the link that a page should not have. */
+function safe(tile: Tile, say: (message: string) => void): Tile {
+  if (tile.kind !== 'action' || isAddress(tile.address)) return tile;
+  say(`A link to “${tile.address.slice(0, 60)}” is left out: say in its tile where it leads.`);
+  return { ...tile, address: '#' };
 }
 
 function contentTile(
