@@ -6,11 +6,17 @@ module.exports = {
       name: 'core-stands-alone',
       comment: 'core has no interface, no DOM, no Node API',
       severity: 'error',
-      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|^packages/core/src/testing/' },
       to: {
         pathNot:
           '^(packages/core/src|node_modules/(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak|culori|papaparse))',
       },
+    },
+    {
+      name: 'testing-is-for-tests',
+      severity: 'error',
+      from: { path: '^packages/[a-z]+/src', pathNot: '\\.test\\.tsx?$|/src/testing/' },
+      to: { path: '^packages/[a-z]+/src/testing/' },
     },
     {
       name: 'packages-import-only-core',

@@ -1,130 +1,31 @@
-import { describe, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { addTile, setCollectionLook, setContent, setLook } from '../commands/tiles.js';
-import { change, type Command } from '../patch/change.js';
-import { emptyDocument } from '../document/emptyDocument.js';
-import { groupTiles } from '../commands/groups.js';
+import { anyCollection } from '../testing/anyCollection.js';
 import { flatTiles, layoutCollection } from '../layout.js';
 import { layoutPage } from '../html/layoutPage.js';
 import { readPage } from '../html/readPage.js';
-import { setArrangement } from '../commands/arrangement.js';
-import { setFit, setHidden, setLayer, setOrder, setPin, setSpan } from '../commands/place.js';
-import { setKind, setOfKind } from '../commands/kinds.js';
-import { setQueries } from '../commands/needs.js';
-import { ANY_FAN } from '../document/kindValues.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { writePage } from './writePage.js';
-import type { CollectionDocument } from '../document/types.js';
 import type { LaidOutTile } from '../arrangement.js';
-
-const IDS = ['t1', 't2', 't3', 't4', 't5', 't6', 't7', 't8'];
-const WORDS = [
-  'Hut four',
-  'Open all winter, key with the warden',
-  'Bring bread, a spoon and a blanket of your own',
-];
-
-const word = fc.constantFrom(...WORDS);
-const some = fc.subarray(IDS, { minLength: 1, maxLength: 3 });
-const band = fc.constantFrom(0, 1);
-const px = fc.constantFrom(0, 3, 12, 30);
-/** None so narrow that a tile is no wider than its padding. */
-const track = fc.constantFrom('1fr', '2fr', '110px', 'minmax(60px, 1fr)', 'minmax(90px, 2fr)');
-const span = fc.integer({ min: 1, max: 3 });
-const lie = fc.constantFrom('start' as const, 'centre' as const, 'end' as const, 'fill' as const);
-
-const tile = (id: string) =>
-  fc.oneof(
-    word.map((heading): Command[] => [addTile('text', id), setContent([id], { heading, body: WORDS[2] })]),
-    word.map((words): Command[] => [addTile('quote', id), setContent([id], { words, source: 'Guest book' })]),
-    fc.constant<Command[]>([addTile('stat', id), setContent([id], { figure: '184', label: 'beds' })]),
-    word.map((label): Command[] => [addTile('action', id), setContent([id], { label })]),
-  );
-
-const placed: fc.Arbitrary<Command> = fc.oneof(
-  fc
-    .tuple(some, band, span, span)
-    .map(([tiles, at, columnSpan, rowSpan]) =>
-      setSpan({ tiles, band: at, setFor: 'band', columnSpan, rowSpan }),
-    ),
-  fc
-    .tuple(fc.constantFrom(...IDS), band, span, span)
-    .map(([id, at, column, row]) => setPin([id], at, { column, row })),
-  fc
-    .tuple(some, band, lie, lie)
-    .map(([tiles, at, inline, block]) => setFit(tiles, { inline, block }, at, 'band')),
-  fc
-    .tuple(some, band, fc.integer({ min: -1, max: 2 }))
-    .map(([ids, at, layer]) => setLayer(ids, layer, at, 'band')),
-  fc
-    .tuple(some, band, fc.integer({ min: -2, max: 2 }))
-    .map(([ids, at, order]) => setOrder(ids, order, at, 'band')),
-  fc.tuple(some, band).map(([ids, at]) => setHidden(ids, true, at, 'band')),
-  fc.tuple(some, fc.constantFrom(0, 3, 12)).map(([ids, padding]) => setLook(ids, { padding })),
-);
-
-const arranged: fc.Arbitrary<Command> = fc
-  .record({
-    columns: fc.array(track, { minLength: 1, maxLength: 3 }),
-    autoRows: fc.constantFrom('auto', '80px', 'minmax(70px, auto)'),
-    columnGap: px,
-    rowGap: px,
-    flow: fc.constantFrom('dense' as const, 'sparse' as const),
-    padding: fc.record({ blockStart: px, inlineEnd: px, blockEnd: px, inlineStart: px }),
-    maxInlineSize: fc.constantFrom(null, 700),
-  })
-  .chain((values) => band.map((at) => setArrangement(values, at, 'band')));
-
-const kind = fc.tuple(fc.constantFrom('bento' as const, 'fluid' as const, 'fan' as const), band);
-
-const collections: fc.Arbitrary<CollectionDocument> = fc
-  .record({
-    tiles: fc.tuple(...IDS.map(tile)),
-    arranged: fc.array(arranged, { minLength: 1, maxLength: 3 }),
-    kinds: fc.array(kind, { maxLength: 2 }),
-    placed: fc.array(placed, { maxLength: 6 }),
-    grouped: fc.option(fc.subarray(IDS, { minLength: 2, maxLength: 4 }), { nil: undefined }),
-    queries: fc.constantFrom('container' as const, 'media' as const),
-  })
-  .map(({ tiles, arranged: arrangements, kinds, placed: places, grouped, queries }) => {
-    const fan = { ...ANY_FAN, inlineSize: 210, blockSize: 180, strip: 40 };
-    const commands = [
-      ...tiles.flat(),
-      setQueries(queries),
-      setCollectionLook({ tilePadding: 6 }),
-      ...arrangements,
-      ...places,
-      ...(grouped ? [groupTiles(grouped, 'g', 0)] : []),
-      setOfKind('fan', fan, 0, 'all'),
-      ...kinds.map(([of, at]) => setKind(of, at, 'band')),
-    ];
-    const start: CollectionDocument = {
-      ...emptyDocument('Any'),
-      bands: [{ id: 'narrow', below: 560, arrangement: {}, tiles: {} }],
-    };
-    return commands.reduce<CollectionDocument>((document, each) => change(document, each).document, start);
-  });
 
 /** Every tile’s place from the collection’s corner, by its id. */
 const places = (tiles: readonly Omit<LaidOutTile, 'area'>[]) =>
   new Map(tiles.map(({ id, x, y, inlineSize, blockSize }) => [id, [x, y, inlineSize, blockSize]]));
 
-describe('any collection without pictures', () => {
-  test('lies in its page as on the stage, at any width', () => {
-    fc.assert(
-      fc.property(collections, fc.integer({ min: 420, max: 1600 }), (document, width) => {
-        const { files } = writePage(document, LETTERS);
-        const page = readPage(files['index.html'] ?? '', (href) => files[href] ?? null);
-        expect(page.reports).toEqual([]);
-        const options = { height: 800, measurer: LETTERS, pictureSize: () => null };
-        const there = places(layoutPage(page, width, options).tiles);
-        const stage = places(flatTiles(layoutCollection(document, width, { measurer: LETTERS })));
-        for (const [id, place] of stage) {
-          const far = place.map((value, k) => Math.abs(value - (there.get(id)?.[k] ?? NaN)));
-          expect([id, far.every((each) => each < 0.5) || [place, there.get(id)]]).toEqual([id, true]);
-        }
-      }),
-      { numRuns: 60 },
-    );
-  });
+test('any collection without pictures lies in its page as on the stage, at any width', () => {
+  fc.assert(
+    fc.property(anyCollection, fc.integer({ min: 420, max: 1600 }), (document, width) => {
+      const { files } = writePage(document, LETTERS);
+      const page = readPage(files['index.html'] ?? '', (href) => files[href] ?? null);
+      expect(page.reports).toEqual([]);
+      const options = { height: 800, measurer: LETTERS, pictureSize: () => null };
+      const there = places(layoutPage(page, width, options).tiles);
+      const stage = places(flatTiles(layoutCollection(document, width, { measurer: LETTERS })));
+      for (const [id, place] of stage) {
+        const far = place.map((value, k) => Math.abs(value - (there.get(id)?.[k] ?? NaN)));
+        expect([id, far.every((each) => each < 0.5) || [place, there.get(id)]]).toEqual([id, true]);
+      }
+    }),
+    { numRuns: 60 },
+  );
 });
