@@ -36,6 +36,8 @@ describe('applyPatch', () => {
     [[{ op: 'replace', path: 'name', value: 'x' }], 'starts with “/”'],
     [[{ op: 'replace', path: '', value: {} }], 'a path is text'],
     [[{ op: 'add', path: '/__proto__/polluted', value: true }], 'can’t be applied here'],
+    [[{ op: 'move', from: '', path: '/name' }], 'can’t be applied here'],
+    [[{ op: 'move', from: '/tiles', path: '/tiles/t1' }], 'can’t be applied here'],
     [[null], 'a path is text'],
   ])('%j says what is wrong', (patch, message) => {
     const apply = () => applyPatch(document, patch as unknown as JsonPatch);

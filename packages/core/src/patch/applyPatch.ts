@@ -51,6 +51,8 @@ function applyTo(draft: object, patch: JsonPatch): void {
   patch.forEach((operation, index) => {
     try {
       if (operation.path === '') throw new RangeError('The root is not replaced.');
+      if (operation.op === 'move' && operation.path.startsWith(`${operation.from}/`))
+        throw new RangeError('Nothing is moved into itself.');
       jsonPatch.applyOperation(draft, jsonPatch.deepClone(operation) as Operation, true, true, true, index);
     } catch (error) {
       throw toPatchError(error, operation, index);
