@@ -42,6 +42,16 @@ describe('lanes', () => {
     expect(lanesOf(Infinity)).toEqual([0, 1, 2, 0]);
   });
 
+  test('beside an item that is held at a lane go on from the last that was not', () => {
+    const held = [
+      { lane: null, span: 1 },
+      { lane: 0, span: 3 },
+      { lane: null, span: 1 },
+    ];
+    const { lane } = placeLanes(held, () => 0, { lanes: 3, gap: 0, tolerance: 0 });
+    expect([...lane]).toEqual([0, 0, 1]);
+  });
+
   test('never overlap, and leave the gap between neighbours', () => {
     fc.assert(
       fc.property(items, options, (list, given) => {

@@ -47,7 +47,8 @@ export function placeLanes(
     lane[k] = at;
     start[k] = position;
     running.fill(position + sizeAt(k, at) + gap, at, at + span);
-    cursor = at + span;
+    // An item that is held at a lane does not move on where the next one is looked for, as in browsers.
+    if (item.lane === null) cursor = at + span;
   }
   const ends = running.map((position) => Math.max(0, position - gap));
   return { lane, start, ends };
