@@ -8,23 +8,38 @@ import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 /** The selector of the radio button that opens a card. */
 export const openerSelector = (id: TileId) => `[data-opens="${id}"]`;
 
-/** The bands in which a level is a fan, by index; none where it has a card alone. */
-function fannedBands(view: CollectionDocument): number[] {
-  const bands = [0, ...view.bands.map((_, k) => k + 1)];
-  return view.order.length < 2 ? [] : bands.filter((index) => carriedArrangement(view, index).kind === 'fan');
+interface Fanned {
+  /** Whether the level is a fan of more than one card in some band. */
+  readonly isFan: boolean;
+  /**
+   * The card that lies open until another is opened, in all bands in which the level is a fan; null where
+   * bands differ in it, by what they open, show or how they order.
+   */
+  readonly open: TileId | null;
 }
 
-/**
- * The card of a level that lies open until another is opened, in all bands in which the level is a fan;
- * null where bands differ in it, by what they open, show or how they order.
- */
-export function openEverywhere(view: CollectionDocument): TileId | null {
-  const open = fannedBands(view).map((index) => {
-    const shown = shownTiles(view, { index });
-    return shown[openAtRest(fanOf(carriedArrangement(view, index)), shown.length)]?.tile.id;
-  });
-  return new Set(open).size === 1 ? (open[0] ?? null) : null;
+const known = new WeakMap<CollectionDocument, Fanned>();
+
+/** What every card of a level asks is worked out once. */
+function fannedIn(view: CollectionDocument): Fanned {
+  let fanned = known.get(view);
+  if (!fanned) known.set(view, (fanned = fannedAnew(view)));
+  return fanned;
 }
+
+function fannedAnew(view: CollectionDocument): Fanned {
+  if (view.order.length < 2) return { isFan: false, open: null };
+  const open = [0, ...view.bands.map((_, k) => k + 1)].flatMap((index) => {
+    const arrangement = carriedArrangement(view, index);
+    if (arrangement.kind !== 'fan') return [];
+    const shown = shownTiles(view, { index });
+    return [shown[openAtRest(fanOf(arrangement), shown.length)]?.tile.id];
+  });
+  return { isFan: open.length > 0, open: new Set(open).size === 1 ? (open[0] ?? null) : null };
+}
+
+/** The card of a level that lies open at rest in every band; null where bands differ in it. */
+export const openEverywhere = (view: CollectionDocument): TileId | null => fannedIn(view).open;
 
 /** The tiles of a collection that have a radio button before them. */
 export function fannedTiles(document: CollectionDocument): ReadonlySet<TileId> {
@@ -33,7 +48,7 @@ export function fannedTiles(document: CollectionDocument): ReadonlySet<TileId> {
   return new Set(
     levels.flatMap((level) => {
       const view = levelOf(document, level);
-      return fannedBands(view).length > 0 ? view.order : [];
+      return fannedIn(view).isFan ? view.order : [];
     }),
   );
 }
@@ -45,8 +60,9 @@ export function fannedTiles(document: CollectionDocument): ReadonlySet<TileId> {
  */
 export function openerHtml(document: CollectionDocument, level: Level, tile: Tile): string {
   const view = levelOf(document, level);
-  if (fannedBands(view).length === 0) return '';
-  const isOpen = openEverywhere(view) === tile.id;
+  const { isFan, open } = fannedIn(view);
+  if (!isFan) return '';
+  const isOpen = open === tile.id;
   const name = level === null ? 'open' : `open-${level}`;
   return `<input class="opens" type="radio" name="${name}" data-opens="${tile.id}" aria-label="${escapeHtml(tile.name)}"${isOpen ? ' checked' : ''}>`;
 }
