@@ -1,5 +1,5 @@
 const esModules =
-  '@nestjs|@noria|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|immer|uuid|parse5|entities|css-tree|css-select|css-what|domhandler|domutils|domelementtype|dom-serializer|nth-check|boolbase|culori|p-queue|p-timeout|eventemitter3|@exodus|@asamuzakjp|@csstools|@bramus|lru-cache|isomorphic-dompurify|dompurify|css-tree|whatwg-[a-z]+|parse5|entities|tough-cookie|tldts|tldts-core|is-potential-custom-element-name|xml-name-validator|data-urls|mdn-data|bidi-js|parse5-htmlparser2-tree-adapter';
+  '@nestjs|@noria|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|immer|uuid|parse5|entities|css-tree|css-select|css-what|domhandler|domutils|domelementtype|dom-serializer|nth-check|boolbase|culori|p-queue|lru-cache|p-timeout|eventemitter3|@exodus|@asamuzakjp|@csstools|@bramus|lru-cache|isomorphic-dompurify|dompurify|css-tree|whatwg-[a-z]+|parse5|entities|tough-cookie|tldts|tldts-core|is-potential-custom-element-name|xml-name-validator|data-urls|mdn-data|bidi-js|parse5-htmlparser2-tree-adapter';
 
 /** Jest runs in CommonJS mode here, so packages that are only ES modules are transformed as well. */
 const project = (name, setupFiles = []) => ({

@@ -4,9 +4,14 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { boundedJson } from './http/boundedJson.js';
+import { ownPages } from './http/ownPages.js';
+import { requestLog } from './http/requestLog.js';
+import { answerProblem } from './problems/problem.filter.js';
 import { serveInterface } from './serveInterface.js';
 import { validationPipe } from './problems/validation.js';
 import type { Config } from './config/config.js';
+import type { Server } from 'node:http';
 
 /** The application, ready to listen or to be tested. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -15,6 +20,9 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     abortOnError: false,
     logger: ['error', 'warn'],
   });
+  app.set('trust proxy', config.trustedProxies);
+  app.set('query parser', 'simple');
+  app.use(requestLog(config.requestLog));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -30,8 +38,11 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
       strictTransportSecurity: false,
     }),
   );
-  app.use(compression());
-  app.useBodyParser('json', { limit: '16mb', type: ['application/json', 'application/json-patch+json'] });
+  app.use(ownPages(config.hosts));
+  app.use(compression({ filter: (request, response) => !isStream(response) && compression.filter(request, response) }));
+  app.use(boundedJson(config.limits.bodyBytes));
+  // What these refuse comes before any route, so that Nest's own filter does not see it.
+  app.use(answerProblem);
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validationPipe());
   const description = new DocumentBuilder()
@@ -44,5 +55,12 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
   if (config.webFolder) serveInterface(app, config.webFolder);
   app.enableShutdownHooks();
+  const server = app.getHttpServer() as Server;
+  server.headersTimeout = 20_000;
+  server.requestTimeout = 300_000;
   return app;
 }
+
+/** An event stream is sent as it comes. */
+const isStream = (response: { getHeader(name: string): unknown }) =>
+  String(response.getHeader('Content-Type') ?? '').startsWith('text/event-stream');

@@ -10,12 +10,30 @@ import type { SetFor } from './place.js';
 /** Sets values of the arrangement in one band, or in all bands alike. */
 export function setArrangement(values: Partial<ArrangementValues>, band: number, setFor: SetFor): Command {
   return (draft) => {
-    const copy = structuredCopy(values);
+    const copy = structuredCopy(withTrackIds(draft, values, band));
     if (setFor === 'all' || band === 0) Object.assign(draft.arrangement, copy);
     else Object.assign(writeBand(draft, band).arrangement, copy);
     if (setFor === 'all') {
-      for (const each of draft.bands) forget(each.arrangement, Object.keys(values));
+      for (const each of draft.bands) forget(each.arrangement, Object.keys(copy));
     }
+  };
+}
+
+/** Tracks keep their ids by their place, unless it is said which is which; one that is new has an empty id until it is named. */
+function withTrackIds(
+  document: CollectionDocument,
+  values: Partial<ArrangementValues>,
+  band: number,
+): Partial<ArrangementValues> {
+  const present = bandsOf(document)[band]?.arrangement ?? document.arrangement;
+  const ids = (count: number, known: readonly string[] = []) =>
+    Array.from({ length: count }, (_, k) => known[k] ?? '');
+  return {
+    ...(values.columns && { columnIds: ids(values.columns.length, present.columnIds) }),
+    ...(values.rows && (values.rows.length > 0 || present.rowIds) && {
+      rowIds: ids(values.rows.length, present.rowIds),
+    }),
+    ...values,
   };
 }
 
@@ -66,13 +84,36 @@ export function explicitTracks(
   return Array.from({ length }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
 }
 
-/** Sets all tracks of an axis. */
+/**
+ * Sets all tracks of an axis.
+ * @param ids which track each is; left out: by its place
+ */
 export const setTracks = (
   axis: 'column' | 'row',
   sizes: readonly TrackSize[],
   band: number,
   setFor: SetFor,
-): Command => setArrangement(axis === 'column' ? { columns: sizes } : { rows: sizes }, band, setFor);
+  ids?: readonly string[],
+): Command =>
+  setArrangement(
+    axis === 'column'
+      ? { columns: sizes, ...(ids && { columnIds: ids }) }
+      : { rows: sizes, ...(ids && { rowIds: ids }) },
+    band,
+    setFor,
+  );
+
+/** The ids of explicit tracks, as many as there are; empty for those that have none yet. */
+export function explicitIds(
+  document: CollectionDocument,
+  axis: 'column' | 'row',
+  band: number,
+  count: number,
+): string[] {
+  const { columnIds = [], rowIds = [] } = bandsOf(document)[band]?.arrangement ?? document.arrangement;
+  const ids = axis === 'column' ? columnIds : rowIds;
+  return Array.from({ length: count }, (_, k) => ids[k] ?? '');
+}
 
 /** Puts one track back to what it is without a value of its own: an even share, the common row. */
 export function resetTrack(track: Pick<SetTrack, 'axis' | 'index' | 'band' | 'setFor'>): Command {
@@ -93,6 +134,8 @@ export function carryArrangement(band: number, values: readonly (keyof Arrangeme
 
 function forget(own: Draft['bands'][number]['arrangement'], values: readonly string[]) {
   for (const value of values) delete own[value as keyof ArrangementValues];
+  if (own.columns === undefined) delete own.columnIds;
+  if (own.rows === undefined) delete own.rowIds;
 }
 
 /** Immer freezes what it takes in, so the caller keeps an object of their own. */

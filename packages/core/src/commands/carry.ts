@@ -14,18 +14,17 @@ export interface SetHere {
   readonly derived: boolean;
 }
 
+/** Fields that only tell the entries of another field apart, and come and go with it. */
+const IDS_OF: Readonly<Record<string, string>> = { columns: 'columnIds', rows: 'rowIds' };
+
 /** Everything that a narrower band sets for itself: the arrangement first, then tiles in reading order. */
 export function setHereIn(document: CollectionDocument, bandIndex: number): SetHere[] {
   const band = document.bands[bandIndex - 1];
   if (!band) return [];
   const listed = (of: SetHere['of'], id: TileId | null, values: object | undefined): SetHere[] =>
-    Object.entries(values ?? {}).map(([field, value]) => ({
-      of,
-      id,
-      field,
-      value: value as unknown,
-      derived: false,
-    }));
+    Object.entries(values ?? {})
+      .filter(([field]) => !Object.values(IDS_OF).includes(field))
+      .map(([field, value]) => ({ of, id, field, value: value as unknown, derived: false }));
   const rank = new Map(Object.keys(document.tiles).map((id, k) => [id, k]));
   document.order.forEach((id, k) => rank.set(id, k - document.order.length));
   const byOrder = (ids: readonly string[]) =>
@@ -66,7 +65,10 @@ export function carryHere(values: readonly SetHere[], bandIndex: number): Comman
 
 function carryOne(band: Draft['bands'][number], { of, id, field }: SetHere): void {
   const drop = (values: object | undefined, fields: readonly string[]): boolean => {
-    for (const each of fields) delete (values as Record<string, unknown> | undefined)?.[each];
+    for (const each of fields) {
+      delete (values as Record<string, unknown> | undefined)?.[each];
+      delete (values as Record<string, unknown> | undefined)?.[IDS_OF[each] ?? each];
+    }
     return values !== undefined && Object.keys(values).length === 0;
   };
   if (of === 'arrangement') drop(band.arrangement, [field]);

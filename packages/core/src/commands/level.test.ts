@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { applyPatch } from '../patch/applyPatch.js';
 import { change, type Command } from '../patch/change.js';
 import { checkDocument } from '../document/checkDocument.js';
+import { withEntryIds } from '../document/entryIds.js';
 import { groupTiles, ungroup } from './groups.js';
 import { LIMITS } from '../document/limits.js';
 import { makeRecipe } from '../recipes/commands.js';
@@ -19,12 +20,14 @@ const run = (document: CollectionDocument, ...commands: Command[]) => {
   expect(checkDocument(JSON.parse(JSON.stringify(after))).problems).toEqual([]);
   return after;
 };
-const four = sample([
-  [1, 1],
-  [1, 1],
-  [2, 1],
-  [1, 2],
-]);
+const four = withEntryIds(
+  sample([
+    [1, 1],
+    [1, 1],
+    [2, 1],
+    [1, 2],
+  ]),
+);
 const grouped = run(four, groupTiles(['t1', 't2'], 'g', 0));
 
 describe('a command in a group', () => {

@@ -1,190 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { allTiles, levelOf, type Level } from '../document/levels.js';
+import { anySteps, commandOf, start } from '../testing/anySteps.js';
 import { applyPatch } from '../patch/applyPatch.js';
-import { applyDesign, readDesign } from '../packing/designRows.js';
-import { change, type Command } from '../patch/change.js';
+import { change } from '../patch/change.js';
 import { checkDocument } from '../document/checkDocument.js';
-import { closeGaps, gapCommand } from '../packing/closeGaps.js';
 import { layoutCollection } from '../layout.js';
-import { moveToCell } from './moveToCell.js';
 import { LETTERS } from '../testing/layoutHtml.js';
-import { sample } from '../testing/sample.js';
-import { assignArea, paintArea, removeArea } from './areas.js';
-import { setArrangement, setColumnCount, setTrack } from './arrangement.js';
-import { moveBreakpoint } from './bands.js';
-import {
-  duplicateTile,
-  pasteTiles,
-  swapTiles,
-  tilesFromText,
-  tilesToText,
-  type TakenTiles,
-} from './copies.js';
-import { groupTiles, ungroup } from './groups.js';
-import { onLevel } from './level.js';
-import { setFit, setLayer, setPin, setSpan } from './place.js';
-import { addTile, moveInOrder, removeTiles, setBadges, setContent, setLook, setWeight } from './tiles.js';
-import { evenTracks, insertTrack, moveBoundary, removeTrack } from './tracks.js';
-import type { CollectionDocument, TileId } from '../document/types.js';
 
-const start = sample([
-  [2, 2],
-  [1, 1],
-  [1, 2],
-  [2, 1],
-  [1, 1],
-  [3, 1],
-]);
-
-/** What a step may draw on: numbers that are turned into tiles, bands and cells of the document as it is. */
-interface Dice {
-  readonly n: readonly [number, number, number, number];
-  readonly flag: boolean;
-  readonly tag: string;
-}
-
-type Step = (view: CollectionDocument, dice: Dice, whole: CollectionDocument) => Command;
-
-const pick = <T>(values: readonly T[], n: number) => values[n % values.length] as T;
-const setFor = ({ flag }: Dice) => (flag ? 'all' : 'band');
-const bandOf = (view: CollectionDocument, { n }: Dice) => n[3] % (view.bands.length + 1);
-const fresh = ({ tag }: Dice) => {
-  let k = 0;
-  return () => `${tag}-${k++}`;
-};
-const nothing: Command = () => undefined;
-const taken = tilesFromText(tilesToText(start, ['t1', 't3'])) as TakenTiles;
-
-const STEPS: Readonly<Record<string, Step>> = {
-  span: (v, d) =>
-    setSpan({
-      tiles: [pick(v.order, d.n[0])],
-      band: bandOf(v, d),
-      setFor: setFor(d),
-      columnSpan: d.n[1] - 2,
-      rowSpan: d.n[2],
-    }),
-  pin: (v, d) =>
-    setPin([pick(v.order, d.n[0])], bandOf(v, d), d.flag ? { column: d.n[1], row: d.n[2] } : null),
-  fit: (v, d) =>
-    setFit([pick(v.order, d.n[0])], { inline: 'end', inlineSize: d.n[1] + 1 }, bandOf(v, d), setFor(d)),
-  layer: (v, d) => setLayer([pick(v.order, d.n[0])], d.n[1] - 4, bandOf(v, d), setFor(d)),
-  order: (v, d) => moveInOrder([pick(v.order, d.n[0]), pick(v.order, d.n[1])], d.n[2]),
-  cell: (v, d) =>
-    v.order.length === 0
-      ? nothing
-      : moveToCell(v, pick(v.order, d.n[0]), bandOf(v, d), { column: d.n[1] + 1, row: d.n[2] + 1 }).command,
-  swap: (v, d) => swapTiles(pick(v.order, d.n[0]), pick(v.order, d.n[1])),
-  columns: (v, d) => setColumnCount(d.n[1], bandOf(v, d), setFor(d)),
-  track: (v, d) =>
-    setTrack({
-      axis: d.flag ? 'row' : 'column',
-      index: d.n[0],
-      size: pick(['77px', 'auto', '2fr', 'minmax(10px, 1fr)'], d.n[1]),
-      band: bandOf(v, d),
-      setFor: 'band',
-    }),
-  insert: (v, d) =>
-    insertTrack(
-      { axis: d.flag ? 'row' : 'column', index: d.n[0] % 3, band: bandOf(v, d), setFor: 'band' },
-      d.n[1] % 2 || undefined,
-    ),
-  remove: (v, d) =>
-    removeTrack({ axis: d.flag ? 'row' : 'column', index: d.n[0], band: bandOf(v, d), setFor: 'all' }),
-  boundary: (v, d) =>
-    moveBoundary({
-      axis: 'column',
-      index: 0,
-      by: d.n[0] * 9 - 30,
-      sizes: [100, 80],
-      band: bandOf(v, d),
-      setFor: setFor(d),
-    }),
-  even: (v, d) => evenTracks({ axis: d.flag ? 'row' : 'column', band: bandOf(v, d), setFor: setFor(d) }),
-  height: (v, d) =>
-    setArrangement(
-      {
-        height: pick([{ kind: 'content' }, { kind: 'fixed', px: 500 }, { kind: 'screen', share: 1 }], d.n[0]),
-      },
-      bandOf(v, d),
-      setFor(d),
-    ),
-  breakpoint: (_, d) => moveBreakpoint(1 + (d.n[0] % 2), d.n[1] * 300),
-  paint: (v, d) =>
-    paintArea(
-      pick(['side', 'top'], d.n[0]),
-      { column: 1 + (d.n[1] % 3), row: 1 + (d.n[2] % 3), columnSpan: 1 + (d.n[0] % 2), rowSpan: 2 },
-      bandOf(v, d),
-      setFor(d),
-    ),
-  unpaint: (v, d) => removeArea('side', bandOf(v, d), setFor(d)),
-  assign: (v, d) =>
-    assignArea([pick(v.order, d.n[0])], pick(['side', 'top', null], d.n[1]), bandOf(v, d), setFor(d)),
-  content: (v, d) =>
-    setContent([pick(v.order, d.n[0])], { name: 'Another', figure: '12', heading: 'not for a stat' }),
-  look: (v, d) => setLook([pick(v.order, d.n[0])], { fill: '#102030', headingSize: undefined }),
-  weight: (v, d) => setWeight([pick(v.order, d.n[0])], d.flag ? d.n[1] : undefined),
-  badges: (v, d) =>
-    setBadges(
-      pick(v.order, d.n[0]),
-      d.flag ? [{ words: 'New', inline: 'end', block: 'start', fill: '#ffffff', ink: '#000000' }] : [],
-    ),
-  add: (_, d, whole) =>
-    d.tag in whole.tiles
-      ? nothing
-      : addTile(pick(['quote', 'text', 'picture'] as const, d.n[0]), d.tag, d.n[1] % 3),
-  duplicate: (v, d) =>
-    v.order.length === 0 ? nothing : duplicateTile(v, pick(v.order, d.n[0]), bandOf(v, d), fresh(d)),
-  paste: (_, d) => pasteTiles(taken, 0, fresh(d)),
-  delete: (v, d) => removeTiles([pick(v.order, d.n[0])]),
-  group: (v, d) => groupTiles([pick(v.order, d.n[0]), pick(v.order, d.n[1])], `g-${d.tag}`, bandOf(v, d)),
-  ungroup: (v, d) => ungroup(pick(v.order, d.n[0])),
-  design: (v, d) =>
-    applyDesign({
-      grid: readDesign(pick(['2, 3, 2 with halves', '2:1, 3', '4'], d.n[0])),
-      band: bandOf(v, d),
-      setFor: setFor(d),
-      freshIds: [1, 2, 3].map((k) => `${d.tag}-d${k}`),
-      kind: 'text',
-    }),
-  close: (v, d) =>
-    gapCommand(
-      closeGaps(v, bandOf(v, d), { distance: d.n[0], mostSpans: 1, allows: () => true }).changes,
-      bandOf(v, d),
-    ),
-};
-
-const dice = fc.record({
-  n: fc.tuple(fc.nat(9), fc.nat(9), fc.nat(9), fc.nat(9)),
-  flag: fc.boolean(),
-});
-const steps = fc.array(fc.tuple(fc.constantFrom(...Object.keys(STEPS)), dice, fc.nat(40)), { maxLength: 25 });
-
-/** The command of a step on some level of the document. */
-function commandOf(
-  document: CollectionDocument,
-  name: string,
-  roll: Omit<Dice, 'tag'>,
-  where: number,
-  k: number,
-): Command {
-  const groups = allTiles(document).filter((id) => document.tiles[id]?.kind === 'group');
-  const level: Level = pick<TileId | null>([null, null, ...groups], where);
-  const view = levelOf(document, level);
-  const own = { ...roll, tag: `n${k}` };
-  return onLevel(name === 'breakpoint' ? null : level, (STEPS[name] as Step)(view, own, document));
-}
+const steps = anySteps(25);
 
 describe('any sequence of commands', () => {
   test('leaves a document that the checker accepts, and undone in turn gives the first one back', () => {
     fc.assert(
       fc.property(steps, (all) => {
         let document = start;
-        const undo = all.map(([name, roll, where], k) => {
-          const made = change(document, commandOf(document, name, roll, where, k));
+        const undo = all.map((step, k) => {
+          const made = change(document, commandOf(document, step, `n${k}`));
           expect(applyPatch(document, made.patch)).toEqual(made.document);
-          expect({ name, problems: checkDocument(made.document).problems }).toEqual({ name, problems: [] });
+          expect({ step, problems: checkDocument(made.document).problems }).toEqual({ step, problems: [] });
           document = made.document;
           return made.inverse;
         });
@@ -199,8 +32,8 @@ describe('any sequence of commands', () => {
     fc.assert(
       fc.property(steps, fc.integer({ min: 240, max: 2560 }), (all, width) => {
         let document = start;
-        all.forEach(([name, roll, where], k) => {
-          ({ document } = change(document, commandOf(document, name, roll, where, k)));
+        all.forEach((step, k) => {
+          ({ document } = change(document, commandOf(document, step, `n${k}`)));
         });
         const layout = layoutCollection(document, width, { measurer: LETTERS });
         const numbers = JSON.stringify(layout).match(/null/g);

@@ -90,8 +90,9 @@ function write(draft: Draft, form: SkeletonForm): void {
   const [widest] = form.bands;
   if (!widest) return;
   const { columnGap, rowGap, padding, maxInlineSize } = draft.arrangement;
+  const { columnIds: _, rowIds: __, ...plain } = emptyGroup();
   draft.arrangement = {
-    ...emptyGroup(),
+    ...plain,
     columns: [...widest.columns],
     rows: [...widest.rows],
     autoRows: 'auto',

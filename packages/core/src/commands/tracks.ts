@@ -3,7 +3,7 @@ import { bentoAreas } from '../bento/areas.js';
 import { mapRows, NO_AREA } from '../bento/areaMap.js';
 import { LIMITS } from '../document/limits.js';
 import { plainTrackSize } from '../css/trackSize.js';
-import { explicitTracks, setArrangement, setTracks, type SetTrack } from './arrangement.js';
+import { explicitIds, explicitTracks, setArrangement, setTracks, type SetTrack } from './arrangement.js';
 import { setPin, setSpan, type SetFor } from './place.js';
 import type { Command } from '../patch/change.js';
 import type { Draft } from './draft.js';
@@ -28,7 +28,8 @@ export function insertTrack(which: WhichTrack, copyOf?: number): Command {
       0,
       copyOf === undefined ? common : (explicitTracks(draft, axis, band, copyOf + 1)[copyOf] ?? common),
     );
-    setTracks(axis, sizes, band, setFor)(draft);
+    const ids = explicitIds(draft, axis, band, sizes.length - 1).toSpliced(index, 0, '');
+    setTracks(axis, sizes, band, setFor, ids)(draft);
     reshape(draft, which, before, 1);
     editMap(draft, which, (cells) => {
       const [left, right] = [cells[index - 1], cells[index]];
@@ -44,10 +45,11 @@ export function removeTrack(which: WhichTrack): Command {
     const before = shape(draft, which);
     const sizes = explicitTracks(draft, axis, band, axis === 'row' ? index + 1 : 0);
     if (index >= sizes.length || (axis === 'column' && sizes.length === 1)) return;
+    const ids = explicitIds(draft, axis, band, sizes.length).toSpliced(index, 1);
     sizes.splice(index, 1);
     // Columns first would pull pins in before they have moved along.
     reshape(draft, which, before, -1);
-    setTracks(axis, sizes, band, setFor)(draft);
+    setTracks(axis, sizes, band, setFor, ids)(draft);
     editMap(draft, which, (cells) => cells.filter((_, k) => k !== index));
   };
 }

@@ -98,6 +98,9 @@ export interface Arrangement {
   readonly columns: readonly TrackSize[];
   /** Explicit rows, from the first; may be empty. */
   readonly rows: readonly TrackSize[];
+  /** Tell columns and rows apart, one id a track; filled in where they are left out. */
+  readonly columnIds?: readonly string[];
+  readonly rowIds?: readonly string[];
   /** Size of every row after the explicit ones, as `grid-auto-rows`. */
   readonly autoRows: TrackSize;
   readonly columnGap: number;

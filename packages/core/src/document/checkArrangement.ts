@@ -1,6 +1,7 @@
 import { NO_AREA } from '../bento/areaMap.js';
 import { parseAreas } from '../css/parseTracks.js';
 import { formatTrackSize } from '../css/trackSize.js';
+import { id } from './checkLook.js';
 import { areaName } from './checkPlace.js';
 import { LIMITS } from './limits.js';
 import { TRACK_LIKE } from './spellings.js';
@@ -107,6 +108,8 @@ const fan = fields(
 const arrangementFields = {
   columns: list(track, 1, LIMITS.columns, 'The list of columns'),
   rows: list(track, 0, LIMITS.rows, 'The list of rows'),
+  columnIds: list(id, 0, LIMITS.columns, 'The list of ids of columns'),
+  rowIds: list(id, 0, LIMITS.rows, 'The list of ids of rows'),
   autoRows: track,
   columnGap: number(0, LIMITS.gap, 'A gap'),
   rowGap: number(0, LIMITS.gap, 'A gap'),
@@ -122,7 +125,7 @@ const arrangementFields = {
   mosaic,
   fan,
 };
-const optionalInArrangement = ['height', 'areas', 'cells', 'fluid', 'masonry', 'gallery', 'mosaic', 'fan'];
+const optionalInArrangement = ['columnIds', 'rowIds', 'height', 'areas', 'cells', 'fluid', 'masonry', 'gallery', 'mosaic', 'fan'];
 const KINDS: readonly ArrangementName[] = ['bento', 'fluid', 'masonry', 'rows', 'mosaic', 'fan'];
 const withKind = { kind: oneOf(KINDS, 'The kind of arrangement'), ...arrangementFields };
 /** What a band says of the arrangement that it changes. */

@@ -28,7 +28,7 @@ const rich = list(block, 0, LIMITS.spans, 'Rich text');
 const wordsOrRich: Check = (value, path, report) =>
   (Array.isArray(value) ? rich : words)(value, path, report);
 
-const mark = fields({ icon: orNull(id), picture: orNull(id), label: words, address }, 'A mark');
+const mark = fields({ id, icon: orNull(id), picture: orNull(id), label: words, address }, 'A mark', ['id']);
 
 /** Fields of content that a tile may leave out. */
 export const OPTIONAL_CONTENT = ['headingLevel', 'shows', 'zoom', 'position', 'tint', 'enlarges'];

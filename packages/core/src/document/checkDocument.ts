@@ -1,4 +1,5 @@
 import { LIMITS } from './limits.js';
+import { numbered, withEntryIds } from './entryIds.js';
 import { migrate } from './migrate.js';
 import { address, colour, id, partOfLook, collectionLook, namedLook, tileLook, words } from './checkLook.js';
 import { contents, film, icon, OPTIONAL_CONTENT, picture } from './checkContent.js';
@@ -7,7 +8,7 @@ import { ownPlace, place } from './checkPlace.js';
 import { checkReferences } from './checkReferences.js';
 import { fields, isObject, list, number, oneOf, orNull, pattern, record, sameId, text } from './reader.js';
 import type { Check, Report } from './reader.js';
-import type { Problem } from './problems.js';
+import { pointerSegment, type Problem } from './problems.js';
 import { BAND_LOOK_FIELDS, type CollectionDocument } from './types.js';
 
 export interface CheckedDocument {
@@ -53,7 +54,7 @@ const band = fields(
 const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
 
 const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
-const badge = fields({ words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge');
+const badge = fields({ id, words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge', ['id']);
 const motion = fields(
   {
     opens: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),
@@ -188,17 +189,38 @@ const collection = fields(
 
 /**
  * Checks a document that came from outside: a file, a request, a store. An older format version is
- * brought up to the present one first. Fields that are not known are kept and reported as notices.
+ * brought up to the present one first. Fields that are not known are kept and reported as notices;
+ * entries of lists get the ids that they lack.
+ * @param before a sound document that this one was made from; what it shares with it is not looked at
+ *   again, so that a small change of a large collection is quickly checked
  */
-export function checkDocument(input: unknown): CheckedDocument {
+export function checkDocument(input: unknown, before?: CollectionDocument): CheckedDocument {
   const { value, problems: fromMigration } = migrate(input);
   const problems: Problem[] = [...fromMigration];
-  const report: Report = (problem) => problems.push(problem);
+  const report: Report = Object.assign((problem: Problem) => void problems.push(problem), {
+    sound: entriesOf(before),
+  });
   if (problems.length === 0) {
     collection(value, '', report);
-    if (problems.every(isNotice)) checkReferences(value as CollectionDocument, report);
+    if (problems.every(isNotice)) checkReferences(value as CollectionDocument, report, before);
   }
-  return { document: problems.every(isNotice) ? (value as CollectionDocument) : null, problems };
+  const isSound = problems.every(isNotice);
+  return {
+    document: isSound ? withEntryIds(value as CollectionDocument, numbered, before) : null,
+    problems,
+  };
 }
 
 const isNotice = (problem: Problem) => problem.severity === 'notice';
+
+const CHECKED_BY_ENTRY = ['tiles', 'pictures', 'films', 'icons', 'namedLooks', 'recipes', 'tables'] as const;
+
+/** The entries of a document that are checked each by itself, with their paths. */
+function entriesOf(document: CollectionDocument | undefined): WeakMap<object, string> {
+  const entries = new WeakMap<object, string>();
+  for (const field of CHECKED_BY_ENTRY) {
+    for (const [key, entry] of Object.entries(document?.[field] ?? {}))
+      entries.set(entry as object, `/${field}/${pointerSegment(key)}`);
+  }
+  return entries;
+}

@@ -39,7 +39,7 @@ export const address: Check = (value, path, report) => {
 
 export const tint = fields({ colour, strength: share }, 'A tint');
 
-const stop = fields({ colour, at: share, strength: share }, 'A stop of a gradient', ['strength']);
+const stop = fields({ id, colour, at: share, strength: share }, 'A stop of a gradient', ['id', 'strength']);
 const stops = list(stop, 2, LIMITS.stops, 'The list of stops');
 const gradients: Readonly<Record<string, Check>> = {
   linear: fields(

@@ -3,8 +3,11 @@ import { filmIn, iconsIn, namedLooksIn, picturesIn } from './uses.js';
 import type { Report } from './reader.js';
 import type { CollectionDocument, Recipe, Tile } from './types.js';
 
-/** What only shows across the parts: order against tiles, bands from wide to narrow, pictures used. */
-export function checkReferences(document: CollectionDocument, report: Report) {
+/**
+ * What only shows across the parts: order against tiles, bands from wide to narrow, pictures used.
+ * @param before a sound document that this one was made from; its tiles are not looked at again
+ */
+export function checkReferences(document: CollectionDocument, report: Report, before?: CollectionDocument) {
   const error = (path: string, message: string) => report({ path, severity: 'error', message });
   const seen = new Set<string>();
   const checkOrder = (order: readonly string[], at: string, depth: number) =>
@@ -19,11 +22,13 @@ export function checkReferences(document: CollectionDocument, report: Report) {
       else checkOrder(inside.order, `/tiles/${tileId}/order`, depth + 1);
     });
   checkOrder(document.order, '/order', 0);
+  const nothingWent = before !== undefined && keepsAssets(before, document);
   for (const tileId of Object.keys(document.tiles)) {
     if (!seen.has(tileId))
       error(`/tiles/${tileId}`, `“${tileId}” has no place in the reading order. Add it to “order”.`);
     const tile = document.tiles[tileId];
-    if (tile) checkTile(document, tile, `/tiles/${tileId}`, error);
+    if (tile && !(nothingWent && before?.tiles[tileId] === tile))
+      checkTile(document, tile, `/tiles/${tileId}`, error);
   }
   for (const recipe of Object.values(document.recipes ?? {})) checkRecipe(document, recipe, error);
   for (const table of Object.values(document.tables ?? {})) {
@@ -68,6 +73,14 @@ export function checkReferences(document: CollectionDocument, report: Report) {
     }
   });
 }
+
+/** Whether all that tiles may refer to is there as it was before. */
+const keepsAssets = (before: CollectionDocument, after: CollectionDocument) =>
+  (['pictures', 'films', 'icons', 'namedLooks', 'recipes'] as const).every(
+    (field) =>
+      before[field] === after[field] ||
+      Object.keys(before[field] ?? {}).every((id) => Object.hasOwn(after[field] ?? {}, id)),
+  );
 
 type Say = (path: string, message: string) => void;
 

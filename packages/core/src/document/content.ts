@@ -42,6 +42,8 @@ export interface PictureAsset {
 
 /** One of a row of marks: an icon or a picture, with what it stands for. */
 export interface Mark {
+  /** Tells it apart from the others in its row; filled in where it is left out. */
+  readonly id?: string;
   readonly icon: IconId | null;
   readonly picture: PictureId | null;
   readonly label: string;

@@ -21,6 +21,8 @@ export interface Tint {
 }
 
 export interface GradientStop {
+  /** Tells it apart from the other stops; filled in where it is left out. */
+  readonly id?: string;
   readonly colour: Colour;
   /** 0 to 1 along the gradient's line or radius. */
   readonly at: number;

@@ -3,7 +3,11 @@ import { pointerSegment, type Problem } from './problems.js';
 /** Checks one value and says what is wrong with it. */
 export type Check = (value: unknown, path: string, report: Report) => void;
 
-export type Report = (problem: Problem) => void;
+export interface Report {
+  (problem: Problem): void;
+  /** Objects that were checked before, by the path where: the same one there is not looked at again. */
+  readonly sound?: WeakMap<object, string>;
+}
 
 /** What a message shows of a value: its text, cut short. */
 export function shown(value: unknown): string {
@@ -77,7 +81,9 @@ export const record =
     if (entries.length > most)
       fail(report, path, `${what} has at most ${most} entries; here ${entries.length}.`);
     for (const [key, entry] of entries.slice(0, most)) {
-      check(key)(entry, `${path}/${pointerSegment(key)}`, report);
+      const at = `${path}/${pointerSegment(key)}`;
+      if (isObject(entry) && report.sound?.get(entry) === at) continue;
+      check(key)(entry, at, report);
     }
   };
 

@@ -59,6 +59,8 @@ export interface OwnPlace extends Partial<Place> {
 
 /** A small thing at a corner or edge of a tile; it grows away from there. */
 export interface Badge {
+  /** Tells it apart from the other badges of its tile; filled in where it is left out. */
+  readonly id?: string;
   readonly words: string;
   readonly inline: Exclude<Lie, 'fill'>;
   readonly block: Exclude<Lie, 'fill'>;

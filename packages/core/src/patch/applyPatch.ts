@@ -1,5 +1,4 @@
 import jsonPatch, { type Operation } from 'fast-json-patch';
-import { produce } from 'immer';
 import type { CollectionDocument } from '../document/types.js';
 import type { Command } from './change.js';
 import type { JsonPatch } from './types.js';
@@ -32,32 +31,93 @@ const REASONS: Readonly<Record<string, string>> = {
   TEST_OPERATION_FAILED: 'the value there is another. Somebody else may have changed it',
 };
 
+/** How deep a document may nest; its deepest fields lie far above. */
+const MOST_DEPTH = 64;
+
 /**
  * Applies a JSON Patch (RFC 6902), all of it or nothing. Parts that it does not touch stay the same
- * objects.
- * @throws PatchError when an operation is malformed or does not fit the document
+ * objects. An operation takes about as long as the lists it changes are.
+ * @throws PatchError when an operation is malformed, does not fit the document, or nests it too deeply
  */
 export function applyPatch<D extends object = CollectionDocument>(document: D, patch: JsonPatch): D {
-  return produce(document, (draft) => applyTo(draft, patch));
+  // The containers that were copied for this patch, and may be written on.
+  const own = new Set<object>();
+  const result = copyOf(document, own);
+  let moved = false;
+  patch.forEach((operation, index) => {
+    try {
+      refuse(operation);
+      unshare(result, operation.path, own);
+      if (operation.op === 'move') unshare(result, operation.from, own);
+      jsonPatch.applyOperation(result, withOwnValue(operation), true, true, true, index);
+      if (depthAt(operation) > MOST_DEPTH) throw new RangeError('It nests too deeply.');
+      moved ||= operation.op === 'move';
+    } catch (error) {
+      throw toPatchError(error, operation, index);
+    }
+  });
+  // What is moved brings its own depth along, a little more each time.
+  if (moved && depthOf(result, MOST_DEPTH) > MOST_DEPTH)
+    throw new PatchError('The patch nests the collection too deeply.', patch.length - 1, '');
+  return result;
 }
 
 /** A patch as a command; it throws a PatchError when it does not fit. */
 export const patchCommand =
   (patch: JsonPatch): Command =>
-  (draft) =>
-    applyTo(draft, patch);
+  (draft) => {
+    patch.forEach((operation, index) => {
+      try {
+        refuse(operation);
+        jsonPatch.applyOperation(draft, withOwnValue(operation), true, true, true, index);
+      } catch (error) {
+        throw toPatchError(error, operation, index);
+      }
+    });
+  };
 
-function applyTo(draft: object, patch: JsonPatch): void {
-  patch.forEach((operation, index) => {
-    try {
-      if (operation.path === '') throw new RangeError('The root is not replaced.');
-      if (operation.op === 'move' && operation.path.startsWith(`${operation.from}/`))
-        throw new RangeError('Nothing is moved into itself.');
-      jsonPatch.applyOperation(draft, jsonPatch.deepClone(operation) as Operation, true, true, true, index);
-    } catch (error) {
-      throw toPatchError(error, operation, index);
-    }
-  });
+function refuse(operation: JsonPatch[number]): void {
+  if (operation.path === '') throw new RangeError('The root is not replaced.');
+  if (operation.op === 'move' && operation.path.startsWith(`${operation.from}/`))
+    throw new RangeError('Nothing is moved into itself.');
+}
+
+/** The document must not share objects with the patch, which is sent and kept as it is. */
+const withOwnValue = (operation: JsonPatch[number]): Operation =>
+  jsonPatch.deepClone(operation) as Operation;
+
+function copyOf<T extends object>(value: T, own: Set<object>): T {
+  const copy = (Array.isArray(value) ? [...(value as unknown[])] : { ...value }) as T;
+  own.add(copy);
+  return copy;
+}
+
+/** Copies the containers that lead to a path, but for those that were copied before. */
+function unshare(root: object, path: string, own: Set<object>): void {
+  if (typeof path !== 'string') return;
+  let container = root as Record<string, unknown>;
+  for (const segment of path.split('/').slice(1, -1)) {
+    const key = jsonPatch.unescapePathComponent(segment);
+    const inside = Object.hasOwn(container, key) ? container[key] : undefined;
+    if (typeof inside !== 'object' || inside === null) return;
+    if (!own.has(inside)) container[key] = copyOf(inside, own);
+    container = container[key] as Record<string, unknown>;
+  }
+}
+
+/** How deep the value lies and is itself, as far as the operation says. */
+function depthAt(operation: JsonPatch[number]): number {
+  const depth = operation.path.split('/').length - 1;
+  return depth + ('value' in operation ? depthOf(operation.value, MOST_DEPTH) : 0);
+}
+
+/** How deep a value nests, counted no further than `most`. */
+function depthOf(value: unknown, most: number): number {
+  if (typeof value !== 'object' || value === null) return 0;
+  if (most <= 0) return 1;
+  let deepest = 0;
+  for (const inside of Object.values(value)) deepest = Math.max(deepest, depthOf(inside, most - 1));
+  return deepest + 1;
 }
 
 function toPatchError(error: unknown, operation: unknown, index: number): PatchError {

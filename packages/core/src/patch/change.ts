@@ -1,7 +1,9 @@
 import { enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { numbered, withEntryIds, type NameEntry } from '../document/entryIds.js';
 import { outgrown } from '../document/outgrown.js';
 import { pointerSegment } from '../document/problems.js';
 import type { CollectionDocument } from '../document/types.js';
+import { difference } from './difference.js';
 import type { JsonPatch } from './types.js';
 
 enablePatches();
@@ -18,17 +20,27 @@ export type Command = (draft: Draft<CollectionDocument>) => void;
 
 /**
  * Runs a command on a document.
+ * @param nameEntry names what is new in lists; two tabs at once want names that can't be the same
  * @returns the new document, with the JSON Patch (RFC 6902) that leads to it and the one that leads back
  * @throws RangeError when the document would grow past the bounds of a file; whatever the command throws
  * @example change(document, setSpan({ tiles: ['beds'], columnSpan: 2, band: 0, setFor: 'band' })).inverse
  */
-export function change(document: CollectionDocument, command: Command): Change {
+export function change(
+  document: CollectionDocument,
+  command: Command,
+  nameEntry: NameEntry = numbered,
+): Change {
   const [changed, patches, inverse] = produceWithPatches(document, (draft) => {
     command(draft);
   });
   const amiss = outgrown(document, changed);
   if (amiss !== null) throw new RangeError(amiss);
-  return { document: changed, patch: patches.map(toOperation), inverse: inverse.map(toOperation) };
+  const named = withEntryIds(changed, nameEntry, document);
+  return {
+    document: named,
+    patch: [...patches.map(toOperation), ...difference(changed, named)],
+    inverse: [...difference(named, changed), ...inverse.map(toOperation)],
+  };
 }
 
 function toOperation({ op, path, value }: Patch): JsonPatch[number] {

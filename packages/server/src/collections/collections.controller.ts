@@ -3,26 +3,30 @@ import {
   Controller,
   Delete,
   Get,
-  Headers,
+  DefaultValuePipe,
   HttpCode,
   Param,
-  ParseIntPipe,
   ParseUUIDPipe,
   Patch,
   Post,
+  Query,
+  Req,
   Res,
 } from '@nestjs/common';
-import { ApiBody, ApiConsumes, ApiHeader, ApiParam, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiConsumes, ApiHeader, ApiParam, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { JsonPatch } from '@noria/core';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
+import { bodySize } from '../http/boundedJson.js';
+import { PageDto } from '../lists/cursor.js';
+import { CountPipe } from '../problems/textPipe.js';
 import { InWorkspace } from '../workspaces/workspace.pipe.js';
 import { Workspace } from '../workspaces/workspace.entity.js';
-import { CollectionsService } from './collections.service.js';
+import { ChangeId } from './change-id.js';
+import { CollectionsService, type Whole } from './collections.service.js';
 import { CreateCollectionDto } from './dto/create-collection.dto.js';
 import { BasedOn, entityTag } from './if-match.js';
 import { JsonPatchPipe } from './json-patch.pipe.js';
 import { PatchOperationDto } from './dto/patch-operation.dto.js';
-import type { Collection } from './collection.entity.js';
 
 @ApiTags('collections')
 @ApiParam({ name: 'workspace', type: String })
@@ -31,9 +35,8 @@ export class CollectionsController {
   constructor(private readonly collections: CollectionsService) {}
 
   @Get()
-  async list(@InWorkspace() workspace: Workspace) {
-    const all = await this.collections.list(workspace.id);
-    return all.map(resource);
+  list(@InWorkspace() workspace: Workspace, @Query() asked: PageDto) {
+    return this.collections.list(workspace.id, asked);
   }
 
   @Post()
@@ -76,12 +79,13 @@ export class CollectionsController {
     @InWorkspace() workspace: Workspace,
     @Param('id', ParseUUIDPipe) id: string,
     @BasedOn() basedOn: number,
-    @Headers('idempotency-key') key: string | undefined,
+    @ChangeId() changeId: string | null,
     @Body(JsonPatchPipe) patch: JsonPatch,
+    @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ) {
-    const changeId = key ? key.slice(0, 100) : null;
-    const changed = await this.collections.change(workspace.id, id, { patch, basedOn, changeId });
+    const size = bodySize(request);
+    const changed = await this.collections.change(workspace.id, id, { patch, size, basedOn, changeId });
     response.setHeader('ETag', entityTag(changed.revision));
     return changed;
   }
@@ -98,8 +102,13 @@ export class CollectionsController {
   }
 
   @Get(':id/revisions')
-  async revisions(@InWorkspace() workspace: Workspace, @Param('id', ParseUUIDPipe) id: string) {
-    const all = await this.collections.revisions(workspace.id, id);
+  @ApiQuery({ name: 'before', required: false, description: 'Only revisions before this one, the newest first' })
+  async revisions(
+    @InWorkspace() workspace: Workspace,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('before', new DefaultValuePipe('2147483647'), CountPipe) before: number,
+  ) {
+    const all = await this.collections.revisions(workspace.id, id, before);
     return all.map(({ number, createdAt, patch }) => ({ number, createdAt, patch }));
   }
 
@@ -107,12 +116,12 @@ export class CollectionsController {
   async revision(
     @InWorkspace() workspace: Workspace,
     @Param('id', ParseUUIDPipe) id: string,
-    @Param('number', ParseIntPipe) number: number,
+    @Param('number', CountPipe) number: number,
   ) {
     return { number, document: await this.collections.readRevision(workspace.id, id, number) };
   }
 }
 
-function resource({ id, name, revision, updatedAt, document }: Collection) {
+function resource({ id, name, revision, updatedAt, document }: Whole) {
   return { id, name, revision, updatedAt, document };
 }

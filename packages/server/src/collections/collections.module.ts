@@ -1,15 +1,14 @@
 import { Module } from '@nestjs/common';
-import { TypeOrmModule } from '@nestjs/typeorm';
+import { DocumentsModule } from '../documents/documents.module.js';
 import { PicturesModule } from '../pictures/pictures.module.js';
 import { WorkspacesModule } from '../workspaces/workspaces.module.js';
-import { Collection } from './collection.entity.js';
 import { CollectionsController } from './collections.controller.js';
 import { CollectionsService } from './collections.service.js';
-import { Revision } from './revision.entity.js';
+import { RecipesController } from './recipes.controller.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Collection, Revision]), WorkspacesModule, PicturesModule],
-  controllers: [CollectionsController],
+  imports: [DocumentsModule, WorkspacesModule, PicturesModule],
+  controllers: [CollectionsController, RecipesController],
   providers: [CollectionsService],
   exports: [CollectionsService],
 })

@@ -37,7 +37,7 @@ describe('a collection', () => {
   test('is created, listed, read, changed, deleted', async () => {
     const { id, revision } = await create();
     expect(revision).toBe(1);
-    const list = (await http().get(huts).expect(200)).body as { id: string }[];
+    const list = ((await http().get(huts).expect(200)).body as { entries: { id: string }[] }).entries;
     expect(list.map((each) => each.id)).toContain(id);
     const changed = await patch(id, 1, rename('Bunks')).expect(200);
     expect(changed.headers.etag).toBe('"2"');
@@ -60,7 +60,10 @@ describe('a collection', () => {
       .set('If-Match', '"1"')
       .set('Content-Type', 'application/json-patch+json');
     await sent.send(JSON.stringify(rename('Mine'))).expect(404);
-    expect((await http().get('/api/workspaces/other/collections').expect(200)).body).toEqual([]);
+    expect((await http().get('/api/workspaces/other/collections').expect(200)).body).toEqual({
+      entries: [],
+      next: null,
+    });
     const none = await http().get('/api/workspaces/nowhere/collections').expect(404);
     expect(body(none).detail).toContain('There is no workspace “nowhere”');
   });

@@ -1,7 +1,7 @@
 import { Injectable, type PipeTransform } from '@nestjs/common';
 import type { JsonPatch } from '@noria/core';
 import { validateSync } from 'class-validator';
-import { describe, malformed } from '../problems/validation.js';
+import { describe, malformed, notAField, type FieldProblem } from '../problems/validation.js';
 import { PatchOperationDto } from './dto/patch-operation.dto.js';
 
 const MOST_OPERATIONS = 20_000;
@@ -18,15 +18,24 @@ export class JsonPatchPipe implements PipeTransform<unknown, JsonPatch> {
         },
       ]);
     }
-    const problems = body.flatMap((operation: unknown, index) => {
-      if (typeof operation !== 'object' || operation === null) {
-        return [{ path: `/${index}`, message: 'An operation is an object with “op” and “path”.' }];
-      }
-      const dto = Object.assign(new PatchOperationDto(), operation);
-      const errors = validateSync(dto, { whitelist: true, forbidNonWhitelisted: true });
-      return errors.flatMap((error) => describe(error, `/${index}`));
-    });
-    if (problems.length > 0) throw malformed(problems.slice(0, 20));
+    for (const [index, operation] of (body as unknown[]).entries()) {
+      const problems = amissIn(operation, index);
+      if (problems.length > 0) throw malformed(problems);
+    }
     return body as JsonPatch;
   }
+}
+
+function amissIn(operation: unknown, index: number): FieldProblem[] {
+  if (typeof operation !== 'object' || operation === null || Array.isArray(operation))
+    return [{ path: `/${index}`, message: 'An operation is an object with “op” and “path”.' }];
+  const { op, path, from, value, ...others } = operation as Record<string, unknown>;
+  const dto = Object.assign(new PatchOperationDto(), {
+    op,
+    path,
+    ...(from !== undefined && { from }),
+    value,
+  });
+  const unknown = Object.keys(others).map((field) => notAField(field, `/${index}`));
+  return [...unknown, ...validateSync(dto).flatMap((error) => describe(error, `/${index}`))];
 }

@@ -15,9 +15,14 @@ export class Revision {
   @Column({ name: 'change_id', type: 'text', nullable: true })
   changeId: string | null;
 
+  /** Of the patch as it was sent, so that another one under the same name is noticed. */
+  @Column({ name: 'patch_hash', type: 'text', nullable: true })
+  patchHash: string | null;
+
   @Column({ type: 'json', nullable: true })
   patch: JsonPatch | null;
 
+  /** `json`, not `jsonb`: the order of fields is kept as it was written. */
   @Column({ type: 'json', nullable: true })
   document: CollectionDocument | null;
 

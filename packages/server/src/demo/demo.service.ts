@@ -28,11 +28,8 @@ export class DemoService {
     for (const file of files) {
       const document = JSON.parse(await readFile(join(folder, file), 'utf8')) as CollectionDocument;
       for (const picture of Object.values(document.pictures)) {
-        const { hash } = await this.pictures.store(
-          id,
-          () => readFile(join(folder, 'pictures', picture.file)),
-          picture.name,
-        );
+        const path = join(folder, 'pictures', picture.file);
+        const { hash } = await this.pictures.store(id, { path, name: picture.name });
         await this.pictures.describe(id, hash, { alternativeText: picture.alternativeText });
       }
       await this.collections.create(id, { document });

@@ -16,8 +16,8 @@ export class Film {
   @Column({ name: 'media_type', type: 'text' })
   mediaType: FilmAsset['mediaType'];
 
-  @Column({ type: 'bytea', select: false })
-  bytes: Buffer;
+  @Column({ name: 'byte_size', type: 'integer' })
+  byteSize: number;
 
   @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
   createdAt: Date;

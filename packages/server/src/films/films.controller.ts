@@ -1,23 +1,27 @@
 import {
   Controller,
+  Delete,
   Get,
+  HttpCode,
   HttpStatus,
   Param,
   Post,
+  Query,
   Req,
   Res,
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
-import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes, ApiParam, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { ProblemException } from '../problems/problem.js';
+import { deliver } from '../files/deliver.js';
+import { Upload, withUpload } from '../files/upload.js';
+import { PageDto } from '../lists/cursor.js';
+import { RemovePictureDto } from '../pictures/dto.js';
+import { fileNameOf, HashPipe } from '../problems/textPipe.js';
 import { InWorkspace } from '../workspaces/workspace.pipe.js';
 import { Workspace } from '../workspaces/workspace.entity.js';
-import { FilmsService, MOST_FILM_BYTES } from './films.service.js';
-
-const limits = { fileSize: MOST_FILM_BYTES, files: 1 };
+import { FilmsService } from './films.service.js';
 
 @ApiTags('films')
 @ApiParam({ name: 'workspace', type: String })
@@ -25,51 +29,43 @@ const limits = { fileSize: MOST_FILM_BYTES, files: 1 };
 export class FilmsController {
   constructor(private readonly films: FilmsService) {}
 
+  @Get()
+  library(@InWorkspace() workspace: Workspace, @Query() asked: PageDto) {
+    return this.films.library(workspace.id, asked);
+  }
+
   @Post()
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: { type: 'object', properties: { film: { type: 'string', format: 'binary' } } } })
-  @UseInterceptors(FileInterceptor('film', { limits, defParamCharset: 'utf8' }))
-  async store(@InWorkspace() workspace: Workspace, @UploadedFile() upload: Express.Multer.File | undefined) {
-    if (!upload) {
-      throw new ProblemException(
-        HttpStatus.BAD_REQUEST,
-        'malformed',
-        'The request is malformed',
-        'Send the film as the field “film” of a multipart form.',
-      );
-    }
-    const { hash, name, mediaType } = await this.films.store(
-      workspace.id,
-      upload.buffer,
-      upload.originalname,
-    );
-    return { hash, name, mediaType };
+  @UseInterceptors(Upload('film', 'filmBytes'))
+  store(@InWorkspace() workspace: Workspace, @UploadedFile() upload: Express.Multer.File | undefined) {
+    return withUpload(upload, 'film', async ({ path, originalname }) => {
+      const stored = await this.films.store(workspace.id, { path, name: fileNameOf(originalname) });
+      const { hash, name, mediaType, byteSize } = stored;
+      return { hash, name, mediaType, byteSize };
+    });
+  }
+
+  @Delete(':hash')
+  @HttpCode(HttpStatus.NO_CONTENT)
+  async remove(
+    @InWorkspace() workspace: Workspace,
+    @Param('hash', HashPipe) hash: string,
+    @Query() { evenUsed }: RemovePictureDto,
+  ) {
+    await this.films.remove(workspace.id, hash, evenUsed === 'true');
   }
 
   /** Browsers ask for a film in pieces. */
   @Get(':hash')
   async deliver(
     @InWorkspace() workspace: Workspace,
-    @Param('hash') hash: string,
+    @Param('hash', HashPipe) hash: string,
     @Req() request: Request,
     @Res() response: Response,
   ) {
-    const { bytes, mediaType } = await this.films.find(workspace.id, hash, true);
-    response.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
-    response.setHeader('Accept-Ranges', 'bytes');
-    response.type(mediaType);
-    const asked = request.range(bytes.length, { combine: true });
-    if (asked === -1) {
-      response.setHeader('Content-Range', `bytes */${bytes.length}`);
-      response.status(HttpStatus.REQUESTED_RANGE_NOT_SATISFIABLE).end();
-      return;
-    }
-    const [range] = Array.isArray(asked) ? asked : [];
-    if (!range) {
-      response.send(bytes);
-      return;
-    }
-    response.setHeader('Content-Range', `bytes ${range.start}-${range.end}/${bytes.length}`);
-    response.status(HttpStatus.PARTIAL_CONTENT).send(bytes.subarray(range.start, range.end + 1));
+    const { mediaType, byteSize } = await this.films.find(workspace.id, hash);
+    const read = (start: number, end: number) => this.films.bytes(workspace.id, hash, start, end);
+    await deliver(request, response, { mediaType, byteSize, tag: hash, read });
   }
 }

@@ -36,9 +36,6 @@ export class Picture {
   @Column({ name: 'alternative_text', type: 'text', default: '' })
   alternativeText: string;
 
-  @Column({ type: 'bytea', select: false })
-  bytes: Buffer;
-
   @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
   createdAt: Date;
 }

@@ -6,36 +6,27 @@ import {
   HttpCode,
   HttpStatus,
   Param,
-  ParseIntPipe,
   Patch,
   Post,
   Query,
+  Req,
   Res,
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
-import { FileInterceptor } from '@nestjs/platform-express';
-import { ApiBody, ApiConsumes, ApiParam, ApiQuery, ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
-import { diskStorage } from 'multer';
-import { readFile, rm } from 'node:fs/promises';
-import { ProblemException } from '../problems/problem.js';
+import { ApiBody, ApiConsumes, ApiParam, ApiTags } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { deliver } from '../files/deliver.js';
+import { Upload, withUpload } from '../files/upload.js';
+import { CountPipe, fileNameOf, HashPipe } from '../problems/textPipe.js';
 import { InWorkspace } from '../workspaces/workspace.pipe.js';
 import { Workspace } from '../workspaces/workspace.entity.js';
-import { DescribePictureDto, FindPicturesDto } from './dto.js';
+import { DescribePictureDto, FindPicturesDto, RemovePictureDto } from './dto.js';
 import type { Picture } from './picture.entity.js';
 import { PicturesService } from './pictures.service.js';
-import { MOST_PICTURE_BYTES } from './readPicture.js';
-
-/** Uploads wait on disk until they are read: many come at once, and memory is small. */
-const upload = {
-  storage: diskStorage({}),
-  limits: { fileSize: MOST_PICTURE_BYTES, files: 1 },
-  defParamCharset: 'utf8' as const,
-};
 
 /** What the library shows of a picture. */
-const shown = ({ bytes: _, workspaceId: __, ...picture }: Picture) => picture;
+const shown = ({ workspaceId: _, ...picture }: Picture) => picture;
 
 @ApiTags('pictures')
 @ApiParam({ name: 'workspace', type: String })
@@ -44,40 +35,29 @@ export class PicturesController {
   constructor(private readonly pictures: PicturesService) {}
 
   @Get()
-  async library(@InWorkspace() workspace: Workspace, @Query() { search = '' }: FindPicturesDto) {
-    const found = await this.pictures.library(workspace.id, search);
-    return found.map((picture) => ({ ...shown(picture), uses: picture.uses }));
+  library(@InWorkspace() workspace: Workspace, @Query() asked: FindPicturesDto) {
+    return this.pictures.library(workspace.id, asked);
   }
 
   @Post()
   @ApiConsumes('multipart/form-data')
   @ApiBody({ schema: { type: 'object', properties: { picture: { type: 'string', format: 'binary' } } } })
-  @UseInterceptors(FileInterceptor('picture', upload))
-  async store(@InWorkspace() workspace: Workspace, @UploadedFile() file: Express.Multer.File | undefined) {
-    if (!file) {
-      throw new ProblemException(
-        HttpStatus.BAD_REQUEST,
-        'malformed',
-        'The request is malformed',
-        'Send the picture as the field “picture” of a multipart form.',
-      );
-    }
-    try {
-      return shown(await this.pictures.store(workspace.id, () => readFile(file.path), file.originalname));
-    } finally {
-      await rm(file.path, { force: true });
-    }
+  @UseInterceptors(Upload('picture', 'pictureBytes'))
+  store(@InWorkspace() workspace: Workspace, @UploadedFile() upload: Express.Multer.File | undefined) {
+    return withUpload(upload, 'picture', async ({ path, originalname }) =>
+      shown(await this.pictures.store(workspace.id, { path, name: fileNameOf(originalname) })),
+    );
   }
 
   @Get(':hash/uses')
-  uses(@InWorkspace() workspace: Workspace, @Param('hash') hash: string) {
+  uses(@InWorkspace() workspace: Workspace, @Param('hash', HashPipe) hash: string) {
     return this.pictures.uses(workspace.id, hash);
   }
 
   @Patch(':hash')
   async describe(
     @InWorkspace() workspace: Workspace,
-    @Param('hash') hash: string,
+    @Param('hash', HashPipe) hash: string,
     @Body() values: DescribePictureDto,
   ) {
     return shown(await this.pictures.describe(workspace.id, hash, values));
@@ -85,11 +65,10 @@ export class PicturesController {
 
   @Delete(':hash')
   @HttpCode(HttpStatus.NO_CONTENT)
-  @ApiQuery({ name: 'evenUsed', required: false, description: 'true: also when tiles show it' })
   async remove(
     @InWorkspace() workspace: Workspace,
-    @Param('hash') hash: string,
-    @Query('evenUsed') evenUsed?: string,
+    @Param('hash', HashPipe) hash: string,
+    @Query() { evenUsed }: RemovePictureDto,
   ) {
     await this.pictures.remove(workspace.id, hash, evenUsed === 'true');
   }
@@ -97,30 +76,27 @@ export class PicturesController {
   @Get(':hash')
   async original(
     @InWorkspace() workspace: Workspace,
-    @Param('hash') hash: string,
+    @Param('hash', HashPipe) hash: string,
+    @Req() request: Request,
     @Res() response: Response,
   ) {
-    const { bytes, mediaType } = await this.pictures.original(workspace.id, hash);
+    const { mediaType, byteSize } = await this.pictures.find(workspace.id, hash);
     // A drawing that is opened by itself may do nothing but be seen.
     response.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
-    deliver(response, bytes, mediaType, hash);
+    const read = (start: number, end: number) => this.pictures.bytes(workspace.id, hash, start, end);
+    await deliver(request, response, { mediaType, byteSize, tag: hash, read });
   }
 
   @Get(':hash/:inlineSize')
   async variant(
     @InWorkspace() workspace: Workspace,
-    @Param('hash') hash: string,
-    @Param('inlineSize', ParseIntPipe) inlineSize: number,
+    @Param('hash', HashPipe) hash: string,
+    @Param('inlineSize', CountPipe) inlineSize: number,
     @Res() response: Response,
   ) {
     const bytes = await this.pictures.variant(workspace.id, hash, inlineSize);
-    deliver(response, bytes, 'image/webp', `${hash}-${inlineSize}`);
+    response.setHeader('ETag', `"${hash}-${inlineSize}"`);
+    response.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
+    response.type('image/webp').send(bytes);
   }
-}
-
-/** The address names the bytes, so they never change. */
-function deliver(response: Response, bytes: Buffer, mediaType: string, tag: string) {
-  response.setHeader('ETag', `"${tag}"`);
-  response.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
-  response.type(mediaType).send(bytes);
 }

@@ -1,14 +1,26 @@
-import { HttpStatus, Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
-import { pictureVariants, picturesIn, tilesShowing } from '@noria/core';
+import { HttpStatus, Inject, Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { pictureVariants, tilesShowing } from '@noria/core';
 import PQueue from 'p-queue';
+import { randomUUID } from 'node:crypto';
+import { rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
 import sharp from 'sharp';
-import { In, Repository } from 'typeorm';
+import { DataSource, In, type EntityManager } from 'typeorm';
+import { collectionsUsing, useCounts } from '../collections/uses.js';
+import { CONFIG } from '../config/config.module.js';
+import type { Config } from '../config/config.js';
+import { DocumentsService } from '../documents/documents.service.js';
+import { FilesService } from '../files/files.service.js';
+import { pageOf, readCursor, type Page } from '../lists/cursor.js';
 import { ProblemException } from '../problems/problem.js';
+import { WorkService } from '../work/work.service.js';
 import { Picture, PictureVariant } from './picture.entity.js';
-import { readPicture } from './readPicture.js';
-import { Collection } from '../collections/collection.entity.js';
-import type { DescribePictureDto } from './dto.js';
+import { readPicture, type Upload } from './readPicture.js';
+import type { DescribePictureDto, FindPicturesDto } from './dto.js';
 
 /** The tiles of one collection that show a picture. */
 export interface PictureUse {
@@ -27,62 +39,93 @@ const inputFor = ({ mediaType }: Picture, inlineSize: number) => ({
 @Injectable()
 export class PicturesService {
   constructor(
-    @InjectRepository(Picture) private readonly pictures: Repository<Picture>,
-    @InjectRepository(PictureVariant) private readonly variants: Repository<PictureVariant>,
-    @InjectRepository(Collection) private readonly collections: Repository<Collection>,
+    @InjectDataSource() private readonly database: DataSource,
+    @Inject(CONFIG) private readonly config: Config,
+    private readonly files: FilesService,
+    private readonly documents: DocumentsService,
+    private readonly work: WorkService,
   ) {}
 
   /** Pictures are decoded two at a time, however many come, so that memory stays small. */
   private readonly reading = new PQueue({ concurrency: 2 });
 
   /** Stores an upload; the same bytes twice are one picture. */
-  async store(workspaceId: string, load: () => Promise<Buffer>, name: string): Promise<Picture> {
-    return this.reading.add(async () => this.readAndStore(workspaceId, await load(), name));
+  store(workspaceId: string, upload: Upload): Promise<Picture> {
+    const { readingTime } = this.config.limits;
+    return this.reading.add(async () => {
+      const scratch = join(tmpdir(), `noria-${randomUUID()}`);
+      try {
+        const { path, ...read } = await readPicture(upload, {
+          safeSvg: (text) => this.work.run('safeSvg', { text }, readingTime),
+          within: readingTime,
+          scratch,
+        });
+        return await this.database.transaction(async (manager) => {
+          await this.files.store(manager, workspaceId, read.hash, path);
+          const values = { ...read, workspaceId, name: upload.name };
+          await manager.createQueryBuilder().insert().into(Picture).values(values).orIgnore().execute();
+          return this.find(workspaceId, read.hash, manager);
+        });
+      } finally {
+        await rm(scratch, { force: true });
+      }
+    });
   }
 
-  private async readAndStore(workspaceId: string, upload: Buffer, name: string): Promise<Picture> {
-    const read = await readPicture(upload, name);
-    await this.pictures
-      .createQueryBuilder()
-      .insert()
-      .values({ ...read, workspaceId, name })
-      .orIgnore()
-      .execute();
-    return this.find(workspaceId, read.hash);
-  }
-
-  /** The pictures of a workspace, the newest first, with how many tiles show each. */
-  async library(workspaceId: string, search: string): Promise<(Picture & { readonly uses: number })[]> {
-    const query = this.pictures
-      .createQueryBuilder('picture')
-      .where({ workspaceId })
-      .orderBy('picture.createdAt', 'DESC')
-      .addOrderBy('picture.name');
+  /** A page of the pictures of a workspace, the newest first, with how many tiles show each. */
+  async library(
+    workspaceId: string,
+    { search = '', limit = 60, after }: FindPicturesDto,
+  ): Promise<Page<Omit<Picture, 'workspaceId'> & { readonly uses: number }>> {
+    const query = this.database
+      .createQueryBuilder(Picture, 'picture')
+      .addSelect('picture.created_at::text', 'at')
+      .where('picture.workspace_id = :workspaceId', { workspaceId })
+      .orderBy('picture.created_at', 'DESC')
+      .addOrderBy('picture.hash')
+      .limit(limit + 1);
+    const cursor = readCursor(after);
+    if (cursor) {
+      query.andWhere(
+        '(picture.created_at < :at OR (picture.created_at = :at AND picture.hash > :id))',
+        cursor,
+      );
+    }
     if (search.trim() !== '') {
       const like = `%${search.trim().replace(/[\\%_]/g, '\\$&')}%`;
       query.andWhere('(picture.name ILIKE :like OR picture.alternative_text ILIKE :like)', { like });
     }
-    const [pictures, collections] = await Promise.all([query.getMany(), this.documents(workspaceId)]);
-    const uses = new Map<string, number>();
-    for (const { document } of collections) {
-      for (const tile of Object.values(document.tiles)) {
-        for (const id of picturesIn(tile)) {
-          const hash = document.pictures[id]?.hash ?? '';
-          uses.set(hash, (uses.get(hash) ?? 0) + 1);
-        }
-      }
-    }
-    return pictures.map((picture) => Object.assign(picture, { uses: uses.get(picture.hash) ?? 0 }));
+    const { entities, raw } = await query.getRawAndEntities<{ at: string }>();
+    const uses = await useCounts(
+      this.database.manager,
+      workspaceId,
+      'picture_uses',
+      entities.map(({ hash }) => hash),
+    );
+    const rows = entities.map((picture, k) => ({ picture, at: raw[k]?.at ?? '' }));
+    return pageOf(
+      rows,
+      limit,
+      ({ picture }) => picture.hash,
+      ({ picture: { workspaceId: _, ...picture } }) => ({ ...picture, uses: uses.get(picture.hash) ?? 0 }),
+    );
   }
 
   /** The tiles that show a picture, by collection. */
   async uses(workspaceId: string, hash: string): Promise<PictureUse[]> {
     await this.find(workspaceId, hash);
-    const collections = await this.documents(workspaceId);
-    return collections.flatMap(({ id, name, document }) => {
-      const tiles = tilesShowing(document, hash).map((tile) => document.tiles[tile]?.name ?? tile);
-      return tiles.length > 0 ? [{ id, name, tiles }] : [];
-    });
+    const using = await collectionsUsing(this.database.manager, workspaceId, 'picture_uses', hash);
+    const all: PictureUse[] = [];
+    for (const { id, name, revision } of using) {
+      const document = (await this.documents.at(id, revision))?.document;
+      if (!document) continue;
+      all.push({
+        id,
+        name,
+        tiles: tilesShowing(document, hash).map((tile) => document.tiles[tile]?.name ?? tile),
+      });
+    }
+    return all;
   }
 
   async describe(workspaceId: string, hash: string, values: DescribePictureDto): Promise<Picture> {
@@ -92,7 +135,8 @@ export class PicturesService {
       ...(name !== undefined && { name }),
       ...(alternativeText !== undefined && { alternativeText }),
     };
-    if (Object.keys(said).length > 0) await this.pictures.update({ workspaceId, hash }, said);
+    if (Object.keys(said).length > 0)
+      await this.database.manager.update(Picture, { workspaceId, hash }, said);
     return this.find(workspaceId, hash);
   }
 
@@ -112,36 +156,33 @@ export class PicturesService {
         { uses },
       );
     }
-    await this.pictures.delete({ workspaceId, hash });
-  }
-
-  private documents(workspaceId: string): Promise<Collection[]> {
-    return this.collections.find({
-      where: { workspaceId },
-      select: { id: true, name: true, document: true },
-      order: { name: 'ASC' },
+    await this.database.transaction(async (manager) => {
+      await manager.delete(Picture, { workspaceId, hash });
+      await this.files.remove(manager, workspaceId, hash);
     });
   }
 
-  /** Which of these hashes the workspace has. */
-  async stored(workspaceId: string, hashes: readonly string[]): Promise<Set<string>> {
+  /** Which of these hashes the workspace has, asked on the connection of the transaction under way. */
+  async stored(manager: EntityManager, workspaceId: string, hashes: readonly string[]): Promise<Set<string>> {
     if (hashes.length === 0) return new Set();
-    const found = await this.pictures.find({
+    const found = await manager.find(Picture, {
       where: { workspaceId, hash: In([...hashes]) },
       select: { hash: true },
     });
     return new Set(found.map(({ hash }) => hash));
   }
 
-  async original(workspaceId: string, hash: string): Promise<Picture> {
-    return this.find(workspaceId, hash, true);
+  /** A picture's bytes from `start` to `end`, both included. */
+  bytes(workspaceId: string, hash: string, start: number, end: number): Readable {
+    return this.files.read(workspaceId, hash, start, end);
   }
 
   /** A picture as WebP of one of its variant widths. */
   async variant(workspaceId: string, hash: string, inlineSize: number): Promise<Buffer> {
-    const known = await this.variants.findOneBy({ workspaceId, hash, inlineSize });
+    const known = await this.database.manager.findOneBy(PictureVariant, { workspaceId, hash, inlineSize });
     if (known) return known.bytes;
-    const sizes = pictureVariants(await this.find(workspaceId, hash));
+    const picture = await this.find(workspaceId, hash);
+    const sizes = pictureVariants(picture);
     if (!sizes.includes(inlineSize)) {
       throw new ProblemException(
         HttpStatus.NOT_FOUND,
@@ -151,25 +192,25 @@ export class PicturesService {
       );
     }
     const bytes = await this.reading.add(async () => {
-      const original = await this.find(workspaceId, hash, true);
-      return sharp(original.bytes, inputFor(original, inlineSize))
+      const original = await buffer(this.bytes(workspaceId, hash, 0, picture.byteSize - 1));
+      return sharp(original, inputFor(picture, inlineSize))
         .resize({ width: inlineSize })
         .webp({ quality: 84 })
+        .timeout({ seconds: Math.max(1, Math.ceil(this.config.limits.readingTime / 1000)) })
         .toBuffer();
     });
-    await this.variants
+    await this.database
       .createQueryBuilder()
       .insert()
+      .into(PictureVariant)
       .values({ workspaceId, hash, inlineSize, bytes })
       .orIgnore()
       .execute();
     return bytes;
   }
 
-  private async find(workspaceId: string, hash: string, withBytes = false): Promise<Picture> {
-    const query = this.pictures.createQueryBuilder('picture').where({ workspaceId, hash });
-    if (withBytes) query.addSelect('picture.bytes');
-    const found = await query.getOne();
+  async find(workspaceId: string, hash: string, manager = this.database.manager): Promise<Picture> {
+    const found = await manager.findOneBy(Picture, { workspaceId, hash });
     if (found) return found;
     throw new ProblemException(
       HttpStatus.NOT_FOUND,

@@ -1,12 +1,14 @@
 import { HttpStatus } from '@nestjs/common';
 import type { PictureAsset } from '@noria/core';
-import { createHash } from 'node:crypto';
+import { open, readFile, stat, writeFile } from 'node:fs/promises';
 import sharp, { type Metadata, type Sharp } from 'sharp';
+import { hashOf } from '../files/files.service.js';
 import { ProblemException } from '../problems/problem.js';
-import { looksLikeSvg, MOST_SVG_BYTES, safeSvg } from './safeSvg.js';
-import { jpegWithoutPlace } from './withoutPlace.js';
+import { glance, type Glance } from './glance.js';
+import { looksLikeSvg, MOST_SVG_BYTES, SVG_BEGINNING } from './svg/looksLikeSvg.js';
+import { svgOutOfBounds } from './svg/bounds.js';
+import { hasBlocks, writeWithoutWords } from './withoutWords.js';
 
-export const MOST_PICTURE_BYTES = 40 * 1024 * 1024;
 const MOST_PIXELS = 120_000_000;
 /** A drawing is as sharp at any size; this is how wide it counts. */
 const DRAWING_WIDTH = 1600;
@@ -15,16 +17,27 @@ const DRAWING_WIDTH = 1600;
 sharp.cache(false);
 sharp.concurrency(1);
 
-export interface ReadPicture {
-  readonly bytes: Buffer;
+/** A picture as it is stored; its bytes lie in a file. */
+export interface ReadPicture extends Glance {
+  readonly path: string;
   readonly hash: string;
   readonly mediaType: PictureAsset['mediaType'];
   readonly inlineSize: number;
   readonly blockSize: number;
   readonly byteSize: number;
-  /** Mean, darkest and lightest. */
-  readonly colours: string[];
-  readonly placeholder: string | null;
+}
+
+export interface Upload {
+  readonly path: string;
+  /** What it was called. */
+  readonly name: string;
+}
+
+/** How an SVG's text is made safe, where what is kept may be written, and how long a picture may take, ms. */
+export interface Reading {
+  readonly scratch: string;
+  readonly safeSvg: (text: string) => Promise<string | null>;
+  readonly within: number;
 }
 
 const MEDIA_TYPES: Readonly<Record<string, PictureAsset['mediaType'] | undefined>> = {
@@ -40,110 +53,107 @@ const MEDIA_TYPES: Readonly<Record<string, PictureAsset['mediaType'] | undefined
  * says of where it was taken, a drawing without anything that runs or loads.
  * @throws ProblemException 415 when it is no picture that can be read, 413 when it is too large
  */
-export async function readPicture(upload: Buffer, name: string): Promise<ReadPicture> {
+export async function readPicture(upload: Upload, reading: Reading): Promise<ReadPicture> {
   try {
-    return looksLikeSvg(upload) ? await readDrawing(upload, name) : await readPixels(upload, name);
+    const beginning = await beginningOf(upload.path);
+    return await (looksLikeSvg(beginning) ? readDrawing(upload, reading) : readPixels(upload, reading));
   } catch (error) {
     // A fault of ours is not one of the picture.
     if (error instanceof ProblemException || error instanceof TypeError || 'code' in (error as Error))
       throw error;
-    throw notAPicture(name, 'Its bytes can’t be read as a picture.');
+    throw notAPicture(upload.name, 'Its bytes can’t be read as a picture.');
+  }
+}
+
+async function beginningOf(path: string): Promise<Buffer> {
+  const file = await open(path);
+  try {
+    const { buffer, bytesRead } = await file.read(Buffer.alloc(SVG_BEGINNING), 0, SVG_BEGINNING, 0);
+    return buffer.subarray(0, bytesRead);
+  } finally {
+    await file.close();
   }
 }
 
 const options = { limitInputPixels: MOST_PIXELS, failOn: 'error' } as const;
+const seconds = ({ within }: Reading) => ({ seconds: Math.max(1, Math.ceil(within / 1000)) });
 
-async function readPixels(upload: Buffer, name: string): Promise<ReadPicture> {
-  const said = await sharp(upload, { ...options, limitInputPixels: false }).metadata();
+async function readPixels({ path, name }: Upload, reading: Reading): Promise<ReadPicture> {
+  const said = await sharp(path, { ...options, limitInputPixels: false }).metadata();
   const mediaType = MEDIA_TYPES[said.format];
   if (!mediaType || (said.format === 'heif' && said.compression !== 'av1'))
     throw notAPicture(name, `It is ${said.format.toUpperCase()}.`);
   const { width, height, pages = 1, orientation = 1 } = said;
   if (width * height * pages > MOST_PIXELS) throw tooManyPixels(name, width, height, pages);
-  const bytes = await withoutWhatItSays(upload, said);
+  const kept = await withoutWords(path, mediaType, said, reading);
   const [inlineSize, blockSize] = orientation > 4 ? [height, width] : [width, height];
-  return { ...(await glance(sharp(bytes, options))), ...stored(bytes), mediaType, inlineSize, blockSize };
+  const looks = await glance(sharp(kept, options).timeout(seconds(reading)));
+  return { ...looks, ...(await stored(kept)), mediaType, inlineSize, blockSize };
 }
 
-async function withoutWhatItSays(upload: Buffer, said: Metadata): Promise<Buffer> {
-  const { format, orientation = 1, exif, xmp, iptc, pages = 1 } = said;
-  const isSilent = !exif && !xmp && !iptc;
-  if (orientation === 1 && format === 'jpeg') return isSilent ? upload : jpegWithoutPlace(upload);
-  if (orientation === 1 && isSilent) return upload;
-  const again = sharp(upload, { ...options, animated: pages > 1 })
+/** The file of a picture without its words: block by block where it stands upright, else decoded and written anew. */
+async function withoutWords(
+  path: string,
+  mediaType: PictureAsset['mediaType'],
+  { orientation = 1, exif, xmp, iptc, comments, pages = 1 }: Metadata,
+  reading: Reading,
+): Promise<string> {
+  const kept = reading.scratch;
+  if (orientation === 1 && hasBlocks(mediaType)) {
+    await writeWithoutWords(path, kept, mediaType);
+    return kept;
+  }
+  if (orientation === 1 && !exif && !xmp && !iptc && !comments) return path;
+  const again = sharp(path, { ...options, animated: pages > 1 })
     .autoOrient()
-    .keepIccProfile();
-  switch (format) {
-    case 'jpeg':
-      return again.jpeg({ quality: 93, mozjpeg: false }).toBuffer();
-    case 'png':
-      return again.png().toBuffer();
-    case 'gif':
-      return again.gif().toBuffer();
-    case 'webp':
-      return again.webp({ quality: 93 }).toBuffer();
+    .keepIccProfile()
+    .timeout(seconds(reading));
+  await encoded(again, mediaType).toFile(kept);
+  return kept;
+}
+
+function encoded(picture: Sharp, mediaType: PictureAsset['mediaType']): Sharp {
+  switch (mediaType) {
+    case 'image/jpeg':
+      return picture.jpeg({ quality: 93, mozjpeg: false });
+    case 'image/png':
+      return picture.png();
+    case 'image/gif':
+      return picture.gif();
+    case 'image/webp':
+      return picture.webp({ quality: 93 });
     default:
-      return again.avif({ quality: 70 }).toBuffer();
+      return picture.avif({ quality: 70 });
   }
 }
 
-async function readDrawing(upload: Buffer, name: string): Promise<ReadPicture> {
-  if (upload.length > MOST_SVG_BYTES)
-    throw notAPicture(name, `As an SVG it has ${upload.length} bytes; at most ${MOST_SVG_BYTES} are read.`);
-  const text = await safeSvg(upload);
+async function readDrawing({ path, name }: Upload, reading: Reading): Promise<ReadPicture> {
+  const { size } = await stat(path);
+  if (size > MOST_SVG_BYTES)
+    throw notAPicture(name, `As an SVG it has ${size} bytes; at most ${MOST_SVG_BYTES} are read.`);
+  const said = await readFile(path, 'utf8');
+  const amiss = svgOutOfBounds(said);
+  if (amiss !== null) throw notAPicture(name, amiss);
+  const text = await reading.safeSvg(said);
   if (text === null) throw notAPicture(name, 'Nothing of a drawing is left once it is made safe.');
-  const bytes = Buffer.from(text, 'utf8');
-  const { width, height } = await sharp(bytes, options).metadata();
+  const kept = reading.scratch;
+  await writeFile(kept, text);
+  const { width, height } = await sharp(kept, options).metadata();
   const scale = Math.max(1, DRAWING_WIDTH / width);
   return {
-    ...(await glance(sharp(bytes, options))),
-    ...stored(bytes),
+    ...(await glance(sharp(kept, options).timeout(seconds(reading)))),
+    ...(await stored(kept)),
     mediaType: 'image/svg+xml',
     inlineSize: Math.round(width * scale),
     blockSize: Math.max(1, Math.round(height * scale)),
   };
 }
 
-const stored = (bytes: Buffer) => ({
-  bytes,
-  byteSize: bytes.length,
-  hash: createHash('sha256').update(bytes).digest('hex'),
+const stored = async (path: string) => ({
+  path,
+  byteSize: (await stat(path)).size,
+  hash: await hashOf(path),
 });
-
-const GLANCE = 32;
-const hex = (rgb: readonly number[]) =>
-  `#${rgb.map((value) => Math.round(value).toString(16).padStart(2, '0')).join('')}`;
-
-/** Decodes the whole picture into a few px: its colours, and what shows until it has come. */
-async function glance(picture: Sharp): Promise<Pick<ReadPicture, 'colours' | 'placeholder'>> {
-  const { data } = await picture
-    .resize(GLANCE, GLANCE, { fit: 'fill' })
-    .toColourspace('srgb')
-    .ensureAlpha()
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  const all = Array.from({ length: GLANCE * GLANCE }, (_, k) => [...data.subarray(k * 4, k * 4 + 4)]);
-  const seen = all.filter(([, , , alpha = 0]) => alpha > 127);
-  if (seen.length === 0) return { colours: [], placeholder: null };
-  const light = ([r = 0, g = 0, b = 0]: readonly number[]) => 0.2126 * r + 0.7152 * g + 0.0722 * b;
-  const sorted = seen.toSorted((a, b) => light(a) - light(b));
-  const at = (share: number) => (sorted[Math.floor((sorted.length - 1) * share)] ?? []).slice(0, 3);
-  const mean = [0, 1, 2].map(
-    (channel) => seen.reduce((sum, px) => sum + (px[channel] ?? 0), 0) / seen.length,
-  );
-  const isOpaque = all.every(([, , , alpha]) => alpha === 255);
-  const small = isOpaque
-    ? await sharp(data, { raw: { width: GLANCE, height: GLANCE, channels: 4 } })
-        .removeAlpha()
-        .resize(16, 16)
-        .webp({ quality: 30 })
-        .toBuffer()
-    : null;
-  return {
-    colours: [mean, at(0.04), at(0.96)].map(hex),
-    placeholder: small && `data:image/webp;base64,${small.toString('base64')}`,
-  };
-}
 
 function notAPicture(name: string, why: string): ProblemException {
   return new ProblemException(

@@ -29,8 +29,13 @@ export function describe(error: ValidationError, parent = ''): FieldProblem[] {
     path,
     message:
       rule === 'whitelistValidation'
-        ? `“${error.property}” is not a field of this request. Remove it or check its spelling.`
+        ? notAField(error.property, parent).message
         : `${message}.`,
   }));
   return [...own, ...(error.children ?? []).flatMap((child) => describe(child, path))];
 }
+
+export const notAField = (field: string, parent: string): FieldProblem => ({
+  path: `${parent}/${field.slice(0, 60)}`,
+  message: `“${field.slice(0, 60)}” is not a field of this request. Remove it or check its spelling.`,
+});

@@ -4,6 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { crc32 } from 'node:zlib';
 import pg from 'pg';
 import sharp from 'sharp';
+import { readConfig, type Config } from '../config/config.js';
 import { createApp } from '../createApp.js';
 import { migrate } from '../database/database.js';
 import { WorkspacesService } from '../workspaces/workspaces.service.js';
@@ -14,7 +15,7 @@ export interface TestApp {
 }
 
 /** The application on a database of its own, with the workspaces “huts” and “other”. */
-export async function createTestApp(): Promise<TestApp> {
+export async function createTestApp(changes: Partial<Config> = {}): Promise<TestApp> {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error('These tests need a PostgreSQL: run them with npm test, or set DATABASE_URL.');
   const name = `noria_test_${randomBytes(6).toString('hex')}`;
@@ -28,11 +29,8 @@ export async function createTestApp(): Promise<TestApp> {
   databaseUrl.pathname = `/${name}`;
   await migrate(databaseUrl.href);
   const app = await createApp({
-    databaseUrl: databaseUrl.href,
-    host: '127.0.0.1',
-    port: 0,
-    webFolder: '',
-    demoFolder: '',
+    ...readConfig({ DATABASE_URL: databaseUrl.href, PORT: '0' }),
+    ...changes,
   });
   await app.init();
   const workspaces = app.get(WorkspacesService);

@@ -1,15 +1,16 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { IsObject, IsOptional, IsString, Length } from 'class-validator';
+import { IsObject, IsString, Length } from 'class-validator';
+import { MayBeLeftOut } from '../../problems/optional.js';
 
 export class CreateCollectionDto {
   @ApiProperty({ required: false, description: 'Name of a new, empty collection' })
-  @IsOptional()
+  @MayBeLeftOut()
   @IsString()
   @Length(1, 200)
   name?: string;
 
   @ApiProperty({ required: false, type: Object, description: 'A whole document, as in a .noria.json file' })
-  @IsOptional()
+  @MayBeLeftOut()
   @IsObject()
   document?: object;
 }

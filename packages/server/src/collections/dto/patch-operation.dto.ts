@@ -1,10 +1,17 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { Allow, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { Allow, IsIn, IsString, MaxLength } from 'class-validator';
+import { MayBeLeftOut } from '../../problems/optional.js';
 
-/** An operation of JSON Patch (RFC 6902). */
+const OPERATIONS = ['add', 'remove', 'replace', 'move', 'test'];
+
+/**
+ * An operation of JSON Patch (RFC 6902), but for `copy`: a few of them make a document of gigabytes.
+ */
 export class PatchOperationDto {
-  @ApiProperty({ enum: ['add', 'remove', 'replace', 'move', 'copy', 'test'] })
-  @IsIn(['add', 'remove', 'replace', 'move', 'copy', 'test'])
+  @ApiProperty({ enum: OPERATIONS })
+  @IsIn(OPERATIONS, {
+    message: `op is one of ${OPERATIONS.join(', ')}; instead of copy, send add with the value`,
+  })
   op: string;
 
   @ApiProperty({ example: '/tiles/beds/place/columnSpan' })
@@ -13,7 +20,7 @@ export class PatchOperationDto {
   path: string;
 
   @ApiProperty({ required: false })
-  @IsOptional()
+  @MayBeLeftOut()
   @IsString()
   @MaxLength(1000)
   from?: string;

@@ -1,0 +1,21 @@
+const CODES: ReadonlySet<string> = new Set([
+  // Node's, of sockets.
+  ...['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', 'EHOSTUNREACH'],
+  // PostgreSQL's (appendix A): it goes, comes, or has no connection left.
+  ...['57P01', '57P02', '57P03', '53300', '08000', '08001', '08003', '08004', '08006'],
+]);
+const WORDS =
+  /connection terminated|timeout exceeded when trying to connect|connection ended|not queryable|query read timeout/i;
+
+/** Whether an error says that the database is not there, rather than that a statement is wrong. */
+export function isDatabaseAway(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const code = 'code' in error ? String(error.code) : '';
+  return CODES.has(code) || WORDS.test(error.message);
+}
+
+/** Whether the database had too much to do: a statement or a wait for a lock took too long, or two waited for each other. */
+export function isDatabaseBusy(error: unknown): boolean {
+  const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+  return ['57014', '55P03', '40P01', '40001', '25P03'].includes(code);
+}

@@ -1,0 +1,103 @@
+import { Injectable, Logger } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { applyPatch, type CollectionDocument, type JsonPatch } from '@noria/core';
+import { LRUCache } from 'lru-cache';
+import PQueue from 'p-queue';
+import { DataSource, type EntityManager } from 'typeorm';
+import { Revision } from '../collections/revision.entity.js';
+
+/** After so many patches the whole document is kept again, so that it is read in few steps. */
+const WHOLE_EVERY = 50;
+/** Characters of JSON whose documents are kept in memory. */
+const MOST_KEPT = 48_000_000;
+
+/** A document at a revision. What it weighs is the length of its JSON, about. */
+export interface AtRevision {
+  readonly revision: number;
+  readonly document: CollectionDocument;
+  readonly weight: number;
+}
+
+/**
+ * The documents of collections, put together from the last whole one and the patches since. The ones
+ * in use stay in memory, and are brought up to date when another server has changed them.
+ */
+@Injectable()
+export class DocumentsService {
+  private readonly log = new Logger('Documents');
+  private readonly kept = new LRUCache<string, AtRevision>({
+    maxSize: MOST_KEPT,
+    sizeCalculation: ({ weight }) => Math.max(1, weight),
+  });
+  private readonly keeping = new PQueue({ concurrency: 1 });
+
+  constructor(@InjectDataSource() private readonly database: DataSource) {}
+
+  /**
+   * The document of a collection at a revision.
+   * @returns null when that revision is not there
+   */
+  async at(
+    id: string,
+    revision: number,
+    manager: EntityManager = this.database.manager,
+  ): Promise<AtRevision | null> {
+    const known = this.kept.get(id);
+    if (known?.revision === revision) return known;
+    const from = known && known.revision < revision ? known : await whole(manager, id, revision);
+    if (!from) return null;
+    const steps = await manager.query<{ number: number; patch: JsonPatch | null; length: number }[]>(
+      `SELECT number, patch, length(patch::text) AS length FROM collection_revision
+       WHERE collection_id = $1 AND number > $2 AND number <= $3 ORDER BY number`,
+      [id, from.revision, revision],
+    );
+    if (from.revision + steps.length !== revision) return null;
+    const found = {
+      revision,
+      document: steps.reduce((document, { patch }) => applyPatch(document, patch ?? []), from.document),
+      weight: steps.reduce((sum, { length }) => sum + length, from.weight),
+    };
+    // An old revision that somebody looks at must not push out the one that is worked on.
+    if (!known || known.revision < revision) this.keep(id, found);
+    return found;
+  }
+
+  /** Notes what a collection has become, once that is committed; keeps it whole when it is time. */
+  changed(id: string, at: AtRevision): void {
+    this.keep(id, at);
+    if ((at.revision - 1) % WHOLE_EVERY !== 0) return;
+    void this.keeping.add(async () => {
+      try {
+        await this.database.query(
+          `UPDATE collection_revision SET document = $3
+           WHERE collection_id = $1 AND number = $2 AND document IS NULL`,
+          [id, at.revision, JSON.stringify(at.document)],
+        );
+      } catch (error) {
+        // It is read in more steps then, until the next time.
+        this.log.warn(`Revision ${at.revision} of ${id} was not kept whole: ${String(error)}`);
+      }
+    });
+  }
+
+  forget(id: string): void {
+    this.kept.delete(id);
+  }
+
+  private keep(id: string, at: AtRevision) {
+    const known = this.kept.peek(id);
+    if (!known || known.revision < at.revision) this.kept.set(id, at);
+  }
+}
+
+/** The last revision up to a number that holds the whole document. */
+async function whole(manager: EntityManager, id: string, revision: number): Promise<AtRevision | null> {
+  const [row] = await manager.query<(Pick<Revision, 'number'> & { document: string })[]>(
+    `SELECT number, document::text AS document FROM collection_revision
+     WHERE collection_id = $1 AND number <= $2 AND document IS NOT NULL ORDER BY number DESC LIMIT 1`,
+    [id, revision],
+  );
+  if (!row) return null;
+  const document = JSON.parse(row.document) as CollectionDocument;
+  return { revision: row.number, document, weight: row.document.length };
+}

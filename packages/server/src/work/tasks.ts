@@ -1,0 +1,24 @@
+import { checkDocument, type Problem } from '@noria/core';
+import { describeCollection, type Described } from '../collections/describe.js';
+import { safeSvg } from '../pictures/svg/safeSvg.js';
+
+/** What a large document was found to be. */
+export type Worked =
+  | { readonly problems: readonly Problem[]; readonly described: Described; readonly text: string }
+  | { readonly problems: readonly Problem[] };
+
+/** Work that can take long, done in a thread of its own. What comes and goes is text, which is quick to hand over. */
+export const tasks = {
+  safeSvg: ({ text }: { readonly text: string }) => safeSvg(text),
+
+  document: ({ text }: { readonly text: string }): Promise<Worked> => {
+    const { document, problems } = checkDocument(JSON.parse(text));
+    return Promise.resolve(
+      document
+        ? { problems, described: describeCollection(document), text: JSON.stringify(document) }
+        : { problems: problems.slice(0, 200) },
+    );
+  },
+};
+
+export type Tasks = typeof tasks;
