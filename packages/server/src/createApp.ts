@@ -39,7 +39,11 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     }),
   );
   app.use(ownPages(config.hosts));
-  app.use(compression({ filter: (request, response) => !isStream(response) && compression.filter(request, response) }));
+  app.use(
+    compression({
+      filter: (request, response) => !isStream(response) && compression.filter(request, response),
+    }),
+  );
   app.use(boundedJson(config.limits.bodyBytes));
   // What these refuse comes before any route, so that Nest's own filter does not see it.
   app.use(answerProblem);

@@ -3,10 +3,14 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { loadFonts } from './measure/measurer';
+import { followChanges, keepDraining } from './features/document';
+import { reloadOnceWhenUpdated } from './reloadOnce';
 import { router } from './router';
 import { makeStore } from './store/store';
 import { Notices } from './features/notices';
 import './styles/base.css';
+
+reloadOnceWhenUpdated();
 
 const LONGEST_WAIT_MS = 4000;
 
@@ -16,9 +20,13 @@ await Promise.race([
   new Promise((resolve) => window.setTimeout(resolve, LONGEST_WAIT_MS)),
 ]);
 
+const store = makeStore();
+keepDraining(store.dispatch, store.getState);
+followChanges(store.dispatch, store.getState);
+
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
-    <Provider store={makeStore()}>
+    <Provider store={store}>
       <RouterProvider router={router} />
       <Notices />
     </Provider>

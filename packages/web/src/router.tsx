@@ -4,7 +4,7 @@ import { CollectionsScreen } from './features/collections';
 import { ComposeScreen } from './features/compose';
 import { WidthsScreen } from './features/widths';
 import { ExportScreen } from './features/export';
-import { Frame } from './features/frame';
+import { Frame, RouteTrouble } from './features/frame';
 import { PicturesScreen } from './features/pictures';
 import { PreviewScreen } from './features/preview';
 import { RecipesScreen } from './features/recipes';
@@ -43,20 +43,24 @@ function NoSuchPage() {
   );
 }
 
+/** What breaks in one view leaves the others, and says what to do. */
+const errorElement = <RouteTrouble />;
+
 export const router = createBrowserRouter([
-  { path: '/', element: <CollectionsScreen /> },
-  { path: '/pictures', element: <PicturesScreen /> },
-  { path: '/recipes', element: <RecipesScreen /> },
+  { path: '/', element: <CollectionsScreen />, errorElement },
+  { path: '/pictures', element: <PicturesScreen />, errorElement },
+  { path: '/recipes', element: <RecipesScreen />, errorElement },
   {
     path: '/collections/:id',
     element: <OpenCollection />,
+    errorElement,
     children: [
       { index: true, element: <Navigate to="compose" replace /> },
-      { path: 'compose', element: <Compose /> },
-      { path: 'widths', element: <Widths /> },
-      { path: 'check', element: <Check /> },
-      { path: 'preview', element: <Preview /> },
-      { path: 'export', element: <Export /> },
+      { path: 'compose', element: <Compose />, errorElement },
+      { path: 'widths', element: <Widths />, errorElement },
+      { path: 'check', element: <Check />, errorElement },
+      { path: 'preview', element: <Preview />, errorElement },
+      { path: 'export', element: <Export />, errorElement },
     ],
   },
   { path: '*', element: <NoSuchPage /> },

@@ -30,9 +30,10 @@ function withTrackIds(
     Array.from({ length: count }, (_, k) => known[k] ?? '');
   return {
     ...(values.columns && { columnIds: ids(values.columns.length, present.columnIds) }),
-    ...(values.rows && (values.rows.length > 0 || present.rowIds) && {
-      rowIds: ids(values.rows.length, present.rowIds),
-    }),
+    ...(values.rows &&
+      (values.rows.length > 0 || present.rowIds) && {
+        rowIds: ids(values.rows.length, present.rowIds),
+      }),
     ...values,
   };
 }

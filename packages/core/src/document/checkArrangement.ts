@@ -125,7 +125,18 @@ const arrangementFields = {
   mosaic,
   fan,
 };
-const optionalInArrangement = ['columnIds', 'rowIds', 'height', 'areas', 'cells', 'fluid', 'masonry', 'gallery', 'mosaic', 'fan'];
+const optionalInArrangement = [
+  'columnIds',
+  'rowIds',
+  'height',
+  'areas',
+  'cells',
+  'fluid',
+  'masonry',
+  'gallery',
+  'mosaic',
+  'fan',
+];
 const KINDS: readonly ArrangementName[] = ['bento', 'fluid', 'masonry', 'rows', 'mosaic', 'fan'];
 const withKind = { kind: oneOf(KINDS, 'The kind of arrangement'), ...arrangementFields };
 /** What a band says of the arrangement that it changes. */

@@ -54,7 +54,9 @@ const band = fields(
 const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
 
 const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
-const badge = fields({ id, words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge', ['id']);
+const badge = fields({ id, words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge', [
+  'id',
+]);
 const motion = fields(
   {
     opens: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),

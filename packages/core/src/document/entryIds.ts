@@ -30,7 +30,9 @@ export function withEntryIds(
   name: NameEntry = numbered,
   before?: CollectionDocument,
 ): CollectionDocument {
-  const tiles = mapped(document.tiles, (tile, id) => (before?.tiles[id] === tile ? tile : tileIds(tile, name)));
+  const tiles = mapped(document.tiles, (tile, id) =>
+    before?.tiles[id] === tile ? tile : tileIds(tile, name),
+  );
   const arrangement =
     before?.arrangement === document.arrangement
       ? document.arrangement
@@ -87,9 +89,10 @@ function lookIds<Look extends { readonly fill?: Fill; readonly border?: Border }
   const { fill, border } = look;
   return changedIn(look, {
     ...(isGradient(fill) && { fill: stopIds(fill, name) }),
-    ...(border && isGradient(border.paint) && {
-      border: changedIn(border, { paint: stopIds(border.paint, name) }),
-    }),
+    ...(border &&
+      isGradient(border.paint) && {
+        border: changedIn(border, { paint: stopIds(border.paint, name) }),
+      }),
   } as Partial<Look>);
 }
 

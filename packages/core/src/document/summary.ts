@@ -63,4 +63,6 @@ function short<T extends Tile>(tile: T): T {
 const cut = (words: Words): Words =>
   typeof words === 'string'
     ? words.slice(0, MOST_WORDS)
-    : words.slice(0, 3).map((block) => ('items' in block ? { ...block, items: block.items.slice(0, 6) } : block));
+    : words
+        .slice(0, 3)
+        .map((block) => ('items' in block ? { ...block, items: block.items.slice(0, 6) } : block));

@@ -53,9 +53,7 @@ function converted(
     ...band,
     arrangement: arrangementTo(band.arrangement),
     ...(band.groups && {
-      groups: Object.fromEntries(
-        Object.entries(band.groups).map(([id, own]) => [id, arrangementTo(own)]),
-      ),
+      groups: Object.fromEntries(Object.entries(band.groups).map(([id, own]) => [id, arrangementTo(own)])),
     }),
     tiles: Object.fromEntries(
       Object.entries(band.tiles).map(([id, own]) => [

@@ -44,7 +44,11 @@ describe('two changes of one collection', () => {
 
   test('a track keeps its size when the other tab inserts one before it, and a pin its track', () => {
     const track = { axis: 'column', band: 0, setFor: 'band' } as const;
-    const ours = made('a', setTrack({ ...track, index: 2, size: '77px' }), setPin(['t2'], 0, { column: 3, row: 1 }));
+    const ours = made(
+      'a',
+      setTrack({ ...track, index: 2, size: '77px' }),
+      setPin(['t2'], 0, { column: 3, row: 1 }),
+    );
     const document = joinedWithout(ours, made('b', insertTrack({ ...track, index: 1 })));
     expect(document.arrangement.columns).toEqual(['1fr', '1fr', '1fr', '77px', '1fr', '1fr', '1fr']);
     expect(document.tiles.t2?.place.pin).toEqual({ column: 4, row: 1 });
@@ -62,7 +66,10 @@ describe('two changes of one collection', () => {
       const before = tile.look.fill as typeof fill;
       return { ...before, stops: change_(before.stops) } as typeof fill;
     };
-    const ours = change(base, setLook(['t1'], { fill: of(base, ([a, b]) => [a as object, { ...b, colour: '#0000ff' }]) }));
+    const ours = change(
+      base,
+      setLook(['t1'], { fill: of(base, ([a, b]) => [a as object, { ...b, colour: '#0000ff' }]) }),
+    );
     const theirs = change(
       base,
       setLook(['t1'], { fill: of(base, ([a, b]) => [a as object, stop('#00ff00', 0.5), b as object]) }),
@@ -111,7 +118,13 @@ describe('two changes of one collection', () => {
       joinDocuments({ base, ours, theirs, otherwise: 'ours', choices });
     expect(of({}).meetings.map(({ path }) => path)).toEqual(['/tiles/g']);
     expect(of({}).document.tiles.g).toBeDefined();
-    expect(Object.keys(of({ '/tiles/g': 'theirs' }).document.tiles).sort()).toEqual(['h', 't3', 't4', 't5', 't6']);
+    expect(Object.keys(of({ '/tiles/g': 'theirs' }).document.tiles).sort()).toEqual([
+      'h',
+      't3',
+      't4',
+      't5',
+      't6',
+    ]);
   });
 
   test('one value that both set is asked about, in words', () => {
@@ -160,7 +173,8 @@ function facts(document: CollectionDocument): Map<string, string> {
       return void said.set(path, JSON.stringify(value));
     }
     if (/\/pin$/.test(path)) return void said.set(path, JSON.stringify(value));
-    for (const [key, inner] of Object.entries(value)) if (key !== 'order' || !Array.isArray(inner)) visit(inner, `${path}/${key}`);
+    for (const [key, inner] of Object.entries(value))
+      if (key !== 'order' || !Array.isArray(inner)) visit(inner, `${path}/${key}`);
   };
   visit(byIdentity(document), '');
   for (const [id, parent] of parentsOf(document)) said.set(`/tiles/${id}/group`, parent);
@@ -170,7 +184,9 @@ function facts(document: CollectionDocument): Map<string, string> {
 const run = (steps: readonly AnyStep[], tab: string) => {
   const name = namesOf(tab);
   let document = start;
-  steps.forEach((step, k) => ({ document } = change(document, commandOf(document, step, `${tab}${k}`), name)));
+  steps.forEach(
+    (step, k) => ({ document } = change(document, commandOf(document, step, `${tab}${k}`), name)),
+  );
   return document;
 };
 
@@ -182,7 +198,9 @@ describe('any two sequences of commands', () => {
         const joined = joinDocuments({ base: start, ours: a, theirs: b, otherwise: 'ours' });
         const other = joinDocuments({ base: start, ours: b, theirs: a, otherwise: 'theirs' });
         expect(other.document).toEqual(joined.document);
-        expect(other.meetings.map(({ path }) => path).sort()).toEqual(joined.meetings.map(({ path }) => path).sort());
+        expect(other.meetings.map(({ path }) => path).sort()).toEqual(
+          joined.meetings.map(({ path }) => path).sort(),
+        );
         expect(checkDocument(joined.document).problems).toEqual([]);
         expect(withEntryIds(joined.document)).toBe(joined.document);
 
@@ -190,7 +208,11 @@ describe('any two sequences of commands', () => {
         const isAsked = (path: string) =>
           asked.some(
             (each) =>
-              each === '' || path === each || path.startsWith(`${each}/`) || bandsIn(each, path) || isPlace(each, path),
+              each === '' ||
+              path === each ||
+              path.startsWith(`${each}/`) ||
+              bandsIn(each, path) ||
+              isPlace(each, path),
           );
         const [was, mine, yours, is] = [start, a, b, joined.document].map(facts) as [
           Map<string, string>,
@@ -221,10 +243,17 @@ const isPlace = (meeting: string, path: string) => {
 /** Whether a meeting about bands at one width covers what a path says. */
 const bandsIn = (meeting: string, path: string) =>
   /^\/bands\/\S+ \S+$/.test(meeting) &&
-  meeting.slice(7).split(' ').some((id) => path.startsWith(`/bands/${id}/`));
+  meeting
+    .slice(7)
+    .split(' ')
+    .some((id) => path.startsWith(`/bands/${id}/`));
 
 /** What was said of a tile goes with it, once it is settled that it goes. */
-function isAboutDeleted(path: string, joined: CollectionDocument, versions: readonly CollectionDocument[]): boolean {
+function isAboutDeleted(
+  path: string,
+  joined: CollectionDocument,
+  versions: readonly CollectionDocument[],
+): boolean {
   const tile = /^\/(?:tiles|bands\/[^/]+\/(?:tiles|looks|groups))\/([^/]+)/.exec(path)?.[1];
   if (tile === undefined || Object.hasOwn(joined.tiles, tile)) return false;
   return versions.some(({ tiles }) => !Object.hasOwn(tiles, tile));

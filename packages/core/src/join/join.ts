@@ -88,7 +88,10 @@ function joinBands(
     const of = (document: CollectionDocument) =>
       document.bands.filter(({ id, below }) => below === band.below && pair.some((each) => each.id === id));
     const side = umpire.decide({
-      path: `/bands/${pair.map(({ id }) => id).sort().join(' ')}/below`,
+      path: `/bands/${pair
+        .map(({ id }) => id)
+        .sort()
+        .join(' ')}/below`,
       base: of(base)[0]?.below,
       ours: of(ours)[0]?.below,
       theirs: of(theirs)[0]?.below,
@@ -143,7 +146,10 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
   const parts = Object.values(complete.recipes ?? {}).flatMap((recipe) => Object.values(recipe.parts));
   const tiles = [...Object.values(document.tiles), ...parts];
   need('pictures', tiles.flatMap(picturesIn));
-  need('films', tiles.flatMap((tile) => filmIn(tile) ?? []));
+  need(
+    'films',
+    tiles.flatMap((tile) => filmIn(tile) ?? []),
+  );
   need('icons', tiles.flatMap(iconsIn));
   const variants = Object.values(complete.recipes ?? {}).map((recipe) => recipe.variants);
   need('namedLooks', [...tiles.map(({ look }) => look), document.look, variants].flatMap(namedLooksIn));

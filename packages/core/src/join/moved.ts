@@ -32,8 +32,12 @@ export function settleMoved(versions: Versions, umpire: Umpire): Versions {
         : (moved('ours') && held('theirs')) || (moved('theirs') && held('ours'));
     if (!meet) continue;
     const [won, lost] =
-      umpire.decide({ path: `/tiles/${id}/group`, base: at('base'), ours: at('ours'), theirs: at('theirs') }) ===
-      'ours'
+      umpire.decide({
+        path: `/tiles/${id}/group`,
+        base: at('base'),
+        ours: at('ours'),
+        theirs: at('theirs'),
+      }) === 'ours'
         ? (['ours', 'theirs'] as const)
         : (['theirs', 'ours'] as const);
     settled = { ...settled, [lost]: placedLike(settled[lost], settled[won], id, at(won), at(lost)) };

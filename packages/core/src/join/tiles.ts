@@ -109,11 +109,13 @@ function withSubtree(
   for (const id of back) {
     const tile = from.tiles[id];
     if (tile)
-      tiles[id] = tile.kind === 'group' ? { ...tile, order: tile.order.filter((each) => back.has(each)) } : tile;
+      tiles[id] =
+        tile.kind === 'group' ? { ...tile, order: tile.order.filter((each) => back.has(each)) } : tile;
   }
   const parent = parentsOf(from).get(root);
   const holder = parent === undefined ? undefined : tiles[parent];
-  const at = (order: readonly TileId[]) => placedAsIn(order, parent === undefined ? from.order : orderIn(from, parent), root);
+  const at = (order: readonly TileId[]) =>
+    placedAsIn(order, parent === undefined ? from.order : orderIn(from, parent), root);
   if (holder?.kind === 'group') tiles[holder.id] = { ...holder, order: at(holder.order) };
   return {
     ...document,

@@ -73,11 +73,7 @@ export function joinTree(
 }
 
 /** One side put a group into another, the other side that one into the first: then both stay where they were. */
-function breakCircles(
-  parentOf: Map<TileId, TileId>,
-  before: (id: TileId) => TileId,
-  umpire: Umpire,
-): void {
+function breakCircles(parentOf: Map<TileId, TileId>, before: (id: TileId) => TileId, umpire: Umpire): void {
   for (const start of [...parentOf.keys()].sort()) {
     const way = new Set<TileId>();
     for (let at = start; at !== COLLECTION && parentOf.has(at); at = parentOf.get(at) as TileId) {
@@ -89,7 +85,12 @@ function breakCircles(
       const [first = at, second = at] = circle;
       const path = `/tiles/${pointerSegment(first)}/group`;
       // Either group may hold the other; which one is asked, by the parents as they would be.
-      const side = umpire.decide({ path, base: before(first), ours: parentOf.get(first), theirs: before(first) });
+      const side = umpire.decide({
+        path,
+        base: before(first),
+        ours: parentOf.get(first),
+        theirs: before(first),
+      });
       const [loose] = side === 'ours' ? [second] : [first];
       parentOf.set(loose, before(loose));
       break;

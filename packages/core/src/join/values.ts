@@ -12,7 +12,19 @@ type Fields = Readonly<Record<string, unknown>>;
 
 /** Values that make sense only as a whole. */
 const WHOLE: ReadonlySet<string> = new Set([
-  ...['pin', 'slot', 'focalPoint', 'position', 'recipe', 'areas', 'body', 'shapes', 'colours', 'sort', 'filter'],
+  ...[
+    'pin',
+    'slot',
+    'focalPoint',
+    'position',
+    'recipe',
+    'areas',
+    'body',
+    'shapes',
+    'colours',
+    'sort',
+    'filter',
+  ],
 ]);
 
 /** Lists of texts that stand for something each, once. */
@@ -34,7 +46,12 @@ export function joinValues(
   if (same(base, ours)) return theirs;
   const field = path.slice(path.lastIndexOf('/') + 1);
   if (!WHOLE.has(field)) {
-    if (isFields(ours) && isFields(theirs) && (base === undefined || isFields(base)) && areOfOneKind(versions))
+    if (
+      isFields(ours) &&
+      isFields(theirs) &&
+      (base === undefined || isFields(base)) &&
+      areOfOneKind(versions)
+    )
       return joinFields({ base: base ?? {}, ours, theirs }, path, umpire);
     const lists = listsOf(versions, field);
     if (lists) return joinLists(lists, path, umpire);
@@ -59,7 +76,10 @@ function joinFields(
   const { base, ours, theirs } = versions;
   const joined: Record<string, unknown> = {};
   // The order of fields as one side has it; the same for both where they are the same.
-  for (const key of new Set([...Object.keys(base), ...[...Object.keys(ours), ...Object.keys(theirs)].sort()])) {
+  for (const key of new Set([
+    ...Object.keys(base),
+    ...[...Object.keys(ours), ...Object.keys(theirs)].sort(),
+  ])) {
     const own = (fields: Fields) => (Object.hasOwn(fields, key) ? fields[key] : undefined);
     const at = `${path}/${pointerSegment(key)}`;
     const value = joinValues({ base: own(base), ours: own(ours), theirs: own(theirs) }, at, umpire);
@@ -88,7 +108,11 @@ function listsOf(versions: Readonly<Record<'base' | 'ours' | 'theirs', unknown>>
     if (ids.includes(null) || new Set(ids).size < ids.length) return null;
     return { ids: ids as string[], values: new Map(ids.map((id, k) => [id as string, list[k] as unknown])) };
   };
-  const [base, ours, theirs] = [entries(versions.base ?? []), entries(versions.ours), entries(versions.theirs)];
+  const [base, ours, theirs] = [
+    entries(versions.base ?? []),
+    entries(versions.ours),
+    entries(versions.theirs),
+  ];
   return base && ours && theirs && { base, ours, theirs };
 }
 

@@ -17,7 +17,10 @@ export function meetingWords(
   mine: CollectionDocument,
   other: CollectionDocument,
 ): MeetingWords {
-  const segments = path.split('/').slice(1).map((each) => each.replaceAll('~1', '/').replaceAll('~0', '~'));
+  const segments = path
+    .split('/')
+    .slice(1)
+    .map((each) => each.replaceAll('~1', '/').replaceAll('~0', '~'));
   const { of, rest } = subject(segments, mine, other);
   const last = rest.at(-1) ?? '';
   const said = (value: unknown, of: CollectionDocument) => shownAs(value, last, of);
@@ -28,7 +31,10 @@ export function meetingWords(
         ? 'place in the reading order'
         : rest.length === 0
           ? 'all of it'
-          : rest.filter((each) => !HOLDERS.has(each)).map(plain).join(', '),
+          : rest
+              .filter((each) => !HOLDERS.has(each))
+              .map(plain)
+              .join(', '),
     ours: said(ours, mine),
     theirs: said(theirs, other),
   };
@@ -38,7 +44,9 @@ export function meetingWords(
 export function keptWords({ kept }: Pick<Joined, 'kept'>, document: CollectionDocument): string[] {
   return kept.map((path) => {
     const [, field = '', id = ''] = path.split('/');
-    const entry = (document as unknown as Record<string, Record<string, { name: string }> | undefined>)[field]?.[id];
+    const entry = (document as unknown as Record<string, Record<string, { name: string }> | undefined>)[
+      field
+    ]?.[id];
     return `${SINGLE[field] ?? 'Entry'} “${entry?.name ?? id}”`;
   });
 }
@@ -89,7 +97,8 @@ function shownAs(value: unknown, field: string, document: CollectionDocument): s
   if (value === null) return 'none';
   if (typeof value === 'string') return short(value === '' ? 'empty' : value);
   if (typeof value === 'number' || typeof value === 'boolean') return String(value);
-  if (Array.isArray(value)) return short(value.map((each) => (typeof each === 'string' ? each : '…')).join(' / '));
+  if (Array.isArray(value))
+    return short(value.map((each) => (typeof each === 'string' ? each : '…')).join(' / '));
   const { name } = value as { readonly name?: unknown };
   if (typeof name === 'string') return short(`“${name}”, changed`);
   return short(

@@ -83,8 +83,7 @@ function refuse(operation: JsonPatch[number]): void {
 }
 
 /** The document must not share objects with the patch, which is sent and kept as it is. */
-const withOwnValue = (operation: JsonPatch[number]): Operation =>
-  jsonPatch.deepClone(operation) as Operation;
+const withOwnValue = (operation: JsonPatch[number]): Operation => jsonPatch.deepClone(operation) as Operation;
 
 function copyOf<T extends object>(value: T, own: Set<object>): T {
   const copy = (Array.isArray(value) ? [...(value as unknown[])] : { ...value }) as T;

@@ -18,7 +18,15 @@ import {
 import { groupTiles, ungroup } from '../commands/groups.js';
 import { onLevel } from '../commands/level.js';
 import { setFit, setLayer, setPin, setSpan } from '../commands/place.js';
-import { addTile, moveInOrder, removeTiles, setBadges, setContent, setLook, setWeight } from '../commands/tiles.js';
+import {
+  addTile,
+  moveInOrder,
+  removeTiles,
+  setBadges,
+  setContent,
+  setLook,
+  setWeight,
+} from '../commands/tiles.js';
 import { evenTracks, insertTrack, moveBoundary, removeTrack } from '../commands/tracks.js';
 import { withEntryIds } from '../document/entryIds.js';
 import type { Command } from '../patch/change.js';

@@ -102,7 +102,11 @@ export class CollectionsController {
   }
 
   @Get(':id/revisions')
-  @ApiQuery({ name: 'before', required: false, description: 'Only revisions before this one, the newest first' })
+  @ApiQuery({
+    name: 'before',
+    required: false,
+    description: 'Only revisions before this one, the newest first',
+  })
   async revisions(
     @InWorkspace() workspace: Workspace,
     @Param('id', ParseUUIDPipe) id: string,

@@ -213,9 +213,7 @@ export class CollectionsService {
   }
 
   private async base(collection: Collection, manager: EntityManager): Promise<AtRevision> {
-    return (
-      (await this.documents.at(collection.id, collection.revision, manager)) ?? missing(collection.id)
-    );
+    return (await this.documents.at(collection.id, collection.revision, manager)) ?? missing(collection.id);
   }
 
   /** The outcome of a large patch, worked out before the collection is locked; null for all others. */
@@ -248,7 +246,11 @@ export class CollectionsService {
   }
 
   /** Sums up a collection that was stored by an older version. */
-  private async sumUp({ id, name, revision }: Pick<Collection, 'id' | 'name' | 'revision'>): Promise<Summary> {
+  private async sumUp({
+    id,
+    name,
+    revision,
+  }: Pick<Collection, 'id' | 'name' | 'revision'>): Promise<Summary> {
     const at = await this.documents.at(id, revision);
     const described = describeStored(at?.document, name);
     const { summary, pictureUses, filmUses, summedUp } = described;

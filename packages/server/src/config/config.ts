@@ -57,7 +57,9 @@ export function readConfig(environment: NodeJS.ProcessEnv = process.env): Config
   const whole = (name: string, usual: number, most = 2 ** 31 - 1) => {
     const value = Number(environment[name] ?? usual);
     if (Number.isInteger(value) && value >= 0 && value <= most) return value;
-    throw new Error(`${name} is a whole number from 0 to ${most}; here it is “${String(environment[name])}”.`);
+    throw new Error(
+      `${name} is a whole number from 0 to ${most}; here it is “${String(environment[name])}”.`,
+    );
   };
   return {
     databaseUrl,

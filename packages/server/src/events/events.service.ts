@@ -26,7 +26,9 @@ const AGAIN_AFTER_MS = 1000;
 
 /** Tells of changes to all servers of a database, by the database (LISTEN and NOTIFY). */
 @Injectable()
-export class EventsService implements OnApplicationBootstrap, BeforeApplicationShutdown, OnApplicationShutdown {
+export class EventsService
+  implements OnApplicationBootstrap, BeforeApplicationShutdown, OnApplicationShutdown
+{
   readonly changes = new Subject<CollectionChanged>();
   private readonly log = new Logger('Events');
   private client: pg.Client | null = null;

@@ -26,7 +26,7 @@ export class FileReader {
 
   /** Where a byte next comes, from a place on; the file's end when it doesn't. */
   async next(byte: number, place: number): Promise<number> {
-    for (let at = place; at < this.size; ) {
+    for (let at = place; at < this.size;) {
       const window = await this.at(at, Math.min(WINDOW, this.size - at));
       const found = window.indexOf(byte);
       if (found >= 0) return at + found;

@@ -11,7 +11,8 @@ export const CHUNK_BYTES = 512 * 1024;
 /** SHA-256 of a file, in hexadecimal. */
 export async function hashOf(path: string): Promise<string> {
   const hash = createHash('sha256');
-  for await (const bytes of createReadStream(path, { highWaterMark: CHUNK_BYTES })) hash.update(bytes as Buffer);
+  for await (const bytes of createReadStream(path, { highWaterMark: CHUNK_BYTES }))
+    hash.update(bytes as Buffer);
   return hash.digest('hex');
 }
 
@@ -42,7 +43,12 @@ export class FilesService {
     return Readable.from(this.pieces(workspaceId, hash, start, end), { objectMode: false });
   }
 
-  private async *pieces(workspaceId: string, hash: string, start: number, end: number): AsyncGenerator<Buffer> {
+  private async *pieces(
+    workspaceId: string,
+    hash: string,
+    start: number,
+    end: number,
+  ): AsyncGenerator<Buffer> {
     for (let number = Math.floor(start / CHUNK_BYTES); number * CHUNK_BYTES <= end; number++) {
       const [row] = await this.database.query<{ bytes: Buffer }[]>(
         'SELECT bytes FROM file_chunk WHERE workspace_id = $1 AND hash = $2 AND number = $3',

@@ -24,7 +24,7 @@ const WAY_TO_HANDLER = ['moov', 'trak', 'mdia', 'hdlr'];
 async function hasMp4Picture(file: FileReader): Promise<boolean> {
   let boxes = 0;
   const search = async (from: number, to: number, depth: number): Promise<boolean> => {
-    for (let at = from; at + 8 <= to && boxes++ < MOST_BOXES; ) {
+    for (let at = from; at + 8 <= to && boxes++ < MOST_BOXES;) {
       const head = await file.at(at, 16);
       const type = head.toString('latin1', 4, 8);
       let [size, start] = [head.readUInt32BE(), at + 8];

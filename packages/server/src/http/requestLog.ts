@@ -9,7 +9,9 @@ import { pinoHttp } from 'pino-http';
  * @param file where the lines go; empty: nowhere, but ids are given all the same
  */
 export function requestLog(file: string): RequestHandler {
-  const logger = file ? pino(destination({ dest: file, mkdir: true, sync: false })) : pino({ enabled: false });
+  const logger = file
+    ? pino(destination({ dest: file, mkdir: true, sync: false }))
+    : pino({ enabled: false });
   return pinoHttp({
     logger,
     genReqId: (_, response) => {
@@ -20,7 +22,12 @@ export function requestLog(file: string): RequestHandler {
     customLogLevel: (_, response, error) =>
       error || response.statusCode >= 500 ? 'error' : response.statusCode >= 400 ? 'warn' : 'info',
     serializers: {
-      req: ({ id, method, url, remoteAddress }: Record<string, unknown>) => ({ id, method, url, remoteAddress }),
+      req: ({ id, method, url, remoteAddress }: Record<string, unknown>) => ({
+        id,
+        method,
+        url,
+        remoteAddress,
+      }),
       res: ({ statusCode }: Record<string, unknown>) => ({ statusCode }),
     },
   });

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { IsString, Length, Matches, MaxLength } from 'class-validator';
+import { IsIn, IsString, Length, Matches, MaxLength } from 'class-validator';
 import { PageDto } from '../lists/cursor.js';
 import { MayBeLeftOut } from '../problems/optional.js';
 
@@ -30,6 +30,11 @@ export class FindPicturesDto extends PageDto {
   @MaxLength(200)
   @Matches(NO_NUL, nul)
   search?: string;
+
+  @ApiProperty({ required: false, enum: ['all', 'unused', 'silent'] })
+  @MayBeLeftOut()
+  @IsIn(['all', 'unused', 'silent'])
+  only?: 'all' | 'unused' | 'silent';
 }
 
 export class RemovePictureDto {

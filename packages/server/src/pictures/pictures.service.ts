@@ -29,6 +29,13 @@ export interface PictureUse {
   readonly tiles: readonly string[];
 }
 
+/** A page of the library, and what there is in all of what was searched for. */
+export interface PicturePage extends Page<Omit<Picture, 'workspaceId'> & { readonly uses: number }> {
+  readonly total: number;
+  /** How many of them have no alternative text. */
+  readonly silent: number;
+}
+
 /** Drawings are made as large as they are asked for; films of pictures keep them all. */
 const inputFor = ({ mediaType }: Picture, inlineSize: number) => ({
   limitInputPixels: false,
@@ -75,25 +82,38 @@ export class PicturesService {
   /** A page of the pictures of a workspace, the newest first, with how many tiles show each. */
   async library(
     workspaceId: string,
-    { search = '', limit = 60, after }: FindPicturesDto,
-  ): Promise<Page<Omit<Picture, 'workspaceId'> & { readonly uses: number }>> {
+    { search = '', limit = 60, after, only = 'all' }: FindPicturesDto,
+  ): Promise<PicturePage> {
     const query = this.database
       .createQueryBuilder(Picture, 'picture')
       .addSelect('picture.created_at::text', 'at')
-      .where('picture.workspace_id = :workspaceId', { workspaceId })
+      .where('picture.workspace_id = :workspaceId', { workspaceId });
+    if (search.trim() !== '') {
+      const like = `%${search.trim().replace(/[\\%_]/g, '\\$&')}%`;
+      query.andWhere('(picture.name ILIKE :like OR picture.alternative_text ILIKE :like)', { like });
+    }
+    const counted = await query
+      .clone()
+      .select('count(*)::integer', 'total')
+      .addSelect(`count(*) FILTER (WHERE trim(picture.alternative_text) = '')::integer`, 'silent')
+      .getRawOne<{ total: number; silent: number }>();
+    query
       .orderBy('picture.created_at', 'DESC')
       .addOrderBy('picture.hash')
       .limit(limit + 1);
+    if (only === 'silent') query.andWhere(`trim(picture.alternative_text) = ''`);
+    if (only === 'unused') {
+      query.andWhere(`NOT EXISTS (
+        SELECT 1 FROM collection
+        WHERE collection.workspace_id = picture.workspace_id
+          AND jsonb_exists(collection.picture_uses, picture.hash))`);
+    }
     const cursor = readCursor(after);
     if (cursor) {
       query.andWhere(
         '(picture.created_at < :at OR (picture.created_at = :at AND picture.hash > :id))',
         cursor,
       );
-    }
-    if (search.trim() !== '') {
-      const like = `%${search.trim().replace(/[\\%_]/g, '\\$&')}%`;
-      query.andWhere('(picture.name ILIKE :like OR picture.alternative_text ILIKE :like)', { like });
     }
     const { entities, raw } = await query.getRawAndEntities<{ at: string }>();
     const uses = await useCounts(
@@ -103,12 +123,13 @@ export class PicturesService {
       entities.map(({ hash }) => hash),
     );
     const rows = entities.map((picture, k) => ({ picture, at: raw[k]?.at ?? '' }));
-    return pageOf(
+    const page = pageOf(
       rows,
       limit,
       ({ picture }) => picture.hash,
       ({ picture: { workspaceId: _, ...picture } }) => ({ ...picture, uses: uses.get(picture.hash) ?? 0 }),
     );
+    return { ...page, total: counted?.total ?? 0, silent: counted?.silent ?? 0 };
   }
 
   /** The tiles that show a picture, by collection. */

@@ -215,7 +215,10 @@ describe('films', () => {
   /** A WebM of a header and a track of moving picture, then what would be its pictures. */
   const webm = Buffer.concat([
     Buffer.from('1a45dfa39f4286810142f7810142f2810442f381084282847765626d4287810242858102', 'hex'),
-    Buffer.from('18538067' + '01ffffffffffffff' + '1654ae6b' + '85' + 'ae83' + '8381011f43b675ff'.slice(0, 6), 'hex'),
+    Buffer.from(
+      '18538067' + '01ffffffffffffff' + '1654ae6b' + '85' + 'ae83' + '8381011f43b675ff'.slice(0, 6),
+      'hex',
+    ),
     Buffer.alloc(1_400_000, 7),
   ]);
 

@@ -36,7 +36,8 @@ export async function writeWithoutWords(
     await pipeline(async function* () {
       for (const piece of joined(pieces)) {
         if ('bytes' in piece) yield piece.bytes;
-        else yield* createReadStream(from, { start: piece.start, end: piece.end - 1 }) as AsyncIterable<Buffer>;
+        else
+          yield* createReadStream(from, { start: piece.start, end: piece.end - 1 }) as AsyncIterable<Buffer>;
       }
     }, createWriteStream(to));
   } finally {

@@ -42,7 +42,10 @@ function describe(error: unknown, request: Request): ProblemDetails {
   const isChange = !['GET', 'HEAD'].includes(request.method);
   const again = isChange ? 'Your change was not stored; try again.' : 'Try again.';
   if (isDatabaseAway(error)) {
-    return { ...plain(503, `The database does not answer. ${again}`), type: 'urn:noria:problem:database-away' };
+    return {
+      ...plain(503, `The database does not answer. ${again}`),
+      type: 'urn:noria:problem:database-away',
+    };
   }
   if (isDatabaseBusy(error)) {
     return { ...plain(503, `The database is busy. ${again}`), type: 'urn:noria:problem:database-busy' };
@@ -78,7 +81,8 @@ function inWords(error: HttpException): string {
 
 /** Errors of parsers of bodies, forms and addresses, which come before any controller. */
 function parserProblem(error: unknown): ProblemDetails | null {
-  if (error instanceof URIError) return plain(400, 'The address holds a % that is not followed by two digits.');
+  if (error instanceof URIError)
+    return plain(400, 'The address holds a % that is not followed by two digits.');
   if (!(error instanceof Error) || !('status' in error) || typeof error.status !== 'number') return null;
   if (error.status < 400 || error.status > 499) return null;
   const kind = 'type' in error ? error.type : '';

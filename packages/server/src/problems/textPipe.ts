@@ -26,4 +26,8 @@ export class CountPipe implements PipeTransform<string, number> {
 /** The name of an uploaded file: without a path and signs that no text has, and not too long. */
 export const fileNameOf = (name: string): string =>
   // eslint-disable-next-line no-control-regex -- these are what is taken out
-  name.replace(/^.*[\\/]/, '').replace(/[\u0000-\u001f\u007f]/g, '').trim().slice(0, 200) || 'Untitled';
+  name
+    .replace(/^.*[\\/]/, '')
+    .replace(/[\u0000-\u001f\u007f]/g, '')
+    .trim()
+    .slice(0, 200) || 'Untitled';

@@ -27,10 +27,7 @@ export function describe(error: ValidationError, parent = ''): FieldProblem[] {
   const path = `${parent}/${error.property}`;
   const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
     path,
-    message:
-      rule === 'whitelistValidation'
-        ? notAField(error.property, parent).message
-        : `${message}.`,
+    message: rule === 'whitelistValidation' ? notAField(error.property, parent).message : `${message}.`,
   }));
   return [...own, ...(error.children ?? []).flatMap((child) => describe(child, path))];
 }

@@ -11,6 +11,7 @@ parentPort?.on('message', ({ task, input }: Asked) => {
     .then((): Promise<unknown> => tasks[task](input))
     .then(
       (result) => parentPort?.postMessage({ result }),
-      (error: unknown) => parentPort?.postMessage({ error: error instanceof Error ? error.stack : String(error) }),
+      (error: unknown) =>
+        parentPort?.postMessage({ error: error instanceof Error ? error.stack : String(error) }),
     );
 });

@@ -1,6 +1,6 @@
 import type { FilmAsset } from '@noria/core';
 import { WORKSPACE } from './collections';
-import { freeId, slugOf } from './ids';
+import { fileId } from './ids';
 import { request } from './problem';
 
 const films = `/api/workspaces/${WORKSPACE}/films`;
@@ -64,17 +64,13 @@ const settled = (video: HTMLVideoElement, event: string, begin: () => void, name
     begin();
   });
 
-export async function uploadFilm(
-  file: File,
-  read: Omit<ReadFilm, 'poster'>,
-  taken: readonly string[],
-): Promise<FilmAsset> {
+export async function uploadFilm(file: File, read: Omit<ReadFilm, 'poster'>): Promise<FilmAsset> {
   const form = new FormData();
   form.append('film', file);
   const response = await request(films, { method: 'POST', body: form });
   const { hash, mediaType } = (await response.json()) as Pick<FilmAsset, 'hash' | 'mediaType'>;
   const name = file.name.replace(/\.[^.]+$/, '').slice(0, 80) || 'Film';
-  const id = freeId(slugOf(name, 'film'), taken);
+  const id = fileId(name, 'film', hash);
   const { inlineSize, blockSize, duration } = read;
   const extension = mediaType === 'video/mp4' ? 'mp4' : 'webm';
   return {

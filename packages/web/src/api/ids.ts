@@ -7,10 +7,15 @@ export const slugOf = (name: string, otherwise: string) =>
     .replace(/^[^a-z]+|-$/g, '')
     .slice(0, 50) || otherwise;
 
-/** The id, or the first with a number behind it that is not taken. */
-export function freeId(slug: string, taken: readonly string[]): string {
-  const all = new Set(taken);
-  let id = slug;
-  for (let n = 2; all.has(id); n++) id = `${slug}-${n}`;
-  return id;
-}
+/** Small letters and digits that no other tab comes upon. */
+const random = (length: number) => crypto.randomUUID().replaceAll('-', '').slice(0, length);
+
+/** An id that says what it is of, and that no other tab gives at the same time. */
+export const newId = (name: string, otherwise: string) => `${slugOf(name, otherwise)}-${random(6)}`;
+
+/** The id of a stored file in a collection: the same for the same bytes, another for others. */
+export const fileId = (name: string, otherwise: string, hash: string) =>
+  `${slugOf(name, otherwise)}-${hash.slice(0, 8)}`;
+
+/** An id for a new entry of a list: a stop, an icon, a badge, a track. */
+export const newEntryId = (what: string) => `${what}-${random(8)}`;

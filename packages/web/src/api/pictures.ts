@@ -1,6 +1,7 @@
 import { pictureVariants, type PictureAsset } from '@noria/core';
 import { WORKSPACE } from './collections';
-import { freeId, slugOf } from './ids';
+import { fileId } from './ids';
+import { everyPage, type Page } from './pages';
 import { request } from './problem';
 
 const pictures = `/api/workspaces/${WORKSPACE}/pictures`;
@@ -37,25 +38,43 @@ export interface PictureUse {
   readonly tiles: readonly string[];
 }
 
-export async function listPictures(search: string): Promise<LibraryPicture[]> {
-  const query = search.trim() === '' ? '' : `?search=${encodeURIComponent(search.trim())}`;
-  return (await (await request(`${pictures}${query}`)).json()) as LibraryPicture[];
+/** Which pictures of the library are asked for. */
+export interface PictureQuestion {
+  readonly search?: string;
+  readonly only?: 'all' | 'unused' | 'silent';
 }
+
+export interface PicturePage extends Page<LibraryPicture> {
+  /** How many there are in all, and how many of them have no alternative text. */
+  readonly total: number;
+  readonly silent: number;
+}
+
+/** A page of the library, the newest first. */
+export async function listPictures(
+  { search = '', only = 'all' }: PictureQuestion,
+  after: string | null = null,
+  limit = 60,
+): Promise<PicturePage> {
+  const query = new URLSearchParams({ limit: String(limit), only });
+  if (search.trim() !== '') query.set('search', search.trim());
+  if (after !== null) query.set('after', after);
+  return (await (await request(`${pictures}?${query.toString()}`)).json()) as PicturePage;
+}
+
+/** Every picture of the library. */
+export const allPictures = (): Promise<LibraryPicture[]> =>
+  everyPage((after) => listPictures({}, after, 200));
 
 export async function picturesUses(hash: string): Promise<PictureUse[]> {
   return (await (await request(`${pictures}/${hash}/uses`)).json()) as PictureUse[];
 }
 
-export async function describePicture(
+/** The address of what a picture is called and shows, and what is sent there. */
+export const pictureDetails = (
   hash: string,
   values: { readonly name?: string; readonly alternativeText?: string },
-): Promise<void> {
-  await request(`${pictures}/${hash}`, {
-    method: 'PATCH',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(values),
-  });
-}
+) => ({ method: 'PATCH', path: `${pictures}/${hash}`, body: values });
 
 export async function deletePicture(hash: string, evenUsed: boolean): Promise<void> {
   await request(`${pictures}/${hash}${evenUsed ? '?evenUsed=true' : ''}`, { method: 'DELETE' });
@@ -70,14 +89,11 @@ const EXTENSIONS: Readonly<Record<PictureAsset['mediaType'], string>> = {
   'image/svg+xml': 'svg',
 };
 
-/** A picture of the library as a collection holds it, under an id that is not taken there. */
-export function toAsset(
-  picture: Omit<LibraryPicture, 'uses' | 'createdAt'>,
-  taken: readonly string[],
-): PictureAsset {
+/** A picture of the library as a collection holds it. */
+export function toAsset(picture: Omit<LibraryPicture, 'uses' | 'createdAt'>): PictureAsset {
   const { hash, mediaType, inlineSize, blockSize, alternativeText, colours, placeholder } = picture;
   const name = picture.name.replace(/\.[^.]{1,5}$/, '').slice(0, 80) || 'Picture';
-  const id = freeId(slugOf(name, 'picture'), taken);
+  const id = fileId(name, 'picture', hash);
   return {
     id,
     name,
@@ -106,5 +122,5 @@ export async function uploadToLibrary(file: File, signal?: AbortSignal): Promise
   return { ...((await response.json()) as LibraryPicture), uses: 0 };
 }
 
-export const uploadPicture = async (file: File, taken: readonly string[]): Promise<PictureAsset> =>
-  toAsset(await uploadToLibrary(file), taken);
+export const uploadPicture = async (file: File): Promise<PictureAsset> =>
+  toAsset(await uploadToLibrary(file));

@@ -4,12 +4,14 @@ import { fitSlice } from '../features/fit/fitSlice';
 import { documentSlice } from '../features/document/documentSlice';
 import { saver } from '../features/document/saver';
 import { uploadsSlice } from '../features/pictures/uploadsSlice';
+import { laterSlice } from '../features/later';
 import { noticesSlice } from '../features/notices/noticesSlice';
 
 export const reducer = combineReducers({
   document: documentSlice.reducer,
   compose: composeSlice.reducer,
   fit: fitSlice.reducer,
+  later: laterSlice.reducer,
   notices: noticesSlice.reducer,
   uploads: uploadsSlice.reducer,
 });

@@ -57,7 +57,7 @@ export function composeStore(document: CollectionDocument, width = 1280) {
     reducer,
     middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
   });
-  store.dispatch(opened({ id: 'c', document, revision: 1, underWay: null, unsent: [] }));
+  store.dispatch(opened({ id: 'c', document, revision: 1, unsent: [] }));
   store.dispatch(needleMoved(width));
   return {
     store,

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { freeId, slugOf } from '../api/ids';
+import { fileId, newId, slugOf } from '../api/ids';
 import { sameButPlace, sameTiles } from '../features/compose/settings/sameTiles';
 import { shared } from '../features/compose/settings/shared';
 import { stats } from '../testing/composeStore';
@@ -16,13 +16,14 @@ test('small numbers are words, one is one', () => {
   expect([nth(7, 10), nth(14, 20)]).toEqual(['seventh of ten', '14th of 20']);
 });
 
-test('a name becomes an id of the file format, a taken one gets a number', () => {
+test('a name becomes an id of the file format that no other tab gives', () => {
   expect(slugOf('Größere Hütten, 2!', 'x')).toMatch(/^[a-z][a-z0-9-]*$/);
   expect(slugOf('  3rd — Night ', 'x')).toBe('rd-night');
   expect(slugOf('雪', 'picture')).toBe('picture');
   expect(slugOf('a'.repeat(90), 'x')).toHaveLength(50);
-  expect(freeId('hut', ['hut', 'hut-2', 'huts'])).toBe('hut-3');
-  expect(freeId('hut', [])).toBe('hut');
+  expect(newId('Moss', 'look')).toMatch(/^moss-[0-9a-f]{6}$/);
+  expect(newId('Moss', 'look')).not.toBe(newId('Moss', 'look'));
+  expect(fileId('Hut', 'picture', 'abcdef0123')).toBe('hut-abcdef01');
 });
 
 test('a value that tiles share is shown, else none', () => {

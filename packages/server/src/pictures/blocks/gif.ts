@@ -36,7 +36,7 @@ export async function gifPieces(file: FileReader): Promise<Piece[]> {
 
 /** Blocks of a length and so many bytes, until one of length zero. */
 async function afterBlocks(file: FileReader, from: number): Promise<number> {
-  for (let at = from; at < file.size; ) {
+  for (let at = from; at < file.size;) {
     const [length = 0] = await file.at(at, 1);
     at += 1 + length;
     if (length === 0) return at;

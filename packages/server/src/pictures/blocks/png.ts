@@ -10,7 +10,7 @@ const KEPT: ReadonlySet<string> = new Set([
 /** What of a PNG is kept: no words, times, Exif or blocks of programs, and nothing after its end. */
 export async function pngPieces(file: FileReader): Promise<Piece[]> {
   const pieces: Piece[] = [{ start: 0, end: 8 }];
-  for (let at = 8; at + 12 <= file.size; ) {
+  for (let at = 8; at + 12 <= file.size;) {
     const head = await file.at(at, 8);
     const type = head.toString('latin1', 4, 8);
     const end = at + 12 + head.readUInt32BE();

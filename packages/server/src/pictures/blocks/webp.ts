@@ -10,7 +10,7 @@ export async function webpPieces(file: FileReader): Promise<Piece[]> {
   let size = 4;
   const riff = await file.at(0, 12);
   const ends = Math.min(file.size, 8 + riff.readUInt32LE(4));
-  for (let at = 12; at + 8 <= ends; ) {
+  for (let at = 12; at + 8 <= ends;) {
     const head = await file.at(at, 8);
     const type = head.toString('latin1', 0, 4);
     const length = head.readUInt32LE(4);

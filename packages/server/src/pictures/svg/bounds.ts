@@ -28,7 +28,8 @@ export function svgOutOfBounds(text: string): string | null {
       if (close < index) close = text.indexOf('>', index);
       if (close < 0) break;
       if (text[close - 1] !== '/') open.push(name);
-      if (open.length > MOST_DEPTH) return `Its elements lie more than ${MOST_DEPTH} deep. Flatten its groups.`;
+      if (open.length > MOST_DEPTH)
+        return `Its elements lie more than ${MOST_DEPTH} deep. Flatten its groups.`;
     }
   }
   if (elements > MOST_ELEMENTS) return tooMany(elements, 'elements', MOST_ELEMENTS);

@@ -8,7 +8,11 @@ export const SVG_BEGINNING = 4096;
  * element is white space, a declaration, comments and a document type.
  */
 export function looksLikeSvg(bytes: Buffer): boolean {
-  let text = bytes.subarray(0, SVG_BEGINNING).toString('utf8').replace(/^\uFEFF/, '').trimStart();
+  let text = bytes
+    .subarray(0, SVG_BEGINNING)
+    .toString('utf8')
+    .replace(/^\uFEFF/, '')
+    .trimStart();
   for (;;) {
     const end = text.startsWith('<!--') ? '-->' : /^<[?!]/.test(text) ? '>' : null;
     if (end === null) return /^<svg[\s>/]/i.test(text) || /^<svg$/i.test(text);

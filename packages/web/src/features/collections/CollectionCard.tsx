@@ -1,9 +1,9 @@
-import { bandsOf, colourOf, countOf, layoutCollection } from '@noria/core';
+import { bandsOf, colourOf, countOf, layoutCollection, type CollectionDocument } from '@noria/core';
 import { MoreHorizontal } from 'lucide-react';
 import { AlertDialog, DropdownMenu } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { deleteCollection, type StoredCollection } from '../../api/collections';
+import { deleteCollection, type ListedCollection } from '../../api/collections';
 import { Button, SignButton } from '../../ui/Button';
 import { measurer } from '../../measure/measurer';
 import { COLUMN_WORDS } from '../../ui/kindWords';
@@ -17,13 +17,13 @@ const list = new Intl.ListFormat('en', { type: 'conjunction' });
 const SHOWN_AT = 1280;
 
 interface CollectionCardProps {
-  readonly collection: StoredCollection;
+  readonly collection: ListedCollection;
   readonly onGone: () => void;
   readonly onTrouble: (error: unknown) => void;
 }
 
 /** “bento of 6, 4 and 2 columns”, “masonry, up to 5 lanes”, “rows”. */
-function arrangedWords(document: CollectionCardProps['collection']['document']): string {
+function arrangedWords(document: CollectionDocument): string {
   const bands = bandsOf(document);
   const kinds = [...new Set(bands.map(({ arrangement }) => arrangement.kind))];
   const [kind = 'bento'] = kinds;
@@ -38,34 +38,21 @@ function arrangedWords(document: CollectionCardProps['collection']['document']):
 }
 
 export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
-  const { document, id, name, updatedAt } = collection;
-  const [ref, size] = useSize();
+  const { id, name, updatedAt, summary } = collection;
+  const { document, unreadable } = summary;
   const [asking, setAsking] = useState(false);
-  const layout = useMemo(() => layoutCollection(document, SHOWN_AT, { measurer }), [document]);
-  const arranged = arrangedWords(document);
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),
   );
   return (
     <article className="group relative">
-      <div
-        ref={ref}
-        className="aspect-[16/10] overflow-hidden rounded-m shadow-[0_0_0_1px_var(--hair)] group-focus-within:shadow-[0_0_0_2px_var(--copper)] group-hover:shadow-[0_0_0_2px_var(--copper)]"
-        style={{ background: colourOf(document.namedLooks, document.look.ground) }}
-      >
-        {size && layout.tiles.length > 0 && (
-          <StagePage
-            document={document}
-            layout={layout}
-            width={SHOWN_AT}
-            scale={size.width / SHOWN_AT}
-            pictureSize={640}
-          />
-        )}
-        {layout.tiles.length === 0 && (
-          <p className="grid h-full place-items-center text-[#44514f]">No tiles yet</p>
-        )}
-      </div>
+      {document ? (
+        <Thumbnail document={document} />
+      ) : (
+        <p className="grid aspect-[16/10] place-content-center rounded-m bg-field p-6 text-center text-sm text-soft">
+          {unreadable ?? 'No tiles yet'}
+        </p>
+      )}
       <div className="mt-2 flex items-start gap-2">
         <div className="min-w-0">
           <h2 className="truncate font-title text-lg font-[650]">
@@ -74,7 +61,10 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
             </Link>
           </h2>
           <p className="text-sm text-soft">
-            {document.order.length} tiles · {arranged} · {changed}
+            {document
+              ? `${count(summary.tiles, 'tile').toLowerCase()} · ${arrangedWords(document)}`
+              : 'Can’t be read here'}{' '}
+            · {changed}
           </p>
         </div>
         <DropdownMenu.Root>
@@ -107,7 +97,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
               Delete “{name}”?
             </AlertDialog.Title>
             <AlertDialog.Description className="text-soft">
-              Its {document.order.length} tiles and all its revisions go with it. This can’t be undone.
+              All its tiles and all its revisions go with it. This can’t be undone.
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
               <AlertDialog.Cancel asChild>
@@ -126,5 +116,47 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
         </AlertDialog.Portal>
       </AlertDialog.Root>
     </article>
+  );
+}
+
+/** A collection as it looks, in small; drawn once it comes into sight. */
+function Thumbnail({ document }: { readonly document: CollectionDocument }) {
+  const [ref, size] = useSize();
+  const place = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState(false);
+  useEffect(() => {
+    const element = place.current;
+    if (!element || seen) return undefined;
+    const observer = new IntersectionObserver(
+      (entries) => entries.some(({ isIntersecting }) => isIntersecting) && setSeen(true),
+      { rootMargin: '300px' },
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [seen]);
+  const layout = useMemo(
+    () => (seen ? layoutCollection(document, SHOWN_AT, { measurer }) : null),
+    [document, seen],
+  );
+  return (
+    <div
+      ref={place}
+      className="aspect-[16/10] overflow-hidden rounded-m shadow-[0_0_0_1px_var(--hair)] group-focus-within:shadow-[0_0_0_2px_var(--copper)] group-hover:shadow-[0_0_0_2px_var(--copper)]"
+      style={{ background: colourOf(document.namedLooks, document.look.ground) }}
+    >
+      <div ref={ref} />
+      {size && layout && layout.tiles.length > 0 && (
+        <StagePage
+          document={document}
+          layout={layout}
+          width={SHOWN_AT}
+          scale={size.width / SHOWN_AT}
+          pictureSize={640}
+        />
+      )}
+      {layout?.tiles.length === 0 && (
+        <p className="grid h-full place-items-center text-[#44514f]">No tiles yet</p>
+      )}
+    </div>
   );
 }

@@ -1,38 +1,23 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { createCollection, listCollections, type StoredCollection } from '../../api/collections';
+import { createCollection } from '../../api/collections';
 import { ServerAway } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { WorkspaceBar } from '../frame';
+import { MoreBelow } from '../../ui/MoreBelow';
 import { CollectionCard } from './CollectionCard';
+import { useCollections } from './useCollections';
 
 /** The first screen: every collection of the workspace as it looks. */
 export function CollectionsScreen() {
   const navigate = useNavigate();
-  const [collections, setCollections] = useState<StoredCollection[] | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const { collections, more, trouble, setTrouble, load } = useCollections();
   const [making, setMaking] = useState(false);
-
   const fail = (error: unknown) => setTrouble(error instanceof Error ? error.message : String(error));
-  const load = useCallback(
-    () =>
-      listCollections().then((all) => {
-        setCollections(all);
-        setTrouble(null);
-      }, fail),
-    [],
-  );
 
   useEffect(() => {
     document.title = 'Collections – Noria';
-    void load();
-  }, [load]);
-
-  useEffect(() => {
-    if (trouble !== new ServerAway().message) return undefined;
-    const timer = window.setInterval(() => void load(), 2000);
-    return () => window.clearInterval(timer);
-  }, [trouble, load]);
+  }, []);
 
   const create = () => {
     setMaking(true);
@@ -72,6 +57,7 @@ export function CollectionsScreen() {
               </li>
             ))}
           </ul>
+          {more && <MoreBelow onMore={more} />}
         </div>
       </main>
     </div>

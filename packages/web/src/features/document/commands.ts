@@ -1,12 +1,7 @@
-import {
-  applyPatch,
-  change,
-  patchCommand,
-  type CollectionDocument,
-  type Command,
-  type JsonPatch,
-} from '@noria/core';
+import { change, patchCommand, type CollectionDocument, type Command, type JsonPatch } from '@noria/core';
 import { announce, warn } from '../notices';
+import { newEntryId } from '../../api/ids';
+import { moveOver } from './moveOver';
 import { changed, redone, tried, undone } from './documentSlice';
 import type { AppThunk } from '../../store/store';
 
@@ -20,7 +15,7 @@ export const run =
     const { document } = getState().document;
     if (!document) return false;
     try {
-      const made = change(document, command);
+      const made = change(document, command, newEntryId);
       if (made.patch.length === 0) {
         dispatch(tried(null));
         return true;
@@ -70,18 +65,18 @@ export const tryPatch =
 
 export const undo = (): AppThunk => (dispatch, getState) => {
   const { document, past } = getState().document;
-  const step = past.at(-1);
-  if (!document || !step) return;
-  dispatch(undone(applyPatch(document, step.inverse)));
-  dispatch(announce(`Undone: ${step.name}`));
+  const moved = document && moveOver(document, past, 'inverse');
+  if (!moved) return;
+  dispatch(undone(moved));
+  dispatch(announce(`Undone: ${moved.step.name}`));
 };
 
 export const redo = (): AppThunk => (dispatch, getState) => {
   const { document, future } = getState().document;
-  const step = future.at(-1);
-  if (!document || !step) return;
-  dispatch(redone(applyPatch(document, step.patch)));
-  dispatch(announce(`Done again: ${step.name}`));
+  const moved = document && moveOver(document, future, 'patch');
+  if (!moved) return;
+  dispatch(redone(moved));
+  dispatch(announce(`Done again: ${moved.step.name}`));
 };
 
 /** Undoes or redoes until so many steps are done. */

@@ -15,7 +15,7 @@ import {
 const { reducer } = documentSlice;
 const start = reducer(
   undefined,
-  opened({ id: 'c', document: emptyDocument('First'), revision: 4, underWay: null, unsent: [] }),
+  opened({ id: 'c', document: emptyDocument('First'), revision: 4, unsent: [] }),
 );
 
 const rename = (state: DocumentState, name: string, key: string | null, at: number) => {
@@ -54,7 +54,9 @@ test('a change on its way is sent again unaltered', () => {
 test('undoing a refused change leaves nothing that would be refused', () => {
   const bad = reducer(reducer(rename(start, 'Bad', null, 0), sent('one')), refused('why'));
   expect(bad.saving).toEqual({ state: 'refused', why: 'why' });
-  const mended = reducer(bad, undone(emptyDocument('First')));
+  const [step] = bad.past;
+  if (!step) throw new Error('There is no step.');
+  const mended = reducer(bad, undone({ document: emptyDocument('First'), step, left: [] }));
   expect(mended.unsent.map((operation) => 'value' in operation && operation.value)).toEqual(['Bad', 'First']);
 });
 

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { CollectionDocument, JsonPatch } from '@noria/core';
+import { applyPatch, type CollectionDocument, type JsonPatch, type Meeting } from '@noria/core';
 
 /** One undoable change, with the way there and back. */
 export interface Step {
@@ -10,6 +10,14 @@ export interface Step {
   /** Steps of one key in close succession, such as typing in a field, are one. */
   readonly key: string | null;
   readonly at: number;
+  /** Changes from elsewhere that came after this step (before it, where it was undone); it is made to fit them when it is its turn. */
+  readonly seams?: readonly Seam[];
+}
+
+/** The collection as it was here, and as it became with a change from elsewhere. */
+export interface Seam {
+  readonly before: CollectionDocument;
+  readonly after: CollectionDocument;
 }
 
 /** A change that the server has not acknowledged yet. */
@@ -23,15 +31,27 @@ export type Saving =
   | { readonly state: 'saving' }
   | { readonly state: 'waiting'; readonly why: string }
   | { readonly state: 'refused'; readonly why: string }
-  | { readonly state: 'conflict'; readonly revision: number };
+  /** Somebody has to decide, as `question` says. */
+  | { readonly state: 'asked' }
+  /** The collection was deleted elsewhere; what there is of it is here. */
+  | { readonly state: 'deleted' };
+
+/** Where changes from elsewhere and ours meet, and what they are. */
+export interface Question {
+  readonly base: CollectionDocument;
+  readonly theirs: CollectionDocument;
+  readonly revision: number;
+  readonly meetings: readonly Meeting[];
+}
 
 export interface DocumentState {
   readonly id: string | null;
   readonly document: CollectionDocument | null;
   /** What a gesture under way would make of the document; never saved. */
   readonly trial: CollectionDocument | null;
-  /** The last revision that the server acknowledged. */
+  /** The last revision that the server acknowledged, and the document as it was then. */
   readonly revision: number;
+  readonly base: CollectionDocument | null;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
   /** The change on its way, which is sent again unaltered until it is acknowledged. */
@@ -39,6 +59,7 @@ export interface DocumentState {
   /** Patches made since. */
   readonly unsent: JsonPatch;
   readonly saving: Saving;
+  readonly question: Question | null;
 }
 
 const initialState: DocumentState = {
@@ -46,11 +67,13 @@ const initialState: DocumentState = {
   document: null,
   trial: null,
   revision: 0,
+  base: null,
   past: [],
   future: [],
   underWay: null,
   unsent: [],
   saving: { state: 'saved' },
+  question: null,
 };
 
 const MOST_STEPS = 500;
@@ -66,7 +89,21 @@ const merged = (last: Step, next: Step): Step => ({
 const pending = ({ saving }: DocumentState): Saving =>
   saving.state === 'saved' ? { state: 'saving' } : saving;
 
-type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'underWay' | 'unsent'>;
+/** A change from elsewhere is a seam above the last step and below the next one. */
+const seamed = (steps: readonly Step[], seam: Seam): readonly Step[] => {
+  const last = steps.at(-1);
+  return last ? [...steps.slice(0, -1), { ...last, key: null, seams: [...(last.seams ?? []), seam] }] : steps;
+};
+
+type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'unsent'> &
+  Partial<Pick<DocumentState, 'base' | 'saving' | 'question'>>;
+
+interface Moved {
+  readonly document: CollectionDocument;
+  /** The step as it was made to fit, and the steps that are left. */
+  readonly step: Step;
+  readonly left: readonly Step[];
+}
 
 export const documentSlice = createSlice({
   name: 'document',
@@ -74,8 +111,9 @@ export const documentSlice = createSlice({
   reducers: {
     opened: (_: DocumentState, { payload }: PayloadAction<Opened>): DocumentState => ({
       ...initialState,
+      saving: { state: payload.unsent.length > 0 ? 'saving' : 'saved' },
+      base: payload.document,
       ...payload,
-      saving: { state: payload.underWay || payload.unsent.length > 0 ? 'saving' : 'saved' },
     }),
     changed: (
       state: DocumentState,
@@ -98,30 +136,24 @@ export const documentSlice = createSlice({
         saving: pending(state),
       };
     },
-    undone: (state: DocumentState, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
-      const step = state.past.at(-1) as Step;
-      return {
-        ...state,
-        document: payload,
-        trial: null,
-        past: state.past.slice(0, -1),
-        future: [...state.future, step],
-        unsent: [...state.unsent, ...step.inverse],
-        saving: pending(state),
-      };
-    },
-    redone: (state: DocumentState, { payload }: PayloadAction<CollectionDocument>): DocumentState => {
-      const step = { ...(state.future.at(-1) as Step), key: null };
-      return {
-        ...state,
-        document: payload,
-        trial: null,
-        past: [...state.past, step],
-        future: state.future.slice(0, -1),
-        unsent: [...state.unsent, ...step.patch],
-        saving: pending(state),
-      };
-    },
+    undone: (state: DocumentState, { payload }: PayloadAction<Moved>): DocumentState => ({
+      ...state,
+      document: payload.document,
+      trial: null,
+      past: payload.left,
+      future: [...state.future, payload.step],
+      unsent: [...state.unsent, ...payload.step.inverse],
+      saving: pending(state),
+    }),
+    redone: (state: DocumentState, { payload }: PayloadAction<Moved>): DocumentState => ({
+      ...state,
+      document: payload.document,
+      trial: null,
+      past: [...state.past, { ...payload.step, key: null }],
+      future: payload.left,
+      unsent: [...state.unsent, ...payload.step.patch],
+      saving: pending(state),
+    }),
     tried: (state: DocumentState, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({
       ...state,
       trial: payload,
@@ -137,20 +169,42 @@ export const documentSlice = createSlice({
     acknowledged: (state: DocumentState, { payload }: PayloadAction<number>): DocumentState => ({
       ...state,
       revision: payload,
+      base: state.base && state.underWay ? applyPatch(state.base, state.underWay.patch) : state.base,
       underWay: null,
       saving: { state: state.unsent.length > 0 ? 'saving' : 'saved' },
     }),
-    /** Another tab's changes and ours together; the steps before do not fit any more. */
+    /** Changes from elsewhere and ours together; the steps before are made to fit when it is their turn. */
     joined: (
       state: DocumentState,
-      { payload }: PayloadAction<{ document: CollectionDocument; revision: number; unsent: JsonPatch }>,
-    ): DocumentState => ({
+      {
+        payload,
+      }: PayloadAction<{
+        document: CollectionDocument;
+        base: CollectionDocument;
+        revision: number;
+        unsent: JsonPatch;
+      }>,
+    ): DocumentState => {
+      const seam = state.document && { before: state.document, after: payload.document };
+      return {
+        ...state,
+        ...payload,
+        underWay: null,
+        trial: null,
+        question: null,
+        past: seam ? seamed(state.past, seam) : state.past,
+        future: seam ? seamed(state.future, seam) : state.future,
+        saving: { state: payload.unsent.length > 0 ? 'saving' : 'saved' },
+      };
+    },
+    /** Changes from elsewhere meet ours: somebody has to decide. */
+    asked: (state: DocumentState, { payload }: PayloadAction<Question>): DocumentState => ({
       ...state,
-      ...payload,
+      unsent: [...(state.underWay?.patch ?? []), ...state.unsent],
       underWay: null,
       trial: null,
-      past: [],
-      future: [],
+      saving: { state: 'asked' },
+      question: payload,
     }),
     /** Refused changes join what comes after, so that undoing them mends it. */
     refused: (state: DocumentState, { payload }: PayloadAction<string>): DocumentState => ({
@@ -166,5 +220,16 @@ export const documentSlice = createSlice({
   },
 });
 
-export const { opened, changed, undone, redone, tried, sent, acknowledged, joined, refused, savingChanged } =
-  documentSlice.actions;
+export const {
+  opened,
+  changed,
+  undone,
+  redone,
+  tried,
+  sent,
+  acknowledged,
+  joined,
+  asked,
+  refused,
+  savingChanged,
+} = documentSlice.actions;

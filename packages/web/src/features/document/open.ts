@@ -1,76 +1,66 @@
-import { applyPatch, checkDocument, type CollectionDocument, type JsonPatch } from '@noria/core';
-import { readCollection, sendChange, type StoredCollection } from '../../api/collections';
+import { difference } from '@noria/core';
 import { ServerProblem } from '../../api/problem';
+import { readCollection } from '../../api/collections';
 import { announce, warn } from '../notices';
-import { opened, savingChanged } from './documentSlice';
-import { dropOutbox, readOutbox, type Outbox } from './outbox';
+import { opened } from './documentSlice';
+import { arrivedOrLeft, leftLock, readOrDeleted, sendLeft } from './left';
+import { dropOutbox, keepBase, keepOutbox, leftOutboxes, type OutboxKey } from './outbox';
+import { alone, thisTab } from '../kept';
+import { onTop, versionOf } from './versions';
 import type { AppThunk } from '../../store/store';
 
 /**
- * Opens a collection, with what an earlier visit left unsent.
- * @throws ServerAway and ServerProblem as the reading does
+ * Opens a collection, after what earlier visits and tabs that are gone left unsent was sent. What can’t be
+ * sent by itself, because it meets other changes or the collection was deleted, is opened as it was left.
+ * @throws ServerAway, ServerProblem and UnreadableCollection as the reading does
  */
 export const open =
   (id: string): AppThunk<Promise<void>> =>
+  (dispatch) =>
+    alone(leftLock(id), async () => {
+      let waiting: OutboxKey | null = null;
+      for (const of of await leftOutboxes(id)) {
+        const outcome = await sendLeft(of);
+        if (outcome.kind === 'saved') dispatch(announce('Changes from before were kept.'));
+        if (outcome.kind === 'aside')
+          dispatch(warn(`${outcome.why} They are kept under “Set aside” on the first screen.`));
+        if (outcome.kind === 'meets' || outcome.kind === 'deleted') waiting ??= of;
+      }
+      if (waiting && (await dispatch(openLeft(waiting)))) return;
+      const stored = await readCollection(id);
+      dispatch(opened({ id, document: stored.document, revision: stored.revision, unsent: [] }));
+    });
+
+/** Opens what was left as it was left, with the question that it waits for. */
+const openLeft =
+  (of: OutboxKey): AppThunk<Promise<boolean>> =>
   async (dispatch) => {
-    const outbox = await readOutbox(id);
-    let stored = await readCollection(id);
-    if (!outbox) {
-      dispatch(
-        opened({ id, document: stored.document, revision: stored.revision, underWay: null, unsent: [] }),
-      );
-      return;
+    const id = of.collection;
+    const left = await arrivedOrLeft(of);
+    const stored = await readOrDeleted(id);
+    if (!left) return false;
+    const version = await versionOf(of, left, stored).catch((error: unknown) => {
+      if (error instanceof ServerProblem) return null;
+      throw error;
+    });
+    if (!version) return false;
+    const { base, document } = version;
+    const { revision } = left;
+    const unsent = difference(base, document);
+    // This tab answers for it from now on.
+    await keepOutbox(id, { revision, underWay: null, unsent });
+    await keepBase(id, { revision, document: base });
+    if (of.tab !== thisTab) await dropOutbox(of);
+    if (!stored) {
+      dispatch(opened({ id, document, base, revision, unsent, saving: { state: 'deleted' } }));
+      return true;
     }
-    const left = await notArrived(id, outbox);
-    if (!left.underWay) stored = await readCollection(id);
-    const document = together(stored.document, [...(left.underWay?.patch ?? []), ...left.unsent]);
-    if (document) {
-      dispatch(opened({ id, document, revision: stored.revision, ...left }));
-      dispatch(announce('Changes from before the reload were kept.'));
-      return;
+    const { meetings } = onTop(version, stored.document);
+    if (meetings.length === 0) {
+      dispatch(opened({ id, document, base, revision, unsent }));
+      return true;
     }
-    dispatch(
-      opened({ id, document: stored.document, revision: stored.revision, underWay: null, unsent: [] }),
-    );
-    keepAside(id, outbox, stored);
-    await dropOutbox(id);
-    dispatch(savingChanged({ state: 'saved' }));
-    dispatch(
-      warn(
-        'This collection was changed elsewhere since, and your unsent changes no longer fit it. It is shown as it is now.',
-      ),
-    );
+    const question = { base, theirs: stored.document, revision: stored.revision, meetings };
+    dispatch(opened({ id, document, base, revision, unsent, saving: { state: 'asked' }, question }));
+    return true;
   };
-
-/** Asks the server whether the change that was under way arrived; a 412 says that it did not. */
-async function notArrived(
-  id: string,
-  { revision, underWay, unsent }: Outbox,
-): Promise<Pick<Outbox, 'underWay' | 'unsent'>> {
-  if (!underWay) return { underWay, unsent };
-  try {
-    await sendChange(id, revision, underWay.changeId, underWay.patch);
-    return { underWay: null, unsent };
-  } catch (error) {
-    if (error instanceof ServerProblem) return { underWay, unsent };
-    throw error;
-  }
-}
-
-/** Our patches on top of a document, when they fit and leave it sound. */
-export function together(document: CollectionDocument, patch: JsonPatch): CollectionDocument | null {
-  try {
-    return checkDocument(applyPatch(document, patch)).document;
-  } catch {
-    return null;
-  }
-}
-
-/** Last resort against a lost edit: changes that fit nowhere stay readable in the browser's storage. */
-function keepAside(id: string, outbox: Outbox, { revision }: StoredCollection) {
-  try {
-    localStorage.setItem(`noria-set-aside:${id}:${revision}`, JSON.stringify(outbox));
-  } catch {
-    // Storage is full; there is nothing better left to do.
-  }
-}

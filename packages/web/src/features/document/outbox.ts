@@ -1,8 +1,19 @@
-import { del, get, set } from 'idb-keyval';
-import type { JsonPatch } from '@noria/core';
+import type { CollectionDocument, JsonPatch } from '@noria/core';
+import {
+  drop,
+  dropPlain,
+  goneOf,
+  keep,
+  keepPlain,
+  keysFrom,
+  plainKeys,
+  read,
+  readPlain,
+  thisTab,
+} from '../kept';
 import type { Unsent } from './documentSlice';
 
-/** What the server has not acknowledged, kept in the browser until it has. */
+/** What the server has not acknowledged of one tab's changes of one collection, kept until it has. */
 export interface Outbox {
   /** The revision that the first change is based on. */
   readonly revision: number;
@@ -15,45 +26,78 @@ interface Kept extends Outbox {
   readonly write: number;
 }
 
-const key = (id: string) => `unsent:${id}`;
-const journalKey = (id: string) => `noria-unsent:${id}`;
+/** Whose outbox it is. */
+export interface OutboxKey {
+  readonly collection: string;
+  readonly tab: string;
+}
+
+const PREFIX = 'unsent:';
+const JOURNAL = 'noria-unsent:';
+/** Earlier versions had one outbox for all tabs; its tab is empty. */
+const suffix = ({ collection, tab }: OutboxKey) => (tab === '' ? collection : `${collection}:${tab}`);
+const key = (of: OutboxKey) => PREFIX + suffix(of);
+const journalKey = (of: OutboxKey) => JOURNAL + suffix(of);
+const baseKey = (of: OutboxKey) => `base:${suffix(of)}`;
+const own = (collection: string): OutboxKey => ({ collection, tab: thisTab });
 let writes = Date.now();
 
+export const isEmpty = ({ underWay, unsent }: Outbox) => !underWay && unsent.length === 0;
+
 /** The later of the two copies. */
-export async function readOutbox(id: string): Promise<Outbox | undefined> {
-  const stored = await get<Kept>(key(id));
-  const journal = readJournal(id);
+export async function readOutbox(of: OutboxKey): Promise<Outbox | undefined> {
+  const stored = await read<Kept>(key(of));
+  const journal = readPlain<Kept>(journalKey(of));
   const latest = journal && journal.write > (stored?.write ?? 0) ? journal : stored;
   return latest && !isEmpty(latest) ? latest : undefined;
 }
 
 /**
- * Keeps what is unsent. IndexedDB holds it, however large; but it answers later, and a tab may be
- * closed before that. So it is noted in a synchronous journal first, until IndexedDB has it.
+ * Keeps what is unsent. IndexedDB answers later, and a tab may be closed before that. So it is noted in
+ * a synchronous journal first, until IndexedDB has it.
  */
-export async function keepOutbox(id: string, outbox: Outbox): Promise<void> {
+export async function keepOutbox(collection: string, outbox: Outbox, tab = thisTab): Promise<void> {
+  const of = { collection, tab };
   const kept: Kept = { ...outbox, write: ++writes };
-  writeJournal(id, kept);
-  await (isEmpty(outbox) ? del(key(id)) : set(key(id), kept));
-  if (readJournal(id)?.write === kept.write) localStorage.removeItem(journalKey(id));
-}
-
-export async function dropOutbox(id: string): Promise<void> {
-  localStorage.removeItem(journalKey(id));
-  await del(key(id));
-}
-
-const isEmpty = ({ underWay, unsent }: Outbox) => !underWay && unsent.length === 0;
-
-function readJournal(id: string): Kept | null {
-  return JSON.parse(localStorage.getItem(journalKey(id)) ?? 'null') as Kept | null;
-}
-
-function writeJournal(id: string, kept: Kept): void {
-  try {
-    localStorage.setItem(journalKey(id), JSON.stringify(kept));
-  } catch {
-    // Too large for the journal: IndexedDB has to be quick enough.
-    localStorage.removeItem(journalKey(id));
+  if (isEmpty(outbox) && tab === thisTab) {
+    // What was written before must not come back from either store.
+    keepPlain(journalKey(of), kept);
+    await drop(key(of));
+  } else {
+    keepPlain(journalKey(of), kept);
+    await keep(key(of), kept);
   }
+  if (readPlain<Kept>(journalKey(of))?.write === kept.write) dropPlain(journalKey(of));
+}
+
+export async function dropOutbox(of: OutboxKey): Promise<void> {
+  dropPlain(journalKey(of));
+  await drop(key(of));
+  await drop(baseKey(of));
+}
+
+/** What an outbox is based on, as a whole: for when the server has it no more. */
+export interface OutboxBase {
+  readonly revision: number;
+  readonly document: CollectionDocument;
+}
+
+export const keepBase = (collection: string, base: OutboxBase) => keep(baseKey(own(collection)), base);
+export const readBase = (of: OutboxKey) => read<OutboxBase>(baseKey(of));
+
+export const dropOwnOutbox = (collection: string) => dropOutbox(own(collection));
+
+/** The outboxes that nobody else will send: of tabs that are gone, and of this one. */
+export async function leftOutboxes(collection?: string): Promise<OutboxKey[]> {
+  const stored = (await keysFrom(PREFIX)).map((each) => each.slice(PREFIX.length));
+  const journals = plainKeys(JOURNAL).map((each) => each.slice(JOURNAL.length));
+  const all = [...new Set([...stored, ...journals])].map((each): OutboxKey => {
+    const [of = '', tab = ''] = each.split(':');
+    return { collection: of, tab };
+  });
+  const wanted = all.filter((each) => collection === undefined || each.collection === collection);
+  const gone = await goneOf(wanted.map(({ tab }) => tab));
+  return wanted
+    .filter(({ tab }) => tab === thisTab || gone.has(tab))
+    .sort((a, b) => (a.tab < b.tab ? -1 : 1));
 }

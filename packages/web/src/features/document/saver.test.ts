@@ -2,10 +2,15 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { renameCollection } from '@noria/core';
 import { makeStore } from '../../store/store';
 import { stats } from '../../testing/composeStore';
-import { run, undo } from './commands';
+import { redo, run, undo } from './commands';
 import { opened } from './documentSlice';
+import { thisTab } from '../kept';
+import { decide } from './join';
+import { listAside } from './aside';
 import { dropOutbox, readOutbox } from './outbox';
 import type { JsonPatch } from '@noria/core';
+
+const OWN = { collection: 'c', tab: thisTab };
 
 /** The browser’s synchronous storage. */
 const journal = new Map<string, string>();
@@ -53,7 +58,7 @@ const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 
 function open() {
   const store = makeStore();
-  store.dispatch(opened({ id: 'c', document: stats([[1, 1]]), revision: 4, underWay: null, unsent: [] }));
+  store.dispatch(opened({ id: 'c', document: stats([[1, 1]]), revision: 4, unsent: [] }));
   return {
     store,
     rename: (name: string) => store.dispatch(run('Name', renameCollection(name))),
@@ -65,7 +70,7 @@ const namesIn = (patch: JsonPatch) =>
   patch.map((operation) => ('value' in operation ? operation.value : null));
 
 beforeEach(async () => {
-  await dropOutbox('c');
+  await dropOutbox(OWN);
   jest.useFakeTimers();
 });
 afterEach(() => {
@@ -92,7 +97,7 @@ describe('saving', () => {
     rename('A');
     await pass(500);
     expect(state().saving).toMatchObject({ state: 'waiting' });
-    expect((await readOutbox('c'))?.underWay?.patch).toEqual(sent[0]?.patch);
+    expect((await readOutbox(OWN))?.underWay?.patch).toEqual(sent[0]?.patch);
     rename('B');
     await pass(10_000);
     expect(new Set(sent.slice(0, 3).map(({ changeId }) => changeId)).size).toBe(1);
@@ -100,7 +105,7 @@ describe('saving', () => {
     expect(namesIn(sent[3]?.patch ?? [])).toEqual(['B']);
     expect(sent[3]?.changeId).not.toBe(sent[0]?.changeId);
     expect(state()).toMatchObject({ revision: 6, saving: { state: 'saved' } });
-    expect(await readOutbox('c')).toBeUndefined();
+    expect(await readOutbox(OWN)).toBeUndefined();
   });
 
   test('what the server refuses is said, and undoing it mends it', async () => {
@@ -128,10 +133,10 @@ describe('saving', () => {
     expect(state()).toMatchObject({ revision: 8, saving: { state: 'saved' } });
   });
 
-  test('two changes that do not fit together are for the designer to settle, and ours stay', async () => {
+  test('a tile that was deleted elsewhere and changed here is asked about; what is not chosen is set aside', async () => {
     const theirs = { ...stats([]), order: [], tiles: {} };
     const stored = { id: 'c', name: 'Beds', revision: 7, updatedAt: '', document: theirs };
-    serverOf(problem(412, 'Changed elsewhere.'), () => Response.json(stored));
+    const sent = serverOf(problem(412, 'Changed elsewhere.'), () => Response.json(stored), saved(8));
     const { store, state } = open();
     store.dispatch(
       run('Figure', (draft) => {
@@ -140,8 +145,53 @@ describe('saving', () => {
       }),
     );
     await pass(500);
-    expect(state().saving).toEqual({ state: 'conflict', revision: 7 });
+    expect(state().saving).toEqual({ state: 'asked' });
+    expect(state().question?.meetings.map(({ path }) => path)).toEqual(['/tiles/t1']);
     expect(state().document?.tiles.t1).toMatchObject({ figure: '12' });
-    expect((await readOutbox('c'))?.underWay?.patch).toHaveLength(1);
+    // A reload finds what was changed here, based on what it was.
+    expect(await readOutbox(OWN)).toMatchObject({ revision: 4, underWay: null });
+    await store.dispatch(decide({ '/tiles/t1': 'theirs' }));
+    expect(state().document?.order).toEqual([]);
+    expect(state()).toMatchObject({ revision: 7, question: null, saving: { state: 'saved' } });
+    expect(sent).toHaveLength(2);
+    const [aside] = await listAside('c');
+    expect(aside?.document.tiles.t1).toMatchObject({ figure: '12' });
+    store.dispatch(undo());
+    expect(state().document?.order).toEqual([]);
+  });
+
+  test('steps from before a change of others are undone without undoing theirs', async () => {
+    const before = stats([[1, 1]]);
+    const theirs = { ...before, language: 'de' };
+    const stored = { id: 'c', name: 'Beds', revision: 7, updatedAt: '', document: theirs };
+    serverOf(
+      saved(5),
+      problem(412, 'Changed elsewhere.'),
+      () => Response.json({ ...stored, document: { ...theirs, name: 'A' } }),
+      saved(8),
+    );
+    const { rename, state, store } = open();
+    rename('A');
+    await pass(500);
+    rename('B');
+    await pass(500);
+    expect(state().document).toMatchObject({ name: 'B', language: 'de' });
+    store.dispatch(undo());
+    expect(state().document).toMatchObject({ name: 'A', language: 'de' });
+    store.dispatch(undo());
+    expect(state().document).toMatchObject({ name: 'Beds', language: 'de' });
+    store.dispatch(redo());
+    store.dispatch(redo());
+    expect(state().document).toMatchObject({ name: 'B', language: 'de' });
+    await pass(500);
+  });
+
+  test('a collection that was deleted elsewhere stays here until somebody decides', async () => {
+    serverOf(problem(404, 'There is no collection.'));
+    const { rename, state } = open();
+    rename('A');
+    await pass(500);
+    expect(state()).toMatchObject({ saving: { state: 'deleted' }, document: { name: 'A' } });
+    expect(await readOutbox(OWN)).toBeDefined();
   });
 });

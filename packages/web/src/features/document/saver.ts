@@ -1,9 +1,10 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { readCollection, sendChange } from '../../api/collections';
+import { sendChange } from '../../api/collections';
 import { ServerAway, ServerProblem } from '../../api/problem';
-import { announce, warn } from '../notices';
+import { warn } from '../notices';
 import {
   acknowledged,
+  asked,
   changed,
   joined,
   opened,
@@ -13,8 +14,9 @@ import {
   sent,
   undone,
 } from './documentSlice';
-import { keepOutbox } from './outbox';
-import { together } from './open';
+import { catchUp } from './join';
+import { keepBase, keepOutbox } from './outbox';
+import { keepsNothing } from '../kept';
 import type { AppDispatch, RootState } from '../../store/store';
 
 const QUIET_MS = 350;
@@ -23,21 +25,41 @@ const RETRY_MS = [800, 1500, 3000, 5000, 8000];
 export const saver = createListenerMiddleware();
 const listen = saver.startListening.withTypes<RootState, AppDispatch>();
 
+let toldOfNothing = false;
+
 // Every change, and every answer, goes to the browser's own store at once.
 listen({
-  matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, refused),
+  matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, asked, refused),
   effect: async (_, api) => {
     const { id, revision, underWay, unsent } = api.getState().document;
-    if (id) await keepOutbox(id, { revision, underWay, unsent });
+    if (!id) return;
+    await keepOutbox(id, { revision, underWay, unsent }).catch(() => undefined);
+    if (!keepsNothing() || toldOfNothing) return;
+    toldOfNothing = true;
+    api.dispatch(
+      warn(
+        'This browser keeps nothing for Noria. Leave this tab open until it says “Saved”, or take your work away as a file under Export.',
+      ),
+    );
+  },
+});
+
+// What stays unsent for longer is kept with what it is based on: the collection may be deleted meanwhile.
+listen({
+  matcher: isAnyOf(savingChanged, asked, refused),
+  effect: async (_, api) => {
+    const { id, revision, base, saving } = api.getState().document;
+    if (!id || !base || saving.state === 'saved' || saving.state === 'saving') return;
+    await keepBase(id, { revision, document: base }).catch(() => undefined);
   },
 });
 
 // Then to the server: one change at a time, each sent until it is acknowledged.
 listen({
-  matcher: isAnyOf(opened, changed, undone, redone),
+  matcher: isAnyOf(opened, changed, undone, redone, joined),
   effect: async (action, api) => {
     api.cancelActiveListeners();
-    if (!opened.match(action)) await api.delay(QUIET_MS);
+    if (!opened.match(action) && !joined.match(action)) await api.delay(QUIET_MS);
     const id = api.getState().document.id;
     for (let attempt = 0; hasUnsent(api.getState(), id);) {
       // A cancelled listener stops at the next pause; a request under way is left to finish.
@@ -50,9 +72,15 @@ listen({
 });
 
 const hasUnsent = ({ document }: RootState, id: string | null) =>
-  document.id === id && (document.underWay !== null || document.unsent.length > 0);
+  document.id === id &&
+  document.saving.state !== 'asked' &&
+  document.saving.state !== 'deleted' &&
+  (document.underWay !== null || document.unsent.length > 0);
 
 let sending: Promise<number | null> | null = null;
+
+/** Whether a change is on its way to the server; its answer tells what there is to take in. */
+export const isSending = () => sending !== null;
 
 /** Sends what waits, unless a change is on its way; then waits for that one. */
 function sendOnce(dispatch: AppDispatch, getState: () => RootState, attempt: number): Promise<number | null> {
@@ -75,8 +103,15 @@ async function send(
     return 0;
   } catch (error) {
     if (getState().document.id !== id) return null;
-    if (error instanceof ServerProblem && error.status === 412) return join(dispatch, getState, id);
-    if (error instanceof ServerAway || (error instanceof ServerProblem && error.status >= 500)) {
+    if (error instanceof ServerProblem && error.status === 412) return join(dispatch);
+    if (error instanceof ServerProblem && error.status === 404) {
+      dispatch(savingChanged({ state: 'deleted' }));
+      return null;
+    }
+    const isAway =
+      error instanceof ServerAway ||
+      (error instanceof ServerProblem && (error.status >= 500 || error.status === 429));
+    if (isAway) {
       dispatch(
         savingChanged({
           state: 'waiting',
@@ -90,19 +125,10 @@ async function send(
   }
 }
 
-/** Somebody else changed the collection: put our changes on top of theirs, when both fit together. */
-async function join(dispatch: AppDispatch, getState: () => RootState, id: string): Promise<number | null> {
+/** Somebody else changed the collection: put our changes on top of theirs. */
+async function join(dispatch: AppDispatch): Promise<number | null> {
   try {
-    const theirs = await readCollection(id);
-    const { underWay, unsent } = getState().document;
-    const ours = [...(underWay?.patch ?? []), ...unsent];
-    const document = together(theirs.document, ours);
-    if (!document) {
-      dispatch(savingChanged({ state: 'conflict', revision: theirs.revision }));
-      return null;
-    }
-    dispatch(joined({ document, revision: theirs.revision, unsent: ours }));
-    dispatch(announce('This collection was changed elsewhere. Both changes were kept.'));
+    await dispatch(catchUp());
     return 0;
   } catch (error) {
     if (error instanceof ServerAway) return RETRY_MS[0] as number;

@@ -16,5 +16,6 @@ export const selectSaved = ({ document }: RootState): CollectionDocument => {
 
 export const selectIsOpen = ({ document }: RootState) => document.document !== null;
 export const selectSaving = ({ document }: RootState) => document.saving;
+export const selectQuestion = ({ document }: RootState) => document.question;
 export const selectPast = ({ document }: RootState) => document.past;
 export const selectFuture = ({ document }: RootState) => document.future;

@@ -1,18 +1,25 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { UnreadableCollection } from '../../api/collections';
 import { ServerAway } from '../../api/problem';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/Mark';
-import { open, selectIsOpen } from '../document';
+import { open, selectIsOpen, takeAway } from '../document';
 import { useFitCheck } from '../fit';
-import { ConflictDialog } from './ConflictDialog';
+import { DeletedDialog } from './DeletedDialog';
+import { QuestionDialog } from './QuestionDialog';
 
 /** Opens the collection of the address for the view inside; says what keeps it from opening. */
 export function Frame({ id, children }: { id: string; children: ReactNode }) {
   const dispatch = useAppDispatch();
   const isOpen = useAppSelector(selectIsOpen);
   const openId = useAppSelector((state) => state.document.id);
-  const [trouble, setTrouble] = useState<{ words: string; again: boolean } | null>(null);
+  const [trouble, setTrouble] = useState<{
+    readonly words: string;
+    readonly again: boolean;
+    readonly stored: UnreadableCollection['stored'] | null;
+  } | null>(null);
 
   useEffect(() => {
     let wanted = true;
@@ -23,7 +30,9 @@ export function Frame({ id, children }: { id: string; children: ReactNode }) {
         (error: unknown) => {
           if (!wanted) return;
           const again = error instanceof ServerAway;
-          setTrouble({ words: error instanceof Error ? error.message : String(error), again });
+          const words = error instanceof Error ? error.message : String(error);
+          const stored = error instanceof UnreadableCollection ? error.stored : null;
+          setTrouble({ words, again, stored });
           if (again) timer = window.setTimeout(() => void attempt(), 1500);
         },
       );
@@ -39,7 +48,8 @@ export function Frame({ id, children }: { id: string; children: ReactNode }) {
       <>
         <FitCheck key={id} />
         {children}
-        <ConflictDialog />
+        <QuestionDialog />
+        <DeletedDialog />
       </>
     );
   }
@@ -52,6 +62,14 @@ export function Frame({ id, children }: { id: string; children: ReactNode }) {
           <p className="max-w-[46ch] text-soft" role="alert">
             {trouble.words} {trouble.again && 'Trying again…'}
           </p>
+          {trouble.stored && (
+            <Button
+              look="solid"
+              onClick={() => dispatch(takeAway(trouble.stored?.document, trouble.stored?.name ?? ''))}
+            >
+              Download it as a file
+            </Button>
+          )}
           <Link to="/" className="text-copper-ink underline">
             All collections
           </Link>

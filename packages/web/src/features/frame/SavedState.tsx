@@ -13,9 +13,11 @@ export function SavedState() {
     );
   }
   const why =
-    saving.state === 'conflict'
-      ? 'Somebody else changed this collection, and the changes do not fit together.'
-      : saving.why;
+    saving.state === 'asked'
+      ? 'Changed here and elsewhere. Choose which changes to keep.'
+      : saving.state === 'deleted'
+        ? 'This collection was deleted elsewhere. Save it as a new one, or download it.'
+        : saving.why;
   return (
     <Popover.Root>
       <Popover.Trigger className="flex items-center gap-1.5 rounded-s font-semibold text-amiss">

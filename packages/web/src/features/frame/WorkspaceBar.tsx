@@ -1,5 +1,6 @@
 import { NavLink } from 'react-router';
 import { Mark } from '../../ui/Mark';
+import { SetAsideButton } from './SetAsideButton';
 import { ThemeButton } from './ThemeButton';
 
 const PLACES = [
@@ -28,7 +29,8 @@ export function WorkspaceBar() {
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto">
+      <div className="ml-auto flex items-center gap-3">
+        <SetAsideButton />
         <ThemeButton />
       </div>
     </header>

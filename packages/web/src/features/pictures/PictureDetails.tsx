@@ -5,14 +5,15 @@ import { Link } from 'react-router';
 import {
   addressFor,
   deletePicture,
-  describePicture,
+  pictureDetails,
   picturesUses,
   type LibraryPicture,
   type PictureUse,
 } from '../../api/pictures';
-import { useAppDispatch } from '../../store/hooks';
+import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { Button, SignButton } from '../../ui/Button';
 import { WordsField } from '../../ui/WordsField';
+import { sendLater } from '../later';
 import { announce, warn } from '../notices';
 import { sizeOf } from './PictureCard';
 
@@ -21,8 +22,6 @@ interface PictureDetailsProps {
   readonly onChanged: () => void;
   readonly onClose: () => void;
 }
-
-const SAVE_AFTER = 500;
 
 /** One picture of the library: what it shows, what it is, where it is used. */
 export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsProps) {
@@ -38,18 +37,18 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
     picturesUses(hash).then(setUses, () => setUses(null));
   }, [hash]);
 
-  const dirty = name !== picture.name || alternativeText !== picture.alternativeText;
-  useEffect(() => {
-    if (!dirty || name.trim() === '') return undefined;
-    const timer = window.setTimeout(
-      () =>
-        void describePicture(hash, { name: name.trim(), alternativeText }).then(onChanged, (error: unknown) =>
-          dispatch(warn(error instanceof Error ? error.message : String(error))),
-        ),
-      SAVE_AFTER,
-    );
-    return () => window.clearTimeout(timer);
-  }, [dirty, hash, name, alternativeText, onChanged, dispatch]);
+  const { path } = pictureDetails(hash, {});
+  const waits = useAppSelector(({ later }) => later.waiting.includes(path));
+  const say = (values: { readonly name?: string; readonly alternativeText?: string }) =>
+    dispatch(sendLater(pictureDetails(hash, values)));
+  const typeName = (words: string) => {
+    setName(words);
+    if (words.trim() !== '') say({ name: words.trim() });
+  };
+  const typeAlternative = (words: string) => {
+    setAlternativeText(words);
+    say({ alternativeText: words });
+  };
 
   const remove = () =>
     deletePicture(hash, (uses ?? []).length > 0).then(() => {
@@ -80,7 +79,7 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
         <WordsField
           name="Name of the picture"
           value={name}
-          onType={(words) => setName(words.slice(0, 200))}
+          onType={(words) => typeName(words.slice(0, 200))}
         />
       </label>
       <label className="grid gap-1 text-sm text-soft">
@@ -90,11 +89,13 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
           lines={3}
           hint="What it shows, for those who don’t see it"
           value={alternativeText}
-          onType={(words) => setAlternativeText(words.slice(0, 2000))}
+          onType={(words) => typeAlternative(words.slice(0, 2000))}
         />
       </label>
       <p className="text-sm text-soft" role="status">
-        {dirty ? 'Saving…' : 'Saved. Tiles that show it already keep the text that they have.'}
+        {waits
+          ? 'Saving… What you typed is kept in this browser until it arrives.'
+          : 'Saved. Tiles that show it already keep the text that they have.'}
       </p>
       <dl className="grid grid-cols-[84px_1fr] gap-x-2 gap-y-1 text-sm">
         <dt className="text-soft">Size</dt>

@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { addressFor, type LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
+import { MoreBelow } from '../../ui/MoreBelow';
 import { FileButton } from '../../ui/FileButton';
 import { TAKEN_TYPES, uploadFiles } from './upload';
 import { Troubles } from './UploadTray';
@@ -17,7 +18,7 @@ interface PicturePickerProps {
 export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState('');
-  const { pictures, trouble } = usePictures(search, open);
+  const { pictures, trouble, more } = usePictures(search, open);
   const busy = useAppSelector(({ uploads }) => uploads.batch !== null || uploads.preparing !== null);
   const upload = async (files: readonly File[]) => {
     const arrived = await dispatch(uploadFiles(files));
@@ -79,6 +80,11 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
                 </button>
               </li>
             ))}
+            {more && (
+              <li className="col-span-full">
+                <MoreBelow onMore={more} />
+              </li>
+            )}
           </ul>
         </Dialog.Content>
       </Dialog.Portal>

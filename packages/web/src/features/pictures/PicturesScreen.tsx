@@ -1,7 +1,7 @@
 import { useEffect, useState, type DragEvent } from 'react';
-import type { LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
 import { FileButton } from '../../ui/FileButton';
+import { MoreBelow } from '../../ui/MoreBelow';
 import { Segments } from '../../ui/Segments';
 import { WorkspaceBar } from '../frame';
 import { PictureCard } from './PictureCard';
@@ -16,7 +16,7 @@ export function PicturesScreen() {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState('');
   const [only, setOnly] = useState<'all' | 'unused' | 'silent'>('all');
-  const { pictures, trouble, load } = usePictures(search);
+  const { pictures, found, trouble, load, more } = usePictures(search, true, only);
   const [chosen, setChosen] = useState<string | null>(null);
   const [dropping, setDropping] = useState(false);
   const order = useAppSelector(({ uploads }) => uploads.order);
@@ -33,8 +33,7 @@ export function PicturesScreen() {
     return () => window.removeEventListener('paste', onPaste);
   }, [dispatch]);
 
-  const shown = pictures?.filter(KEEP[only]) ?? [];
-  const silent = pictures?.filter(KEEP.silent).length ?? 0;
+  const shown = pictures ?? [];
   const details = pictures?.find(({ hash }) => hash === chosen);
   const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
@@ -62,8 +61,8 @@ export function PicturesScreen() {
               <div>
                 <h1 className="font-title text-[28px] leading-tight font-[680] tracking-tight">Pictures</h1>
                 <p className="mt-0.5 text-soft" role="status">
-                  {pictures
-                    ? `${pictures.length} in the library${silent > 0 ? `, ${silent} without alternative text` : ''}`
+                  {found
+                    ? `${found.total} in the library${found.silent > 0 ? `, ${found.silent} without alternative text` : ''}`
                     : 'Opening…'}
                 </p>
               </div>
@@ -134,6 +133,7 @@ export function PicturesScreen() {
                 </li>
               ))}
             </ul>
+            {more && <MoreBelow onMore={more} />}
           </div>
         </main>
         {details && (
@@ -154,9 +154,3 @@ export function PicturesScreen() {
     </div>
   );
 }
-
-const KEEP: Readonly<Record<'all' | 'unused' | 'silent', (picture: LibraryPicture) => boolean>> = {
-  all: () => true,
-  unused: ({ uses }) => uses === 0,
-  silent: ({ alternativeText }) => alternativeText.trim() === '',
-};

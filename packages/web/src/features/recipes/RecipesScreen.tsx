@@ -11,7 +11,7 @@ import {
 } from '@noria/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { listCollections, type StoredCollection } from '../../api/collections';
+import { listRecipes, type StoredCollection } from '../../api/collections';
 import { RecipePreview } from '../compose';
 import { WorkspaceBar } from '../frame';
 
@@ -28,7 +28,7 @@ export function RecipesScreen() {
   }, [collections]);
   useEffect(() => {
     document.title = 'Recipes – Noria';
-    listCollections().then(setCollections, (error: unknown) =>
+    listRecipes().then(setCollections, (error: unknown) =>
       setTrouble(error instanceof Error ? error.message : String(error)),
     );
   }, []);

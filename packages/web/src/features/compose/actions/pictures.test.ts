@@ -45,7 +45,7 @@ describe('pictures of the library', () => {
   const shown = (document: CollectionDocument) =>
     document.order.map((id) => {
       const tile = document.tiles[id];
-      return tile?.kind === 'picture' ? (tile.picture ?? '–') : tile?.kind;
+      return tile?.kind === 'picture' ? (document.pictures[tile.picture ?? '']?.name ?? '–') : tile?.kind;
     });
 
   test('fill the tiles that show nothing in order, and the rest become tiles, in one step', () => {
@@ -81,11 +81,13 @@ describe('pictures of the library', () => {
   test('the same picture twice is one in the collection, and two names of one kind are told apart', () => {
     const { run, document } = composeStore(empty());
     run(takePictures([WIDE, WIDE], { onto: null, bestFit: false }));
-    expect(Object.keys(document().pictures)).toEqual(['wide']);
+    expect(Object.values(document().pictures).map(({ name }) => name)).toEqual(['wide']);
     expect(shown(document())).toEqual(['wide', 'wide', '–']);
     const again = { ...picture('wide.webp', 10, 10), hash: 'f'.repeat(64) };
     run(takePictures([again], { onto: null, bestFit: false }));
-    expect(Object.keys(document().pictures)).toEqual(['wide', 'wide-2']);
+    const ids = Object.keys(document().pictures);
+    expect(ids).toHaveLength(2);
+    expect(ids[1]).toBe('wide-ffffffff');
   });
 
   test('best fit needs two, and says so', () => {

@@ -56,12 +56,10 @@ export const takePictures =
   (dispatch, getState) => {
     const state = getState();
     const view = selectView(state);
-    const taken = Object.keys(view.pictures);
     // The same picture twice is one in the collection, and as many tiles.
     const known = new Map(Object.values(view.pictures).map((each) => [each.hash, each]));
     const pictures = arrived.map((picture): PictureAsset => {
-      const asset = known.get(picture.hash) ?? toAsset(picture, taken);
-      if (!known.has(picture.hash)) taken.push(asset.id);
+      const asset = known.get(picture.hash) ?? toAsset(picture);
       known.set(picture.hash, asset);
       return asset;
     });
@@ -148,8 +146,8 @@ const addFilm =
     try {
       const read = await readFilm(file);
       const view = selectView(getState());
-      const film = await uploadFilm(file, read, Object.keys(view.films ?? {}));
-      const poster = await uploadPicture(read.poster, Object.keys(view.pictures));
+      const film = await uploadFilm(file, read);
+      const poster = await uploadPicture(read.poster);
       const target = onto === null ? undefined : view.tiles[onto];
       const id = target?.kind === 'film' ? target.id : freshId('film');
       dispatch(

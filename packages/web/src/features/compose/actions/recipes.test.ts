@@ -22,9 +22,10 @@ const open = () =>
       [2, 1],
     ]),
   );
-const recipeOf = (compose: ReturnType<typeof open>, id: string): Recipe => {
-  const recipe = selectView(compose.store.getState()).recipes?.[id];
-  if (!recipe) throw new Error(`There is no recipe ${id}.`);
+const recipeOf = (compose: ReturnType<typeof open>, wanted: string): Recipe => {
+  const recipes = Object.values(selectView(compose.store.getState()).recipes ?? {});
+  const recipe = recipes.find(({ name }) => name === wanted);
+  if (!recipe) throw new Error(`There is no recipe ${wanted}.`);
   return recipe;
 };
 
@@ -47,10 +48,10 @@ describe('recipes', () => {
     const { take, run, document, inHand, said } = compose;
     take('t1');
     run(recipeFromHand('Beds'));
-    const recipe = recipeOf(compose, 'beds');
+    const recipe = recipeOf(compose, 'Beds');
     take('t2', 't3');
     run(takeRecipe(recipe, null));
-    expect(document().tiles.t3?.recipe).toMatchObject({ recipe: 'beds' });
+    expect(document().tiles.t3?.recipe).toMatchObject({ recipe: recipe.id });
     expect(said()).toBe('2 tiles: Beds is used.');
     take();
     run(takeRecipe(recipe, null));
@@ -66,15 +67,16 @@ describe('recipes', () => {
     take('t1');
     run(recipeFromHand('Beds'));
     take('t2');
-    run(takeRecipe(recipeOf(compose, 'beds'), null));
+    run(takeRecipe(recipeOf(compose, 'Beds'), null));
     take('t1');
     run(spanTiles({ columnSpan: 3 }));
     run(changeRecipe());
     run(resetHand());
-    expect(document().tiles.t1?.recipe?.recipe).toBe('beds');
+    const { id } = recipeOf(compose, 'Beds');
+    expect(document().tiles.t1?.recipe?.recipe).toBe(id);
     run(releaseHand());
     expect(document().tiles.t1?.recipe).toBeUndefined();
-    expect(document().tiles.t2?.recipe?.recipe).toBe('beds');
+    expect(document().tiles.t2?.recipe?.recipe).toBe(id);
     expect(store.getState().notices.warning).toBeNull();
   });
 
@@ -85,10 +87,11 @@ describe('recipes', () => {
     run(recipeFromHand('Beds'));
     run(variantFromHand('Night'));
     run(variantFromHand('Night'));
-    const { variants } = recipeOf(compose, 'beds');
-    expect(variants.map(({ id }) => id)).toEqual(['night', 'night-2']);
-    run(showVariant('night'));
-    expect(document().tiles.t1?.recipe).toMatchObject({ variant: 'night' });
+    const { variants } = recipeOf(compose, 'Beds');
+    expect(new Set(variants.map(({ id }) => id)).size).toBe(2);
+    const [first] = variants;
+    run(showVariant(first?.id ?? null));
+    expect(document().tiles.t1?.recipe).toMatchObject({ variant: first?.id });
   });
 
   test('with nothing in hand nothing is made, changed or let go', () => {

@@ -11,7 +11,7 @@ import {
   type Assets,
   type Recipe,
 } from '@noria/core';
-import { freeId, slugOf } from '../../../api/ids';
+import { newId } from '../../../api/ids';
 import { announce } from '../../notices';
 import { takenBare } from '../composeSlice';
 import { runHere } from '../here';
@@ -69,7 +69,7 @@ export const recipeFromHand =
     const state = getState();
     const [tile] = selectInHand(state);
     if (!tile) return;
-    const id = freeId(slugOf(name, 'recipe'), Object.keys(selectView(state).recipes ?? {}));
+    const id = newId(name, 'recipe');
     dispatch(runHere('Make recipe', makeRecipe(tile.id, id, name)));
     dispatch(announce(`The recipe ${name} was made; ${tile.name} uses it.`));
   };
@@ -81,10 +81,7 @@ export const variantFromHand =
     const [tile] = selectInHand(state);
     const recipe = tile?.recipe && selectView(state).recipes?.[tile.recipe.recipe];
     if (!tile || !recipe) return;
-    const id = freeId(
-      slugOf(name, 'variant'),
-      recipe.variants.map((each) => each.id),
-    );
+    const id = newId(name, 'variant');
     dispatch(runHere('Add variant', addVariant(tile.id, id, name)));
   };
 

@@ -12,7 +12,7 @@ import {
 } from '@noria/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { freeId, slugOf } from '../../../api/ids';
+import { newId, slugOf } from '../../../api/ids';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Panel } from '../../../ui/Panel';
 import { Button, SignButton } from '../../../ui/Button';
@@ -53,7 +53,7 @@ export function LooksPanel() {
   const uses = namedUses(document);
 
   const add = (kind: NamedLook['kind'], one: string, value: NamedLook['value'] = FRESH[kind]) => {
-    const id = freeId(one.replace(' ', '-'), Object.keys(document.namedLooks ?? {}));
+    const id = newId(one, 'look');
     const name = one.replace(/^./, (letter) => letter.toUpperCase());
     dispatch(run(`Add ${one}`, setNamedLook({ id, name, kind, value } as NamedLook)));
   };

@@ -1,6 +1,6 @@
 import { colourOf, namedIn, nameValue, refer, type Colour } from '@noria/core';
 import { useState, type ReactNode } from 'react';
-import { freeId, slugOf } from '../../../api/ids';
+import { newId } from '../../../api/ids';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { selectShared } from '../selectors';
 import { Button } from '../../../ui/Button';
@@ -28,7 +28,7 @@ export function NamedColour({ name, value, onSet, label, says, small, children }
   const colours = Object.values(namedLooks).filter((look) => look.kind === 'colour');
   const words = label ?? (followed === null ? undefined : namedLooks[followed]?.name);
   const give = () => {
-    const id = freeId(slugOf(naming, 'colour'), Object.keys(namedLooks));
+    const id = newId(naming, 'colour');
     dispatch(
       run('Name a colour', nameValue({ id, name: naming.trim().slice(0, 200), kind: 'colour', value: hex })),
     );

@@ -19,7 +19,7 @@ import {
   type Tile,
 } from '@noria/core';
 import { useState } from 'react';
-import { freeId, slugOf } from '../../../api/ids';
+import { newId } from '../../../api/ids';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Panel } from '../../../ui/Panel';
 import { Button } from '../../../ui/Button';
@@ -105,7 +105,7 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
     if (key === null) return;
     try {
       const pictures = await picturesFor(table, recipe, mapping, document);
-      const id = freeId(slugOf(name, 'table'), Object.keys(tables));
+      const id = newId(name, 'table');
       const command = importTable(table, {
         id,
         name,

@@ -5,7 +5,7 @@ import {
   type ReadTable,
   type Recipe,
 } from '@noria/core';
-import { listPictures, toAsset } from '../../../api/pictures';
+import { allPictures, toAsset } from '../../../api/pictures';
 
 /** Pictures of the library that a table names and the collection does not hold yet. */
 export async function picturesFor(
@@ -21,12 +21,7 @@ export async function picturesFor(
   names.delete('');
   if (names.size === 0) return [];
   const held = new Set(Object.values(pictures).map(({ hash }) => hash));
-  const taken = Object.keys(pictures);
-  return (await listPictures(''))
+  return (await allPictures())
     .filter(({ name, hash }) => names.has(plainName(name)) && !held.has(hash))
-    .map((picture) => {
-      const asset = toAsset(picture, taken);
-      taken.push(asset.id);
-      return asset;
-    });
+    .map(toAsset);
 }

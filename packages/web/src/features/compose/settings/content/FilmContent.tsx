@@ -25,8 +25,8 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
     setBusy(true);
     try {
       const read = await readFilm(file);
-      const asset = await uploadFilm(file, read, Object.keys(films));
-      const poster = await uploadPicture(read.poster, Object.keys(pictures));
+      const asset = await uploadFilm(file, read);
+      const poster = await uploadPicture(read.poster);
       dispatch(
         runHere('Film', (draft) => {
           (draft.films ??= {})[asset.id] = clone(asset);

@@ -10,7 +10,7 @@ export function useTakePicture(): (picture: LibraryPicture) => PictureId {
   return (picture) => {
     const known = Object.values(pictures).find(({ hash }) => hash === picture.hash);
     if (known) return known.id;
-    const asset = toAsset(picture, Object.keys(pictures));
+    const asset = toAsset(picture);
     dispatch(
       run('Take picture', (draft) => {
         draft.pictures[asset.id] = clone(asset);

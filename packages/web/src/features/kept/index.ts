@@ -1,0 +1,12 @@
+export {
+  drop,
+  dropPlain,
+  keep,
+  keepPlain,
+  keepsNothing,
+  keysFrom,
+  plainKeys,
+  read,
+  readPlain,
+} from './storage';
+export { alone, goneOf, thisTab } from './tab';

@@ -1,0 +1,1 @@
+export { drainLater, laterSlice, sendLater, type LaterRequest } from './later';

@@ -1,0 +1,19 @@
+const NOTED = 'noria-reloaded-for';
+
+/**
+ * A part of the interface that is gone, because Noria was updated while the tab was open, is there again
+ * under another name once the page is loaded anew. That is tried once; then the view says what is wrong.
+ */
+export function reloadOnceWhenUpdated(): void {
+  window.addEventListener('vite:preloadError', (event) => {
+    const lost = event.payload.message;
+    try {
+      if (sessionStorage.getItem(NOTED) === lost) return;
+      sessionStorage.setItem(NOTED, lost);
+    } catch {
+      return;
+    }
+    event.preventDefault();
+    window.location.reload();
+  });
+}
