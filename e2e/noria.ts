@@ -23,10 +23,12 @@ export interface Application {
   stop(): Promise<void>;
   /** Starts the server again on the same port. */
   start(): Promise<void>;
+  /** Asks the database itself. */
+  query(sql: string): Promise<unknown>;
 }
 
-const admin = async (sql: string) => {
-  const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+const admin = async (sql: string, url = process.env.DATABASE_URL) => {
+  const client = new pg.Client({ connectionString: url });
   await client.connect();
   await client.query(sql).finally(() => client.end());
 };
@@ -51,6 +53,7 @@ export const test = base.extend<
         start: async () => {
           server = await launch(port);
         },
+        query: (sql) => admin(sql, databaseUrl.href),
       });
       await server.stop();
       await admin(`DROP DATABASE ${name} WITH (FORCE)`);

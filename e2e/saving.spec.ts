@@ -1,6 +1,6 @@
-import { expect, hand, openCompose, readStored, saved, test } from './noria';
+import { expect, expectAccessible, hand, openCompose, readStored, saved, test } from './noria';
 import type { Application } from './noria';
-import type { Page } from '@playwright/test';
+import type { BrowserContext, Page } from '@playwright/test';
 
 const state = (page: Page) => page.getByRole('status', { name: 'Saving state' });
 
@@ -111,25 +111,203 @@ test('two tabs change different things: both changes are kept', async ({
   expect([document.name, document.tiles.beds?.place.columnSpan]).toEqual(['Named by the other tab', 2]);
 });
 
-test('two tabs change what does not fit together: one is asked, nothing is lost', async ({
+/** Two tabs, of which the first hears of nothing until it saves. */
+async function twoTabs(page: Page, context: BrowserContext, application: Application, collection: string) {
+  const other = await context.newPage();
+  await openCompose(other, application, collection);
+  return other;
+}
+
+const question = (page: Page) => page.getByRole('alertdialog', { name: 'Changed here and elsewhere' });
+
+test('a tab shows what another one changes, without having changed anything itself', async ({
   page,
   context,
   application,
   collection,
 }) => {
-  const other = await context.newPage();
-  await openCompose(other, application, collection);
-  await hand(other, 'beds').click();
-  await other.keyboard.press('Delete');
-  await saved(other);
+  const other = await twoTabs(page, context, application, collection);
+  await renameTo(other, 'Named by the other tab');
+  await expect(page.getByTitle('Rename')).toHaveText('Named by the other tab');
+  await expect(state(page)).toHaveText('Saved');
+});
+
+test('two tabs that are both offline: both changes arrive once they are back', async ({
+  page,
+  context,
+  application,
+  collection,
+}) => {
+  const other = await twoTabs(page, context, application, collection);
+  await context.setOffline(true);
+  await renameTo(other, 'Named offline');
   await hand(page, 'beds').click();
   await page.keyboard.press('2');
-  const dialog = page.getByRole('alertdialog', { name: 'Changed in two places' });
+  await expect(state(page)).toHaveText('Not saved');
+  await expect(state(other)).toHaveText('Not saved');
+  await context.setOffline(false);
+  await saved(page);
+  await saved(other);
+  const { document } = await readStored(application, collection);
+  expect([document.name, document.tiles.beds?.place.columnSpan]).toEqual(['Named offline', 2]);
+});
+
+test('what a closed tab left unsent goes out, whichever view is open', async ({
+  page,
+  context,
+  application,
+  collection,
+}) => {
+  await page.route('**/collections/*', (route) =>
+    route.request().method() === 'PATCH' ? route.abort() : route.fallback(),
+  );
+  await renameTo(page, 'Left by a closed tab');
+  await page.close();
+  const another = await context.newPage();
+  await another.goto(`${application.url}/pictures`);
+  await expect.poll(() => nameOf(application, collection)).toBe('Left by a closed tab');
+});
+
+test('a tile deleted in one tab and changed in another is asked about; what is not chosen can be opened', async ({
+  page,
+  context,
+  application,
+  collection,
+}) => {
+  const other = await twoTabs(page, context, application, collection);
+  await context.setOffline(true);
+  await hand(other, 'beds').click();
+  await other.keyboard.press('Delete');
+  await hand(page, 'beds').click();
+  await page.keyboard.press('2');
+  await expect(state(page)).toHaveText('Not saved');
+  await expect(state(other)).toHaveText('Not saved');
+  await context.setOffline(false);
+  // Whichever tab is later is asked.
+  const asked = await Promise.race(
+    [page, other].map(async (each) => {
+      await question(each).waitFor();
+      return each;
+    }),
+  );
+  await expectAccessible(asked);
+  // A reload during the question loses nothing: it is asked again.
+  await asked.reload();
+  await expect(question(asked)).toBeVisible();
+  await expect(question(asked)).toContainText('deleted');
+  await question(asked).getByRole('button', { name: 'Choose all from elsewhere' }).click();
+  await question(asked).getByRole('button', { name: 'Apply' }).click();
+  await saved(asked);
+  await asked.getByRole('link', { name: 'Noria, all collections' }).click();
+  await asked.getByRole('button', { name: 'Set aside: 1' }).click();
+  const aside = asked.getByRole('dialog', { name: 'Versions set aside' });
+  await expect(aside).toContainText('Winter at the huts');
+  await expectAccessible(asked);
+  await aside.getByRole('button', { name: 'Save as a new collection' }).click();
+  await expect(asked.getByTitle('Rename')).toHaveText('Winter at the huts (kept)');
+});
+
+test('a collection that is deleted elsewhere stays on the screen, and can be saved anew', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await hand(page, 'beds').click();
+  await page.keyboard.press('2');
+  await saved(page);
+  const { revision } = await readStored(application, collection);
+  const path = `${application.url}/api/workspaces/huts/collections/${collection}`;
+  await fetch(path, { method: 'DELETE', headers: { 'If-Match': `"${revision}"` } });
+  const dialog = page.getByRole('alertdialog', { name: /was deleted elsewhere/ });
   await expect(dialog).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep mine as a new collection' }).click();
-  await expect(page.getByTitle('Rename')).toHaveText('Winter at the huts (mine)');
+  await expectAccessible(page);
+  const download = page.waitForEvent('download');
+  await dialog.getByRole('button', { name: 'Download as a file' }).click();
+  expect((await download).suggestedFilename()).toBe('winter-at-the-huts.noria.json');
+  await dialog.getByRole('button', { name: 'Save as a new collection' }).click();
+  await expect(page.getByTitle('Rename')).toHaveText('Winter at the huts (kept)');
   await expect(hand(page, 'beds')).toHaveAccessibleName(/2 by 1/);
-  expect((await readStored(application, collection)).document.tiles.beds).toBeUndefined();
+});
+
+test('a collection that this version can’t read hides no other, and can be taken away', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await application.query(
+    `UPDATE collection_revision SET document = jsonb_set(document::jsonb, '{formatVersion}', '99')
+     WHERE collection_id = '${collection}' AND document IS NOT NULL`,
+  );
+  await application.query(`UPDATE collection SET summed_up = 0 WHERE id = '${collection}'`);
+  await application.stop();
+  await application.start();
+  await page.goto(application.url);
+  await expect(page.getByText('this Noria reads up to').first()).toBeVisible();
+  await expect(page.getByText('14 tiles').first()).toBeVisible();
+  await page.goto(`${application.url}/collections/${collection}/compose`);
+  await expect(page.getByRole('alert')).toContainText('has format version 99');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Download it as a file' }).click();
+  expect((await download).suggestedFilename()).toBe('winter-at-the-huts.noria.json');
+});
+
+test('without IndexedDB a change made offline survives a reload all the same', async ({
+  context,
+  application,
+  collection,
+}) => {
+  const page = await context.newPage();
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', { value: undefined });
+  });
+  await openCompose(page, application, collection);
+  await context.setOffline(true);
+  await renameTo(page, 'Kept in the small store');
+  await expect(state(page)).toHaveText('Not saved');
+  await page.reload().catch(() => undefined);
+  await context.setOffline(false);
+  await openCompose(page, application, collection);
+  await expect(page.getByTitle('Rename')).toHaveText('Kept in the small store');
+  await saved(page);
+});
+
+test('what is typed about a picture arrives although its panel is closed at once, and the server is away', async ({
+  page,
+  application,
+}) => {
+  await page.goto(`${application.url}/pictures`);
+  const first = page.getByRole('main').getByRole('listitem').first();
+  await first.getByRole('button').click();
+  const panel = page.getByRole('complementary', { name: 'Picture' });
+  await application.stop();
+  await panel.getByLabel('Alternative text').fill('Written while away');
+  await panel.getByRole('button', { name: 'Close' }).click();
+  await page.goto('about:blank');
+  await application.start();
+  await page.goto(`${application.url}/pictures`);
+  await expect
+    .poll(async () => {
+      const path = `${application.url}/api/workspaces/huts/pictures?search=Written%20while`;
+      return ((await (await fetch(path)).json()) as { total: number }).total;
+    })
+    .toBe(1);
+});
+
+test('a view that breaks says so, and the work can be taken away', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await page.route('**/assets/*Check*', (route) => route.abort());
+  await page.route('**/assets/check*', (route) => route.abort());
+  await page.route('**/assets/index-*.js', (route) => route.fallback());
+  let loads = 0;
+  page.on('load', () => loads++);
+  await page.goto(`${application.url}/collections/${collection}/check`);
+  await expect(page.getByRole('heading', { name: 'This view stopped working' })).toBeVisible();
+  // The part that is gone was asked for once more after loading anew, and not again and again.
+  expect(loads).toBe(2);
+  await expectAccessible(page);
 });
 
 test('a picture that is none is refused in words, and the tile keeps its own', async ({ page }) => {
@@ -154,8 +332,9 @@ test('a picture is replaced', async ({ page, application, collection }) => {
   await saved(page);
   const { document } = await readStored(application, collection);
   // The library has these bytes already, as the bread of another collection.
-  expect(document.tiles['ridge-path']).toMatchObject({ picture: 'hut-bread' });
-  expect(document.pictures['hut-bread']).toMatchObject({ alternativeText: 'A round loaf', inlineSize: 1400 });
+  const tile = document.tiles['ridge-path'];
+  const shown = tile?.kind === 'picture' ? (tile.picture ?? '') : '';
+  expect(document.pictures[shown]).toMatchObject({ alternativeText: 'A round loaf', inlineSize: 1400 });
 });
 
 test('a collection that is not there says so', async ({ page, application }) => {

@@ -11,6 +11,7 @@ import { answerProblem } from './problems/problem.filter.js';
 import { serveInterface } from './serveInterface.js';
 import { validationPipe } from './problems/validation.js';
 import type { Config } from './config/config.js';
+import type { NextFunction, Request, Response } from 'express';
 import type { Server } from 'node:http';
 
 /** The application, ready to listen or to be tested. */
@@ -44,6 +45,11 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
       filter: (request, response) => !isStream(response) && compression.filter(request, response),
     }),
   );
+  // What the API says may be said otherwise by the next version; files, whose addresses name their bytes, say so.
+  app.use('/api', (_: Request, response: Response, next: NextFunction) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
   app.use(boundedJson(config.limits.bodyBytes));
   // What these refuse comes before any route, so that Nest's own filter does not see it.
   app.use(answerProblem);

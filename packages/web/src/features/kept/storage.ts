@@ -32,19 +32,28 @@ export async function keep(key: string, value: unknown): Promise<void> {
 }
 
 export async function read<Value>(key: string): Promise<Value | undefined> {
-  const stored = await get<Value>(key).catch(() => undefined);
+  const stored = await tried(() => get<Value>(key));
   if (stored !== undefined) return stored;
   return readPlain<Value>(PLAIN + key) ?? undefined;
 }
 
 export async function drop(key: string): Promise<void> {
-  await del(key).catch(() => undefined);
+  await tried(() => del(key));
   dropPlain(PLAIN + key);
+}
+
+/** Where there is no IndexedDB at all, asking for it throws at once. */
+async function tried<Result>(ask: () => Promise<Result>): Promise<Result | undefined> {
+  try {
+    return await ask();
+  } catch {
+    return undefined;
+  }
 }
 
 /** All keys that begin with some letters. */
 export async function keysFrom(prefix: string): Promise<string[]> {
-  const stored = await keys<string>().catch(() => []);
+  const stored = (await tried(() => keys<string>())) ?? [];
   const plain = plainKeys(PLAIN + prefix).map((key) => key.slice(PLAIN.length));
   return [...new Set([...stored.filter((key) => key.startsWith(prefix)), ...plain])];
 }
