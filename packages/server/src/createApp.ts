@@ -9,7 +9,7 @@ import { ownPages } from './http/ownPages.js';
 import { requestLog } from './http/requestLog.js';
 import { answerProblem } from './problems/problem.filter.js';
 import { serveInterface } from './serveInterface.js';
-import { validationPipe } from './problems/validation.js';
+import { RequestPipe } from './problems/validation.js';
 import type { Config } from './config/config.js';
 import type { NextFunction, Request, Response } from 'express';
 import type { Server } from 'node:http';
@@ -54,7 +54,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   // What these refuse comes before any route, so that Nest's own filter does not see it.
   app.use(answerProblem);
   app.setGlobalPrefix('api');
-  app.useGlobalPipes(validationPipe());
+  app.useGlobalPipes(new RequestPipe());
   const description = new DocumentBuilder()
     .setTitle('Noria')
     .setDescription(

@@ -1,13 +1,25 @@
-import { HttpStatus, ValidationPipe, type ValidationError } from '@nestjs/common';
+import { HttpStatus, ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { ProblemException } from './problem.js';
 
-/** Checks request bodies by their class; a field that is not known is refused by name. */
-export function validationPipe(): ValidationPipe {
-  return new ValidationPipe({
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    exceptionFactory: (errors) => malformed(errors.flatMap((error) => describe(error))),
-  });
+/** Checks request bodies and queries by their class; a field that is not known is refused by name. */
+export class RequestPipe extends ValidationPipe {
+  constructor() {
+    super({
+      whitelist: true,
+      forbidNonWhitelisted: true,
+      transform: true,
+      exceptionFactory: (errors) => malformed(errors.flatMap((error) => describe(error))),
+    });
+  }
+
+  override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    const isChecked = metadata.type === 'body' && this.toValidate(metadata);
+    if (isChecked && (typeof value !== 'object' || value === null || Array.isArray(value))) {
+      const message = 'The body is a JSON object, sent with Content-Type: application/json.';
+      throw malformed([{ path: '', message }]);
+    }
+    return super.transform(value, metadata) as Promise<unknown>;
+  }
 }
 
 export interface FieldProblem {
@@ -16,7 +28,9 @@ export interface FieldProblem {
 }
 
 export function malformed(problems: readonly FieldProblem[]): ProblemException {
-  const detail = problems.map(({ path, message }) => `${path}: ${message}`).join(' ');
+  const detail = problems
+    .map(({ path, message }) => (path === '' ? message : `${path}: ${message}`))
+    .join(' ');
   return new ProblemException(HttpStatus.BAD_REQUEST, 'malformed', 'The request is malformed', detail, {
     problems,
   });

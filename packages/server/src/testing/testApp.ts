@@ -4,6 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { crc32 } from 'node:zlib';
 import pg from 'pg';
 import sharp from 'sharp';
+import { DataSource } from 'typeorm';
 import { readConfig, type Config } from '../config/config.js';
 import { createApp } from '../createApp.js';
 import { migrate } from '../database/database.js';
@@ -12,6 +13,8 @@ import { WorkspacesService } from '../workspaces/workspaces.service.js';
 export interface TestApp {
   readonly app: NestExpressApplication;
   close(): Promise<void>;
+  /** Asks the database itself. */
+  query(sql: string): Promise<unknown>;
 }
 
 /** The application on a database of its own, with the workspaces “huts” and “other”. */
@@ -38,6 +41,7 @@ export async function createTestApp(changes: Partial<Config> = {}): Promise<Test
   await workspaces.create('other', 'Another cooperative');
   return {
     app,
+    query: (sql) => app.get(DataSource).query(sql),
     close: async () => {
       await app.close();
       await admin(`DROP DATABASE ${name} WITH (FORCE)`);

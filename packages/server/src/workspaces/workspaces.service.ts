@@ -4,6 +4,9 @@ import { Repository } from 'typeorm';
 import { ProblemException } from '../problems/problem.js';
 import { Workspace } from './workspace.entity.js';
 
+/** How a workspace is written in an address. */
+const SLUG = /^[a-z0-9][a-z0-9-]{0,63}$/;
+
 @Injectable()
 export class WorkspacesService {
   constructor(@InjectRepository(Workspace) private readonly workspaces: Repository<Workspace>) {}
@@ -13,13 +16,13 @@ export class WorkspacesService {
   }
 
   async find(slug: string): Promise<Workspace> {
-    const workspace = await this.workspaces.findOneBy({ slug });
+    const workspace = SLUG.test(slug) ? await this.workspaces.findOneBy({ slug }) : null;
     if (workspace) return workspace;
     throw new ProblemException(
       HttpStatus.NOT_FOUND,
       'no-workspace',
       'No such workspace',
-      `There is no workspace “${slug}”. GET /api/workspaces lists them.`,
+      `There is no workspace “${slug.slice(0, 80)}”. GET /api/workspaces lists them.`,
     );
   }
 

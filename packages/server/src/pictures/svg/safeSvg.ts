@@ -34,7 +34,7 @@ const isPlain = (name: string) => /^(id|class|d|points|viewbox|aria-.*|role|titl
 
 const ALLOWED: PurifyConfig = {
   USE_PROFILES: { svg: true, svgFilters: true },
-  FORBID_TAGS: ['script', 'foreignObject', 'a', 'image', 'feImage', 'animate', 'set', 'handler', 'metadata'],
+  FORBID_TAGS: ['script', 'foreignObject', 'a', 'image', 'feImage', 'animate', 'set', 'handler'],
   // Programs note where a file lay, and when, in attributes and namespaces of their own.
   ALLOW_DATA_ATTR: false,
 };
@@ -52,6 +52,8 @@ export async function safeSvg(svg: string): Promise<string | null> {
       attribute.keepAttr = false;
   });
   purify.addHook('uponSanitizeElement', (node, { tagName }) => {
+    // Taken out with all that is in it: others leave their contents behind.
+    if (tagName === 'metadata') node.parentNode?.removeChild(node);
     if (tagName === 'style' && reachesOut(node.textContent ?? '')) node.parentNode?.removeChild(node);
   });
   try {

@@ -62,7 +62,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
           </h2>
           <p className="text-sm text-soft">
             {document
-              ? `${count(summary.tiles, 'tile').toLowerCase()} · ${arrangedWords(document)}`
+              ? `${summary.tiles} ${summary.tiles === 1 ? 'tile' : 'tiles'} · ${arrangedWords(document)}`
               : 'Can’t be read here'}{' '}
             · {changed}
           </p>
