@@ -103,7 +103,7 @@ export * from './packing/propose.js';
 export * from './packing/designRows.js';
 export * from './packing/bearing.js';
 export * from './document/spellings.js';
-export { isAddress } from './document/checkLook.js';
+export { isAddress, readAddress } from './document/address.js';
 export * from './commands/pictures.js';
 export * from './commands/transfer.js';
 export * from './commands/namedLooks.js';

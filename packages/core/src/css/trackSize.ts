@@ -30,8 +30,12 @@ export function plainTrackSize(text: string): { readonly unit: 'px' | 'fr'; read
   return match && { unit: match[2] as 'px' | 'fr', value: Number(match[1]) };
 }
 
-/** A track size as the page's style sheet writes it. */
-export const trackCss = (text: string) => (plainTrackSize(text)?.unit === 'fr' ? `minmax(0, ${text})` : text);
+/** A track size as the page's style sheet writes it: never as it came, but from what was read of it. */
+export function trackCss(text: string): string {
+  const written = formatTrackSize(text);
+  if (written === null) return 'auto';
+  return plainTrackSize(written)?.unit === 'fr' ? `minmax(0, ${written})` : written;
+}
 
 /** Whether a track's size depends on what is in it, in a grid whose size in that axis is known or not. */
 export function isIntrinsic({ min, max }: TrackSizing, known: boolean): boolean {

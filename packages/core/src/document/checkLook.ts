@@ -1,4 +1,5 @@
 import { FAMILIES } from '../page/families.js';
+import { isAddress } from './address.js';
 import { LIMITS } from './limits.js';
 import { fields, isObject, list, number, oneOf, orNull, pattern, sameId, shown, text } from './reader.js';
 import type { Check } from './reader.js';
@@ -22,18 +23,14 @@ export const colour = orNamed(plainColour);
 export const share = number(0, 1, 'A share');
 export const point = fields({ x: share, y: share }, 'A focal point');
 
-const ADDRESS = /^(https?:\/\/|mailto:|tel:|#|\.{0,2}\/|[a-z0-9])/i;
-const SCRIPT_ADDRESS = /^\s*(javascript|data|vbscript):/i;
-
 /** Somewhere that a link may lead. */
 export const address: Check = (value, path, report) => {
   text(2000, 'An address')(value, path, report);
-  if (typeof value !== 'string' || value === '') return;
-  if (ADDRESS.test(value) && !SCRIPT_ADDRESS.test(value)) return;
+  if (typeof value !== 'string' || isAddress(value)) return;
   report({
     path,
     severity: 'error',
-    message: `An address starts with https://, mailto:, # or is relative; here it is ${shown(value)}.`,
+    message: `An address starts with https://, http://, mailto:, tel: or #, or is relative, without blanks around it; here it is ${shown(value)}.`,
   });
 };
 
@@ -172,10 +169,3 @@ export const namedLook =
     )(value, path, report);
     sameId(value, key, path, report);
   };
-
-/** Whether a link may lead there: the web, mail, a telephone, a part of the page, a relative address. */
-export function isAddress(text: string): boolean {
-  let sound = true;
-  address(text, '', () => (sound = false));
-  return sound;
-}

@@ -1,3 +1,4 @@
+import { formatTrackSize } from '../css/trackSize.js';
 import type {
   Arrangement,
   Badge,
@@ -8,6 +9,7 @@ import type {
   GradientStop,
   Mark,
   Tile,
+  TrackSize,
 } from './types.js';
 
 /** Names a new entry of a list; `taken` are the ids that it must not get. */
@@ -21,8 +23,8 @@ export const numbered: NameEntry = (what, taken) => {
 type Identified = { readonly id?: string };
 
 /**
- * A document in which every entry of a list has an id: stops of gradients, icons, badges, tracks. What
- * has all of its ids is the same object as before.
+ * A document in which every entry of a list has an id: stops of gradients, icons, badges, tracks; and
+ * tracks are written in their one spelling. What is complete is the same object as before.
  * @param before a document whose ids are complete; what it shares with this one is not looked into
  */
 export function withEntryIds(
@@ -102,15 +104,20 @@ const isGradient = (paint: Fill | undefined): paint is Gradient =>
 const stopIds = (gradient: Gradient, name: NameEntry): Gradient =>
   changedIn(gradient, { stops: entryIds<GradientStop>(gradient.stops, 'stop', name) });
 
-/** An arrangement whose tracks have as many ids as there are tracks. */
+/** An arrangement whose tracks are written in their one spelling and have an id each. */
 function trackIds<Own extends Partial<Arrangement>>(own: Own, name: NameEntry): Own {
   return changedIn(own, {
+    ...(own.columns && { columns: listed(own.columns, spelled) }),
+    ...(own.rows && { rows: listed(own.rows, spelled) }),
+    ...(own.autoRows !== undefined && { autoRows: spelled(own.autoRows) }),
     ...(own.columns && { columnIds: idsFor(own.columns.length, own.columnIds ?? [], name) }),
     // Most grids have no rows of their own.
     ...(own.rows &&
       (own.rows.length > 0 || own.rowIds) && { rowIds: idsFor(own.rows.length, own.rowIds ?? [], name) }),
   } as Partial<Own>);
 }
+
+const spelled = (size: TrackSize): TrackSize => formatTrackSize(size) ?? size;
 
 /** The ids of so many tracks: those that there are, empty and repeated ones named anew. */
 function idsFor(count: number, ids: readonly string[], name: NameEntry): readonly string[] {

@@ -1,3 +1,5 @@
+import { readAddress } from '../document/address.js';
+
 const ENTITIES: Readonly<Record<string, string>> = {
   '&': '&amp;',
   '<': '&lt;',
@@ -7,3 +9,9 @@ const ENTITIES: Readonly<Record<string, string>> = {
 
 /** Text made safe for HTML content and double-quoted attributes. */
 export const escapeHtml = (text: string) => text.replace(/[&<>"]/g, (sign) => ENTITIES[sign] as string);
+
+/**
+ * Where a link leads, for a double-quoted `href`. An address that no link may have leads nowhere, however
+ * it came into the collection.
+ */
+export const hrefOf = (address: string) => escapeHtml(readAddress(address) || '#');

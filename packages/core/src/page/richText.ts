@@ -1,4 +1,4 @@
-import { escapeHtml } from './escape.js';
+import { escapeHtml, hrefOf } from './escape.js';
 import type { Block, RichSpan, Words } from '../document/content.js';
 
 /** Words as HTML: a paragraph for each part between blank lines, or the blocks of rich text. */
@@ -27,7 +27,7 @@ function spanHtml({ text, strong, emphasis, link }: RichSpan): string {
   let html = linesHtml(text);
   if (emphasis) html = `<em>${html}</em>`;
   if (strong) html = `<strong>${html}</strong>`;
-  return link ? `<a href="${escapeHtml(link)}">${html}</a>` : html;
+  return link ? `<a href="${hrefOf(link)}">${html}</a>` : html;
 }
 
 /** Words without their marks, paragraphs parted by a blank line. */

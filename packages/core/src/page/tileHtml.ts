@@ -1,7 +1,7 @@
 import { isAlong } from '../document/kindValues.js';
 import { levelOf } from '../document/levels.js';
 import { enlargedSet } from './enlarge.js';
-import { escapeHtml } from './escape.js';
+import { escapeHtml, hrefOf } from './escape.js';
 import { openerHtml } from '../fan/openers.js';
 import { headingLevels } from './headings.js';
 import { wordsHtml } from './richText.js';
@@ -42,7 +42,7 @@ export function tileHtml(document: CollectionDocument, tile: Tile, sources: Sour
       const name = `h${headingLevels(document).get(tile.id) ?? 2}`;
       const heading = escapeHtml(tile.heading);
       const led =
-        tile.link && heading ? `<a class="cover" href="${escapeHtml(tile.link)}">${heading}</a>` : heading;
+        tile.link && heading ? `<a class="cover" href="${hrefOf(tile.link)}">${heading}</a>` : heading;
       return element('article', is, [
         tile.eyebrow && `<p class="eyebrow">${escapeHtml(tile.eyebrow)}</p>`,
         heading && `<${name}>${led}</${name}>`,
@@ -66,10 +66,7 @@ export function tileHtml(document: CollectionDocument, tile: Tile, sources: Sour
     case 'marks':
       return marksHtml(document, tile, is, [cover, ...badges], sources);
     case 'action':
-      return element('a', `${is} href="${escapeHtml(tile.address || '#')}"`, [
-        escapeHtml(tile.label),
-        ...badges,
-      ]);
+      return element('a', `${is} href="${hrefOf(tile.address)}"`, [escapeHtml(tile.label), ...badges]);
     case 'picture': {
       const picture = tile.picture === null ? undefined : document.pictures[tile.picture];
       const image = picture && imageHtml(picture, sources.picture(picture, tile));
@@ -144,7 +141,7 @@ function enlargeHtml(tile: PictureTile, picture: PictureAsset | undefined): stri
 const coverHtml = ({ link, name, kind }: Tile) =>
   link !== undefined &&
   kind !== 'action' &&
-  `<a class="cover" href="${escapeHtml(link)}" aria-label="${escapeHtml(name)}"></a>`;
+  `<a class="cover" href="${hrefOf(link)}" aria-label="${escapeHtml(name)}"></a>`;
 
 const badgeHtml = ({ words }: Badge, k: number) =>
   `<span class="badge" data-badge="${k + 1}">${escapeHtml(words)}</span>`;
@@ -201,7 +198,7 @@ function marksHtml(
       label &&
       (showLabels ? `<span>${escapeHtml(label)}</span>` : `<span class="unseen">${escapeHtml(label)}</span>`);
     const inner = `${mark}${words}`;
-    return `<li>${address ? `<a href="${escapeHtml(address)}">${inner}</a>` : inner}</li>`;
+    return `<li>${address ? `<a href="${hrefOf(address)}">${inner}</a>` : inner}</li>`;
   });
   const rest = beside.filter(Boolean);
   return rest.length === 0

@@ -1,6 +1,6 @@
 import { clone } from '../commands/assets.js';
 import { forgetTiles, removeTiles } from '../commands/tiles.js';
-import { isAddress } from '../document/checkLook.js';
+import { isAddress, readAddress } from '../document/address.js';
 import { LIMITS } from '../document/limits.js';
 import { withContents } from '../document/levels.js';
 import { addTiles, tilesFrom } from '../recipes/commands.js';
@@ -99,7 +99,8 @@ function valueFor(draft: Draft, field: string, cell: string): unknown {
     return found?.id;
   }
   if (field === 'address') {
-    return isAddress(cell) && cell !== '' ? cell : undefined;
+    const address = readAddress(cell);
+    return address !== null && isAddress(address) && address !== '' ? address : undefined;
   }
   return cell.slice(0, LIMITS.words);
 }

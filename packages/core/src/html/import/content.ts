@@ -1,6 +1,6 @@
 import { isTag, isText, type ChildNode, type Element } from 'domhandler';
 import { newTile } from '../../commands/newTile.js';
-import { isAddress } from '../../document/checkLook.js';
+import { isAddress, readAddress } from '../../document/address.js';
 import { LIMITS } from '../../document/limits.js';
 import type { Tile, TileId } from '../../document/types.js';
 
@@ -63,6 +63,8 @@ export function toTile(element: Element, id: TileId, say: (message: string) => v
 /** A tile without the link that a page should not have. */
 function safe(tile: Tile, say: (message: string) => void): Tile {
   if (tile.kind !== 'action' || isAddress(tile.address)) return tile;
+  const address = readAddress(tile.address);
+  if (address !== null && isAddress(address)) return { ...tile, address };
   say(`A link to “${tile.address.slice(0, 60)}” is left out: say in its tile where it leads.`);
   return { ...tile, address: '#' };
 }

@@ -23,7 +23,8 @@ export function framedPage(document: CollectionDocument, { files, assets }: Page
       // A frame may open no other window, so a link leads nowhere.
       .replace(
         '<link rel="stylesheet" href="style.css">',
-        () => `<base target="_blank"><style>${at(files['style.css'] ?? '')}</style>`,
+        // No rule of ours holds `</`; it must not end the style sheet if ever one does.
+        () => `<base target="_blank"><style>${at(files['style.css'] ?? '').replaceAll('</', '<\\/')}</style>`,
       )
       .replace('src="enlarge.js"', 'src="/enlarge.js"')
   );
