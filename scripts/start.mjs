@@ -3,7 +3,7 @@ import { build } from './lib/build.mjs';
 import { dropLock, note, takeLock } from './lib/lock.mjs';
 import { installPackages, requireNode } from './lib/packages.mjs';
 import { ensureDatabase, ensurePostgres, startPostgres } from './lib/postgres.mjs';
-import { freePort } from './lib/ports.mjs';
+import { withFreePort } from './lib/ports.mjs';
 import { endProcess } from './lib/processes.mjs';
 import { endRunning } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
@@ -47,15 +47,15 @@ async function start() {
     await step('PostgreSQL', ensurePostgres);
     await step('Database', async () => {
       postgres = await startPostgres('postgres');
-      await ensureDatabase(postgres.url('postgres'), 'noria');
+      databaseUrl = await ensureDatabase(postgres.url, 'noria');
       return postgres.said;
     });
-    databaseUrl = postgres.url('noria');
   }
   await step('Build', build);
   await step('Server', async () => {
-    const port = await freePort(PREFERRED_PORT);
-    server = await startServer({ databaseUrl, port });
+    const port = await withFreePort(PREFERRED_PORT, async (free) => {
+      server = await startServer({ databaseUrl, port: free });
+    });
     note({ server: server.child.pid, url: server.url });
     const taken = port === PREFERRED_PORT ? '' : `; port ${PREFERRED_PORT} is in use, so on ${port}`;
     return `serving${taken}${server.said.length > 0 ? `; ${server.said.join('; ')}` : ''}`;
@@ -65,7 +65,35 @@ async function start() {
     console.error(`The server ended with ${code}.`);
     void leave(1);
   });
+  if (postgres) watchPostgres();
   console.log(`\nNoria is at ${server.url}\nCtrl+C stops it.`);
+}
+
+const LOOK_EVERY_MS = 1000;
+const MOST_RESTARTS = 5;
+
+/** Starts PostgreSQL again when it ends while Noria is served; the server then goes on by itself. */
+function watchPostgres() {
+  let restarts = 0;
+  const look = async () => {
+    if (leaving) return;
+    if (!postgres.isAlive()) {
+      if (++restarts > MOST_RESTARTS) {
+        console.error(`PostgreSQL ended ${restarts} times; see ${postgres.folder}/noria.log.`);
+        return leave(1);
+      }
+      console.error('PostgreSQL ended. Starting it again …');
+      try {
+        postgres = await startPostgres('postgres', postgres.port);
+        if (leaving) return await postgres.stop();
+        console.error(`PostgreSQL is ${postgres.said}.`);
+      } catch (error) {
+        console.error(error.message);
+      }
+    }
+    setTimeout(look, LOOK_EVERY_MS).unref();
+  };
+  setTimeout(look, LOOK_EVERY_MS).unref();
 }
 
 start().catch(async (error) => {

@@ -1,6 +1,9 @@
+import type { PageLayoutOptions } from '@noria/core';
 import { test as base, expect, type Page } from '@playwright/test';
-import { readFile, readdir, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, readdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { root } from '../noria';
+import { asked } from './implements';
 import { writeHtml, type Node } from './pageModel';
 import { randomLanes, randomPage } from './randomPage';
 import {
@@ -20,6 +23,8 @@ const SEED = Number(process.env.WITNESS_SEED ?? 1);
 const WIDTHS = [320, 611, 900, 1280];
 const AT_ONCE = 40;
 const cases = join(import.meta.dirname, 'cases');
+/** What comes out differently is kept where git and lint don’t look, until somebody moves it to the cases. */
+const found = join(root, '.noria', 'witness');
 
 const test = base.extend({
   page: async ({ page }, use) => {
@@ -51,6 +56,7 @@ async function witness(
   page: Page,
   make: (seed: number) => Node,
   seeds: readonly number[],
+  options: PageLayoutOptions = NO_WORDS,
 ): Promise<string[]> {
   const failed: string[] = [];
   for (let from = 0; from < seeds.length; from += AT_ONCE) {
@@ -58,19 +64,20 @@ async function witness(
     const pages = some.map((seed) => writeHtml(make(seed)));
     const browser = await browserBoxes(page, pages, WIDTHS);
     for (const [k, seed] of some.entries()) {
-      const found = differences(browser[k] ?? [], coreBoxes(pages[k] ?? '', WIDTHS, NO_WORDS), WIDTHS);
-      if (found.length === 0) continue;
-      const smallest = writeHtml(await shrink(page, make(seed), WIDTHS, NO_WORDS));
+      const off = differences(browser[k] ?? [], coreBoxes(pages[k] ?? '', WIDTHS, options), WIDTHS);
+      if (off.length === 0) continue;
+      const smallest = writeHtml(await shrink(page, make(seed), WIDTHS, options));
       const file = `${make.name}-${seed}.html`;
-      await writeFile(join(cases, file), smallest);
-      failed.push(`${file}: ${describe(await compare(page, smallest, WIDTHS, NO_WORDS))}`);
+      await mkdir(found, { recursive: true });
+      await writeFile(join(found, file), smallest);
+      failed.push(`${file}: ${describe(await compare(page, smallest, WIDTHS, options))}`);
     }
   }
   return failed;
 }
 
-const describe = (found: readonly Difference[]) =>
-  found
+const describe = (off: readonly Difference[]) =>
+  off
     .slice(0, 2)
     .map(
       ({ width, tile, browser, core }) =>
@@ -94,18 +101,22 @@ for (const part of [0, 1]) {
   });
 }
 
-test('random lanes lie as the browser lays them', async ({ page }) => {
+test('random lanes lie as this browser lays them', async ({ page }) => {
   const count = Math.ceil(PAGES / 4);
   test.setTimeout(900_000 + count * 1000);
-  expect(await witness(page, randomLanes, range(count))).toEqual([]);
+  const { lanesGoOnAfter } = await asked(page);
+  // What it doesn't have can't be witnessed; the rule itself is tested in core, both ways.
+  if (lanesGoOnAfter === null) return;
+  const options = { ...NO_WORDS, lanesGoOnAfter };
+  expect(await witness(page, randomLanes, range(count), options)).toEqual([]);
 });
 
 test('pages that once came out differently still come out the same', async ({ page }) => {
   const files = (await readdir(cases)).filter((name) => name.endsWith('.html')).sort();
   const failed: string[] = [];
   for (const file of files) {
-    const found = await compare(page, await readFile(join(cases, file), 'utf8'), WIDTHS, NO_WORDS);
-    if (found.length > 0) failed.push(`${file}: ${describe(found)}`);
+    const off = await compare(page, await readFile(join(cases, file), 'utf8'), WIDTHS, NO_WORDS);
+    if (off.length > 0) failed.push(`${file}: ${describe(off)}`);
   }
   expect(files.length).toBeGreaterThan(0);
   expect(failed).toEqual([]);

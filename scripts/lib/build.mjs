@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { own, root } from './paths.mjs';
 import { run } from './run.mjs';
 
@@ -22,7 +22,7 @@ function sourcesHash() {
   const visit = (path) => {
     const stat = statSync(path);
     if (!stat.isDirectory()) {
-      hash.update(`${path}\0`).update(readFileSync(path));
+      hash.update(`${relative(root, path)}\0`).update(readFileSync(path));
       return;
     }
     for (const entry of readdirSync(path).sort()) {

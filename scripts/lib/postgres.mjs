@@ -7,16 +7,18 @@ import {
   mkdtempSync,
   readdirSync,
   readFileSync,
+  realpathSync,
   renameSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { aptInstall } from './apt.mjs';
-import { own } from './paths.mjs';
-import { freePort } from './ports.mjs';
-import { isRunning } from './processes.mjs';
+import { own, root } from './paths.mjs';
+import { PortTaken, withFreePort } from './ports.mjs';
+import { folderOf, isRunning } from './processes.mjs';
 import { run } from './run.mjs';
 import { SetupError } from './step.mjs';
 
@@ -62,17 +64,32 @@ async function clusterFolder(name) {
   const [uid, gid] = await ownerIds();
   mkdirSync(here, { recursive: true, mode: 0o700 });
   chownSync(here, uid, gid);
+  const version = join(here, 'PG_VERSION');
+  // A folder that was copied may belong to whoever copied it.
+  if (existsSync(version) && statSync(version).uid !== uid) await run('chown', ['-R', `${uid}:${gid}`, here]);
   const { code } = await asOwner('test', ['-w', here], { allowed: 'any' });
   if (code === 0) return here;
   rmSync(here, { recursive: true, force: true });
   const note = join(own, `${name}-folder`);
-  if (existsSync(note) && existsSync(readFileSync(note, 'utf8'))) return readFileSync(note, 'utf8');
+  const known = existsSync(note) ? readFileSync(note, 'utf8') : '';
+  if (known !== '' && existsSync(known) && belongsHere(known)) return known;
   const elsewhere = mkdtempSync(
     join(existsSync('/var/lib/postgresql') ? '/var/lib/postgresql' : tmpdir(), 'noria-'),
   );
   chownSync(elsewhere, uid, gid);
+  belongsHere(elsewhere);
   writeFileSync(note, elsewhere);
   return elsewhere;
+}
+
+/**
+ * Whether a cluster that lies elsewhere is this checkout’s; one that nobody has claimed becomes it. The
+ * note of where it lies is copied along with a checkout, and the copy must not take the original’s.
+ */
+function belongsHere(folder) {
+  const claim = join(`${folder}-of`);
+  if (!existsSync(claim)) writeFileSync(claim, realpathSync(root));
+  return readFileSync(claim, 'utf8') === realpathSync(root);
 }
 
 async function ownerIds() {
@@ -88,7 +105,7 @@ const READY = 'noria-ready';
  */
 async function ensureCluster(folder, bin, password) {
   if (existsSync(join(folder, READY))) return false;
-  if (isRunning(postmasterPid(folder), folder))
+  if (isServing(folder))
     throw new SetupError(`A PostgreSQL runs in the half-made cluster ${folder}. Stop it first.`);
   const left = readdirSync(folder);
   if (left.length > 0) {
@@ -131,6 +148,15 @@ function postmasterPid(folder) {
   }
 }
 
+/**
+ * Whether a postmaster works in the folder, wherever it was when it started. A pid file that was copied
+ * names the postmaster of another folder, or a process that is none.
+ */
+function isServing(folder) {
+  const pid = postmasterPid(folder);
+  return isRunning(pid, 'postgres') && folderOf(pid) === realpathSync(folder);
+}
+
 function storedPassword(folder, name) {
   const file = join(own, `${name}-password`);
   if (existsSync(file)) return readFileSync(file, 'utf8');
@@ -146,12 +172,32 @@ function storedPassword(folder, name) {
 }
 
 /**
+ * Starts the postmaster of a folder on a port.
+ * @throws PortTaken when another program has taken the port meanwhile
+ */
+async function launch(bin, folder, port) {
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`;
+  const log = join(folder, 'noria.log');
+  const before = existsSync(log) ? statSync(log).size : 0;
+  try {
+    const args = ['-D', folder, '-l', log, '-o', options, '-w', '-t', '60', 'start'];
+    await asOwner(join(bin, 'pg_ctl'), args);
+  } catch {
+    const said = existsSync(log) ? readFileSync(log).subarray(before).toString('utf8') : '';
+    if (said.includes('Address already in use')) throw new PortTaken(port);
+    const lines = said.split('\n').slice(-8).join('\n');
+    throw new SetupError(`PostgreSQL did not start. The end of ${log}:\n${lines}`);
+  }
+}
+
+/**
  * Starts a private cluster of this checkout, or adopts the one that runs already. The application
  * and the tests have one each, so that neither stops the other's.
  * @param {'postgres' | 'postgres-test'} name
- * @returns {Promise<{url: (database: string) => string, folder: string, said: string, adopted: boolean, stop: () => Promise<void>}>}
+ * @param {number} [preferredPort]
+ * @returns {Promise<{url: (database: string) => string, port: number, folder: string, said: string, adopted: boolean, isAlive: () => boolean, stop: () => Promise<void>}>}
  */
-export async function startPostgres(name) {
+export async function startPostgres(name, preferredPort = PREFERRED_PORT) {
   const bin = programs();
   const folder = await clusterFolder(name);
   const password = storedPassword(folder, name);
@@ -171,54 +217,85 @@ export async function startPostgres(name) {
     await asOwner(join(ownBin, 'pg_ctl'), ['-D', folder, '-m', 'fast', '-w', 'stop'], { allowed: 'any' });
   };
 
-  const pid = postmasterPid(folder);
-  if (isRunning(pid, folder)) {
+  const isAlive = () => isServing(folder);
+  if (isAlive()) {
     const port = Number(readFileSync(join(folder, 'postmaster.pid'), 'utf8').split('\n')[3]);
-    return { url: at(port), folder, adopted: true, stop, said: `runs already on port ${port}` };
+    return {
+      url: at(port),
+      port,
+      folder,
+      adopted: true,
+      stop,
+      isAlive,
+      said: `runs already on port ${port}`,
+    };
   }
   // A pid file whose pid now belongs to another process would keep PostgreSQL from starting.
   rmSync(join(folder, 'postmaster.pid'), { force: true });
 
-  const port = await freePort(PREFERRED_PORT);
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`;
-  const log = join(folder, 'noria.log');
-  try {
-    await asOwner(join(ownBin, 'pg_ctl'), [
-      '-D',
-      folder,
-      '-l',
-      log,
-      '-o',
-      options,
-      '-w',
-      '-t',
-      '60',
-      'start',
-    ]);
-  } catch {
-    const lines = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : '';
-    throw new SetupError(`PostgreSQL did not start. The end of ${log}:\n${lines}`);
-  }
+  const port = await withFreePort(preferredPort, (free) => launch(ownBin, folder, free));
   const where = folder.startsWith(own)
     ? ''
     : ` in ${folder}, since the postgres user can’t enter this folder`;
   return {
     url: at(port),
+    port,
     folder,
     adopted: false,
     stop,
+    isAlive,
     said: `${made ? 'made and started' : 'started'} on port ${port}${where}`,
   };
 }
 
-/** Makes a database unless it is there. Needs the packages to be installed. */
-export async function ensureDatabase(adminUrl, name) {
+const APP_ROLE = 'noria_app';
+
+/**
+ * Makes a database and a role that owns it and nothing else, unless they are there; answers the address
+ * by which the application reaches it. Needs the packages to be installed.
+ * @param {(database: string) => string} url of the cluster's owner
+ * @param {string} name
+ */
+export async function ensureDatabase(url, name) {
+  const file = join(own, `${name}-app-password`);
+  const password = existsSync(file) ? readFileSync(file, 'utf8') : randomBytes(24).toString('hex');
+  writeFileSync(file, password, { mode: 0o600 });
+  await asAdmin(url('postgres'), async (client) => {
+    const has = async (sql, value) => (await client.query(sql, [value])).rowCount > 0;
+    const [role, database] = [APP_ROLE, name].map((each) => client.escapeIdentifier(each));
+    const verb = (await has('SELECT 1 FROM pg_roles WHERE rolname = $1', APP_ROLE)) ? 'ALTER' : 'CREATE';
+    await client.query(
+      `${verb} ROLE ${role} LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION PASSWORD ${client.escapeLiteral(password)}`,
+    );
+    if (!(await has('SELECT 1 FROM pg_database WHERE datname = $1', name)))
+      await client.query(`CREATE DATABASE ${database} OWNER ${role}`);
+    await client.query(`ALTER DATABASE ${database} OWNER TO ${role}`);
+    for (const other of ['postgres', 'template1', name])
+      await client.query(`REVOKE ALL ON DATABASE ${client.escapeIdentifier(other)} FROM PUBLIC`);
+  });
+  // What an earlier version made belongs to the owner of the cluster.
+  await asAdmin(url(name), async (client) => {
+    const role = client.escapeIdentifier(APP_ROLE);
+    await client.query(`ALTER SCHEMA public OWNER TO ${role}`);
+    const { rows } = await client.query(
+      `SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tableowner <> $1`,
+      [APP_ROLE],
+    );
+    for (const { tablename } of rows)
+      await client.query(`ALTER TABLE public.${client.escapeIdentifier(tablename)} OWNER TO ${role}`);
+  });
+  const address = new URL(url(name));
+  address.username = APP_ROLE;
+  address.password = password;
+  return address.href;
+}
+
+async function asAdmin(url, work) {
   const { default: pg } = await import('pg');
-  const client = new pg.Client({ connectionString: adminUrl });
+  const client = new pg.Client({ connectionString: url });
   await client.connect();
   try {
-    const { rowCount } = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
-    if (rowCount === 0) await client.query(`CREATE DATABASE ${client.escapeIdentifier(name)}`);
+    return await work(client);
   } finally {
     await client.end();
   }

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { root } from './paths.mjs';
+import { own, root } from './paths.mjs';
+import { PortTaken } from './ports.mjs';
 import { endProcess } from './processes.mjs';
 
 /**
@@ -21,6 +22,7 @@ export function startServer({ databaseUrl, port, demo = true }) {
       HOST: '127.0.0.1',
       NORIA_WEB: join(root, 'packages', 'web', 'dist'),
       NORIA_DEMO: demo ? join(root, 'demo') : '',
+      NORIA_REQUEST_LOG: process.env.NORIA_REQUEST_LOG ?? join(own, 'requests.log'),
     },
   });
   const stop = () => (child.exitCode === null && child.pid ? endProcess(child.pid) : Promise.resolve());
@@ -29,7 +31,7 @@ export function startServer({ databaseUrl, port, demo = true }) {
     const said = [];
     child.stderr.on('data', (chunk) => {
       output += chunk;
-      process.stderr.write(chunk);
+      if (!output.includes('EADDRINUSE')) process.stderr.write(chunk);
     });
     child.stdout.on('data', (chunk) => {
       output += chunk;
@@ -40,7 +42,11 @@ export function startServer({ databaseUrl, port, demo = true }) {
     });
     child.on('error', reject);
     child.on('exit', (code) =>
-      reject(new Error(`The server ended with ${code} before it listened:\n${output.slice(-3000)}`)),
+      reject(
+        output.includes('EADDRINUSE')
+          ? new PortTaken(port)
+          : new Error(`The server ended with ${code} before it listened:\n${output.slice(-3000)}`),
+      ),
     );
   });
 }

@@ -12,7 +12,6 @@ import { serveInterface } from './serveInterface.js';
 import { RequestPipe } from './problems/validation.js';
 import type { Config } from './config/config.js';
 import type { NextFunction, Request, Response } from 'express';
-import type { Server } from 'node:http';
 
 /** The application, ready to listen or to be tested. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -65,12 +64,14 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
   if (config.webFolder) serveInterface(app, config.webFolder);
   app.enableShutdownHooks();
-  const server = app.getHttpServer() as Server;
+  const server = app.getHttpServer();
   server.headersTimeout = 20_000;
   server.requestTimeout = 300_000;
   return app;
 }
 
 /** An event stream is sent as it comes. */
-const isStream = (response: { getHeader(name: string): unknown }) =>
-  String(response.getHeader('Content-Type') ?? '').startsWith('text/event-stream');
+function isStream(response: { getHeader(name: string): unknown }): boolean {
+  const type = response.getHeader('Content-Type');
+  return typeof type === 'string' && type.startsWith('text/event-stream');
+}

@@ -21,8 +21,10 @@ await Promise.race([
 ]);
 
 const store = makeStore();
-keepDraining(store.dispatch, store.getState);
-followChanges(store.dispatch, store.getState);
+const { dispatch } = store;
+const getState = () => store.getState();
+keepDraining(dispatch, getState);
+followChanges(dispatch, getState);
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

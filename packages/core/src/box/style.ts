@@ -107,6 +107,8 @@ export interface BoxStyle {
   readonly alignItems: Aligned<SelfAlignment>;
   /** How far a lane may be ahead of the shortest and still be taken in order; px or Infinity. */
   readonly flowTolerance: Length;
+  /** After which items the next free one is looked for in lanes: browsers differ as long as the specification is a draft. */
+  readonly lanesGoOnAfter: 'free' | 'any';
 
   /** Null: as the grid says with `justify-items`. */
   readonly justifySelf: Aligned<SelfAlignment> | null;
@@ -164,6 +166,7 @@ export const INITIAL_STYLE: BoxStyle = {
   justifyItems: normal,
   alignItems: normal,
   flowTolerance: 16,
+  lanesGoOnAfter: 'free',
   justifySelf: null,
   alignSelf: null,
   columnStart: autoLine,

@@ -22,13 +22,12 @@ export function checkReferences(document: CollectionDocument, report: Report, be
       else checkOrder(inside.order, `/tiles/${tileId}/order`, depth + 1);
     });
   checkOrder(document.order, '/order', 0);
-  const nothingWent = before !== undefined && keepsAssets(before, document);
+  const known = before && keepsAssets(before, document) ? before.tiles : {};
   for (const tileId of Object.keys(document.tiles)) {
     if (!seen.has(tileId))
       error(`/tiles/${tileId}`, `“${tileId}” has no place in the reading order. Add it to “order”.`);
     const tile = document.tiles[tileId];
-    if (tile && !(nothingWent && before?.tiles[tileId] === tile))
-      checkTile(document, tile, `/tiles/${tileId}`, error);
+    if (tile && known[tileId] !== tile) checkTile(document, tile, `/tiles/${tileId}`, error);
   }
   for (const recipe of Object.values(document.recipes ?? {})) checkRecipe(document, recipe, error);
   for (const table of Object.values(document.tables ?? {})) {

@@ -20,7 +20,9 @@ export const numbered: NameEntry = (what, taken) => {
   for (let k = 1; ; k++) if (!taken.has(`${what}-${k}`)) return `${what}-${k}`;
 };
 
-type Identified = { readonly id?: string };
+interface Identified {
+  readonly id?: string;
+}
 
 /**
  * A document in which every entry of a list has an id: stops of gradients, icons, badges, tracks; and
@@ -81,7 +83,7 @@ function tileIds(tile: Tile, name: NameEntry): Tile {
     ...(tile.badges && { badges: entryIds<Badge>(tile.badges, 'badge', name) }),
     ...(tile.kind === 'marks' && { marks: entryIds<Mark>(tile.marks, 'icon', name) }),
     ...(tile.kind === 'group' && { arrangement: trackIds(tile.arrangement, name) }),
-  } as Partial<Tile>);
+  });
 }
 
 function lookIds<Look extends { readonly fill?: Fill; readonly border?: Border }>(

@@ -19,17 +19,20 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
       const tile = document.tiles[id];
       if (!tile || left <= 0) return false;
       left--;
-      tiles[id] = tile.kind === 'group' ? { ...short(tile), order: keep(tile.order) } : short(tile);
+      const small = short(tile);
+      tiles[id] = small.kind === 'group' ? { ...small, order: keep(small.order) } : small;
       return true;
     });
   const order = keep(document.order);
   const kept = Object.values(tiles);
   const { look, bands, arrangement, formatVersion, name, language, queries } = document;
-  const of = <Entry>(all: Readonly<Record<string, Entry>> | undefined, ids: readonly string[]) =>
-    Object.fromEntries(
-      [...new Set(ids)].flatMap((id) => (all && Object.hasOwn(all, id) ? [[id, all[id] as Entry]] : [])),
-    );
-  const mine = <Entry>(all: Readonly<Record<TileId, Entry>>) => of(all, Object.keys(tiles));
+  function of<Entry>(all: Readonly<Record<string, Entry>> | undefined, ids: readonly string[]) {
+    const there = [...new Set(ids)].filter((id) => all && Object.hasOwn(all, id));
+    return Object.fromEntries(there.map((id) => [id, all?.[id] as Entry]));
+  }
+  function mine<Entry>(all: Readonly<Record<TileId, Entry>>) {
+    return of(all, Object.keys(tiles));
+  }
   return {
     formatVersion,
     name,
@@ -55,9 +58,9 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
   };
 }
 
-function short<T extends Tile>(tile: T): T {
-  const { recipe: _, ...own } = tile as Tile;
-  return (own.kind === 'text' ? { ...own, body: cut(own.body) } : own) as T;
+function short(tile: Tile): Tile {
+  const { recipe: _, ...own } = tile;
+  return (tile.kind === 'text' ? { ...own, body: cut(tile.body) } : own) as Tile;
 }
 
 const cut = (words: Words): Words =>

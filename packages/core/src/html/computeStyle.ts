@@ -150,6 +150,7 @@ export function computeStyle(
     justifySelf: selfAlignment(get('justify-self'), rtl),
     alignSelf: selfAlignment(get('align-self'), false),
     flowTolerance: flowTolerance === 'infinite' ? Infinity : (length('flow-tolerance') ?? inherited.fontSize),
+    lanesGoOnAfter: INITIAL_STYLE.lanesGoOnAfter,
     columnStart: parseLine(get('grid-column-start') ?? []) ?? INITIAL_STYLE.columnStart,
     columnEnd: parseLine(get('grid-column-end') ?? []) ?? INITIAL_STYLE.columnEnd,
     rowStart: parseLine(get('grid-row-start') ?? []) ?? INITIAL_STYLE.rowStart,

@@ -6,7 +6,7 @@ import type { Box, Fragment } from '../box/box.js';
 import type { QueryEnvironment } from './conditions.js';
 import type { SourcePage } from './readPage.js';
 
-export interface PageLayoutOptions extends Pick<BoxesOptions, 'measurer' | 'pictureSize'> {
+export interface PageLayoutOptions extends Pick<BoxesOptions, 'measurer' | 'pictureSize' | 'lanesGoOnAfter'> {
   /** Height of the window, px: what `vh` and queries of height refer to. */
   readonly height: number;
 }
@@ -39,7 +39,7 @@ const MOST_PASSES = 8;
 export function layoutPage(
   page: SourcePage,
   width: number,
-  { height, measurer, pictureSize }: PageLayoutOptions,
+  { height, measurer, pictureSize, lanesGoOnAfter }: PageLayoutOptions,
 ): PageLayout {
   let sizes = new Map<Element, number>();
   let containers: PageBoxes['containers'] = new Map();
@@ -64,6 +64,7 @@ export function layoutPage(
       environment: { media: environment(width), containerOf },
       measurer,
       pictureSize,
+      ...(lanesGoOnAfter && { lanesGoOnAfter }),
     });
     const fragment = layoutTree(boxes.root, width, height);
     const next = containerSizes(fragment, boxes);

@@ -1,7 +1,7 @@
 import { isTag, isText, type ChildNode, type Element } from 'domhandler';
 import { paragraph } from '../text/paragraph.js';
 import { INITIAL_STYLE, type BoxStyle } from '../box/style.js';
-import { cascade, type CascadeEnvironment } from './cascade.js';
+import { cascade, type Cascaded, type CascadeEnvironment } from './cascade.js';
 import { computeStyle, type ComputedStyle } from './computeStyle.js';
 import { INITIAL_INHERITED, type InheritedStyle } from './inheritedStyle.js';
 import type { Box, InlineContent } from '../box/box.js';
@@ -17,6 +17,8 @@ export interface BoxesOptions {
   readonly pictureSize: (
     address: string,
   ) => { readonly inlineSize: number; readonly blockSize: number } | null;
+  /** How the browser that the page is meant for fills lanes; left out: as most do. */
+  readonly lanesGoOnAfter?: BoxStyle['lanesGoOnAfter'];
 }
 
 /** Boxes of a page, with the element of each. */
@@ -59,11 +61,17 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
     return box;
   };
 
+  const { lanesGoOnAfter = INITIAL_STYLE.lanesGoOnAfter } = options;
+  const styleOf = (cascaded: Cascaded, inherited: InheritedStyle, parent: BoxStyle | null): ComputedStyle => {
+    const style = computeStyle(cascaded, inherited, parent, { ...options.units, rem });
+    return { ...style, box: { ...style.box, lanesGoOnAfter } };
+  };
+
   const partsOf = (node: ChildNode, context: Context): Part[] => {
     if (isText(node)) return [{ run: runOf(node.data, context.inherited) }];
     if (!isTag(node)) return [];
     const cascaded = cascade(page, node, context.custom, options.environment);
-    const style = computeStyle(cascaded, context.inherited, context.parentBox, { ...options.units, rem });
+    const style = styleOf(cascaded, context.inherited, context.parentBox);
     if (style.outer === 'none') return [];
     if (node.name === 'br') return [{ run: runOf('\u2028', context.inherited) }];
     const blockified =
@@ -138,7 +146,7 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
   };
 
   const cascaded = cascade(page, page.root, new Map(), options.environment);
-  const style = computeStyle(cascaded, INITIAL_INHERITED, null, { ...options.units, rem });
+  const style = styleOf(cascaded, INITIAL_INHERITED, null);
   rem = style.inherited.fontSize;
   return { root: makeBox(page.root, { ...style, outer: 'block' }, cascaded.custom), elementOf, containers };
 }

@@ -172,7 +172,7 @@ function facts(document: CollectionDocument): Map<string, string> {
         return value.forEach((each, k) => visit(each, `${path}/${ids[k] as string}`));
       return void said.set(path, JSON.stringify(value));
     }
-    if (/\/pin$/.test(path)) return void said.set(path, JSON.stringify(value));
+    if (path.endsWith('/pin')) return void said.set(path, JSON.stringify(value));
     for (const [key, inner] of Object.entries(value))
       if (key !== 'order' || !Array.isArray(inner)) visit(inner, `${path}/${key}`);
   };

@@ -105,13 +105,13 @@ function joinBands(
 /** Without what bands say of tiles that are gone, or of groups that are none. */
 function tidied(document: CollectionDocument): CollectionDocument {
   const { tiles } = document;
-  const left = <Entry>(all: Readonly<Record<string, Entry>>, fits: (tile: Tile) => boolean = () => true) =>
-    Object.fromEntries(
-      Object.entries(all).filter(([id]) => {
-        const tile = Object.hasOwn(tiles, id) ? tiles[id] : undefined;
-        return tile !== undefined && fits(tile);
-      }),
-    );
+  function left<Entry>(all: Readonly<Record<string, Entry>>, fits: (tile: Tile) => boolean = () => true) {
+    const entries = Object.entries(all).filter(([id]) => {
+      const tile = Object.hasOwn(tiles, id) ? tiles[id] : undefined;
+      return tile !== undefined && fits(tile);
+    });
+    return Object.fromEntries(entries);
+  }
   return {
     ...document,
     bands: document.bands.map((band) => ({

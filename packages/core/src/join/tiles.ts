@@ -75,8 +75,9 @@ function subtree(document: CollectionDocument, root: TileId): TileId[] {
 /** A version without a tile and all inside it, and without what bands say of them. */
 function without(document: CollectionDocument, root: TileId): CollectionDocument {
   const gone = new Set(subtree(document, root));
-  const left = <Entry>(all: Readonly<Record<TileId, Entry>>) =>
-    Object.fromEntries(Object.entries(all).filter(([id]) => !gone.has(id)));
+  function left<Entry>(all: Readonly<Record<TileId, Entry>>) {
+    return Object.fromEntries(Object.entries(all).filter(([id]) => !gone.has(id)));
+  }
   const orderOf = (order: readonly TileId[]) => order.filter((id) => !gone.has(id));
   return {
     ...document,
@@ -124,10 +125,9 @@ function withSubtree(
     bands: document.bands.map((band) => {
       const said = from.bands.find(({ id }) => id === band.id);
       if (!said) return band;
-      const add = <Entry>(own: Readonly<Record<TileId, Entry>>, all: Readonly<Record<TileId, Entry>>) => ({
-        ...own,
-        ...Object.fromEntries(Object.entries(all).filter(([id]) => back.has(id))),
-      });
+      function add<Entry>(own: Readonly<Record<TileId, Entry>>, all: Readonly<Record<TileId, Entry>>) {
+        return { ...own, ...Object.fromEntries(Object.entries(all).filter(([id]) => back.has(id))) };
+      }
       return {
         ...band,
         tiles: add(band.tiles, said.tiles),

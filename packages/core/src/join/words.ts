@@ -90,10 +90,9 @@ const LONGEST = 80;
 
 function shownAs(value: unknown, field: string, document: CollectionDocument): string {
   if (value === undefined) return field === 'after' || field === 'group' ? 'elsewhere' : 'deleted';
-  if (field === 'after')
-    return value === null ? 'first' : `after “${document.tiles[String(value)]?.name ?? String(value)}”`;
-  if (field === 'group')
-    return value === '' ? 'in no group' : `in “${document.tiles[String(value)]?.name ?? String(value)}”`;
+  const tile = typeof value === 'string' ? `“${document.tiles[value]?.name ?? value}”` : '';
+  if (field === 'after') return value === null ? 'first' : `after ${tile}`;
+  if (field === 'group') return value === '' ? 'in no group' : `in ${tile}`;
   if (value === null) return 'none';
   if (typeof value === 'string') return short(value === '' ? 'empty' : value);
   if (typeof value === 'number' || typeof value === 'boolean') return String(value);
@@ -102,7 +101,7 @@ function shownAs(value: unknown, field: string, document: CollectionDocument): s
   const { name } = value as { readonly name?: unknown };
   if (typeof name === 'string') return short(`“${name}”, changed`);
   return short(
-    Object.entries(value as object)
+    Object.entries(value)
       .filter(([, inner]) => typeof inner !== 'object')
       .map(([key, inner]) => `${plain(key)} ${String(inner)}`)
       .join(', ') || 'changed',

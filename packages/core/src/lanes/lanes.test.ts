@@ -50,6 +50,8 @@ describe('lanes', () => {
     ];
     const { lane } = placeLanes(held, () => 0, { lanes: 3, gap: 0, tolerance: 0 });
     expect([...lane]).toEqual([0, 0, 1]);
+    const other = placeLanes(held, () => 0, { lanes: 3, gap: 0, tolerance: 0, goOnAfter: 'any' });
+    expect([...other.lane]).toEqual([0, 0, 0]);
   });
 
   test('never overlap, and leave the gap between neighbours', () => {

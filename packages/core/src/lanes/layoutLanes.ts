@@ -106,7 +106,12 @@ function lanesInlineSize(box: Box, constraint: Constraint): number {
         columnItem(plan.items[k] as Box, 0, 1, 0)[
           constraint === 'min-content' ? 'minContent' : 'maxContent'
         ](),
-      { lanes: plan.sizings.length, gap, tolerance: resolveLength(style.flowTolerance, NaN) },
+      {
+        lanes: plan.sizings.length,
+        gap,
+        tolerance: resolveLength(style.flowTolerance, NaN),
+        goOnAfter: style.lanesGoOnAfter,
+      },
     );
     return Math.max(0, ...ends);
   }
@@ -168,6 +173,7 @@ function fillColumnLanes(box: Box, inside: Inside): Filled {
       lanes: plan.sizings.length,
       gap: along,
       tolerance: resolveLength(style.flowTolerance, inside.blockSize),
+      goOnAfter: style.lanesGoOnAfter,
     },
   );
   const content = Math.max(0, ...ends);
@@ -240,6 +246,7 @@ function fillRowLanes(box: Box, inside: Inside): Filled {
       lanes: plan.sizings.length,
       gap: along,
       tolerance: resolveLength(style.flowTolerance, inside.inlineSize),
+      goOnAfter: style.lanesGoOnAfter,
     },
   );
   const content = Math.max(0, ...ends);

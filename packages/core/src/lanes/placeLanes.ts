@@ -11,6 +11,11 @@ export interface LanesOptions {
   readonly gap: number;
   /** How far behind the shortest a lane may be and still be taken in its turn, px; Infinity: always in turn. */
   readonly tolerance: number;
+  /**
+   * After which item the next free one is looked for: the last `free` one, or `any`, one that is held at
+   * its lane too. CSS Grid 3 is a draft, and browsers differ; left out: `free`.
+   */
+  readonly goOnAfter?: 'free' | 'any';
 }
 
 export interface LanesPlacement {
@@ -31,7 +36,7 @@ export interface LanesPlacement {
 export function placeLanes(
   items: readonly LaneItem[],
   sizeAt: (k: number, lane: number) => number,
-  { lanes, gap, tolerance }: LanesOptions,
+  { lanes, gap, tolerance, goOnAfter = 'free' }: LanesOptions,
 ): LanesPlacement {
   const count = items.length;
   const lane = new Int32Array(count);
@@ -47,8 +52,7 @@ export function placeLanes(
     lane[k] = at;
     start[k] = position;
     running.fill(position + sizeAt(k, at) + gap, at, at + span);
-    // An item that is held at a lane does not move on where the next one is looked for, as in browsers.
-    if (item.lane === null) cursor = at + span;
+    if (item.lane === null || goOnAfter === 'any') cursor = at + span;
   }
   const ends = running.map((position) => Math.max(0, position - gap));
   return { lane, start, ends };

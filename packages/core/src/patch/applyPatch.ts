@@ -43,7 +43,6 @@ export function applyPatch<D extends object = CollectionDocument>(document: D, p
   // The containers that were copied for this patch, and may be written on.
   const own = new Set<object>();
   const result = copyOf(document, own);
-  let moved = false;
   patch.forEach((operation, index) => {
     try {
       refuse(operation);
@@ -51,13 +50,12 @@ export function applyPatch<D extends object = CollectionDocument>(document: D, p
       if (operation.op === 'move') unshare(result, operation.from, own);
       jsonPatch.applyOperation(result, withOwnValue(operation), true, true, true, index);
       if (depthAt(operation) > MOST_DEPTH) throw new RangeError('It nests too deeply.');
-      moved ||= operation.op === 'move';
     } catch (error) {
       throw toPatchError(error, operation, index);
     }
   });
   // What is moved brings its own depth along, a little more each time.
-  if (moved && depthOf(result, MOST_DEPTH) > MOST_DEPTH)
+  if (patch.some(({ op }) => op === 'move') && depthOf(result, MOST_DEPTH) > MOST_DEPTH)
     throw new PatchError('The patch nests the collection too deeply.', patch.length - 1, '');
   return result;
 }

@@ -108,8 +108,8 @@ export class CollectionsService {
     );
     const all: Whole[] = [];
     for (const { id } of rows) {
-      const whole = await this.read(workspaceId, id);
-      if (Object.keys(whole.document.recipes ?? {}).length > 0) all.push(whole);
+      const each = await this.read(workspaceId, id);
+      if (Object.keys(each.document.recipes ?? {}).length > 0) all.push(each);
     }
     return all;
   }
@@ -118,7 +118,7 @@ export class CollectionsService {
     // Between the two questions the collection may be changed; then the document is of the newer revision.
     const found = await this.find(workspaceId, id);
     const at = await this.documents.at(id, found.revision);
-    return at ? { ...found, document: at.document } : missing(id);
+    return at ? whole(found, at.document) : missing(id);
   }
 
   async create(workspaceId: string, input: { name?: string; document?: unknown }): Promise<Whole> {
@@ -137,7 +137,7 @@ export class CollectionsService {
       await this.events.changed(manager, workspaceId, { id: collection.id, revision: 1, changeId: null });
       return collection;
     });
-    return { ...created, document: accepted.document };
+    return whole(created, accepted.document);
   }
 
   /** Applies a patch to the revision it is based on, all of it or nothing. */
@@ -298,6 +298,14 @@ export class CollectionsService {
     );
   }
 }
+
+const whole = ({ id, name, revision, updatedAt }: Collection, document: CollectionDocument): Whole => ({
+  id,
+  name,
+  revision,
+  updatedAt,
+  document,
+});
 
 async function locked(manager: EntityManager, workspaceId: string, id: string): Promise<Collection> {
   const found = await manager.findOne(Collection, {

@@ -50,8 +50,10 @@ function describe(error: unknown, request: Request): ProblemDetails {
   if (isDatabaseBusy(error)) {
     return { ...plain(503, `The database is busy. ${again}`), type: 'urn:noria:problem:database-busy' };
   }
-  const { id } = request as Request & { readonly id?: string };
-  log.error(`${id ?? ''} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`);
+  const id = (request as { readonly id?: unknown }).id;
+  log.error(
+    `${typeof id === 'string' ? id : ''} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`,
+  );
   return { ...plain(500, `Something went wrong in the server. ${again}`), requestId: id };
 }
 

@@ -24,10 +24,12 @@ export class CountPipe implements PipeTransform<string, number> {
 }
 
 /** The name of an uploaded file: without a path and signs that no text has, and not too long. */
-export const fileNameOf = (name: string): string =>
-  // eslint-disable-next-line no-control-regex -- these are what is taken out
-  name
-    .replace(/^.*[\\/]/, '')
-    .replace(/[\u0000-\u001f\u007f]/g, '')
-    .trim()
-    .slice(0, 200) || 'Untitled';
+export function fileNameOf(name: string): string {
+  const last = name.slice(Math.max(name.lastIndexOf('/'), name.lastIndexOf('\\')) + 1);
+  return (
+    last
+      .replace(/\p{Cc}/gu, '')
+      .trim()
+      .slice(0, 200) || 'Untitled'
+  );
+}

@@ -53,7 +53,7 @@ export function CollectionsScreen() {
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(340px,1fr))] gap-x-6 gap-y-8">
             {collections?.map((collection) => (
               <li key={collection.id}>
-                <CollectionCard collection={collection} onGone={() => void load()} onTrouble={fail} />
+                <CollectionCard collection={collection} onGone={() => load()} onTrouble={fail} />
               </li>
             ))}
           </ul>

@@ -47,7 +47,7 @@ export const isEmpty = ({ underWay, unsent }: Outbox) => !underWay && unsent.len
 /** The later of the two copies. */
 export async function readOutbox(of: OutboxKey): Promise<Outbox | undefined> {
   const stored = await read<Kept>(key(of));
-  const journal = readPlain<Kept>(journalKey(of));
+  const journal = readPlain(journalKey(of)) as Kept | null;
   const latest = journal && journal.write > (stored?.write ?? 0) ? journal : stored;
   return latest && !isEmpty(latest) ? latest : undefined;
 }
@@ -67,7 +67,7 @@ export async function keepOutbox(collection: string, outbox: Outbox, tab = thisT
     keepPlain(journalKey(of), kept);
     await keep(key(of), kept);
   }
-  if (readPlain<Kept>(journalKey(of))?.write === kept.write) dropPlain(journalKey(of));
+  if ((readPlain(journalKey(of)) as Kept | null)?.write === kept.write) dropPlain(journalKey(of));
 }
 
 export async function dropOutbox(of: OutboxKey): Promise<void> {

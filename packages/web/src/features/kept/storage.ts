@@ -34,7 +34,7 @@ export async function keep(key: string, value: unknown): Promise<void> {
 export async function read<Value>(key: string): Promise<Value | undefined> {
   const stored = await tried(() => get<Value>(key));
   if (stored !== undefined) return stored;
-  return readPlain<Value>(PLAIN + key) ?? undefined;
+  return (readPlain(PLAIN + key) ?? undefined) as Value | undefined;
 }
 
 export async function drop(key: string): Promise<void> {
@@ -59,9 +59,9 @@ export async function keysFrom(prefix: string): Promise<string[]> {
 }
 
 /** What the synchronous store has under a key; null when there is nothing, or nothing readable. */
-export function readPlain<Value>(key: string): Value | null {
+export function readPlain(key: string): unknown {
   try {
-    return JSON.parse(localStorage.getItem(key) ?? 'null') as Value | null;
+    return JSON.parse(localStorage.getItem(key) ?? 'null') as unknown;
   } catch {
     return null;
   }

@@ -33,7 +33,7 @@ export interface LaterState {
 
 export const laterSlice = createSlice({
   name: 'later',
-  initialState: { waiting: [], arrived: 0 } as LaterState,
+  initialState: { waiting: [], arrived: 0 },
   reducers: {
     noted: (state, { payload }: PayloadAction<string>) => {
       if (!state.waiting.includes(payload)) state.waiting.push(payload);
@@ -56,7 +56,7 @@ export const sendLater =
   (asked: LaterRequest): AppThunk =>
   (dispatch) => {
     const of = key(thisTab, asked.path);
-    const before = readPlain<LaterRequest>(JOURNAL + of);
+    const before = readPlain(JOURNAL + of) as LaterRequest | null;
     const whole = { ...asked, body: { ...before?.body, ...asked.body } };
     if (!keepPlain(JOURNAL + of, whole)) void keep(PREFIX + of, whole);
     dispatch(noted(asked.path));
@@ -72,7 +72,7 @@ const timers = new Map<string, number>();
 async function send(of: string, dispatch: Dispatch): Promise<void> {
   timers.delete(of);
   await alone(`noria-later:${of}`, async () => {
-    const asked = readPlain<LaterRequest>(JOURNAL + of) ?? (await read<LaterRequest>(PREFIX + of));
+    const asked = (readPlain(JOURNAL + of) as LaterRequest | null) ?? (await read<LaterRequest>(PREFIX + of));
     if (!asked) return;
     try {
       await request(asked.path, {

@@ -90,7 +90,7 @@ export function TablePanel() {
 function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDone: () => void }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
-  const { recipes = {}, tables = {}, order } = document;
+  const { recipes = {}, order } = document;
   const all: Recipe[] = [...Object.values(recipes), ...STARTERS.filter(({ id }) => !recipes[id])];
   const usable = all.filter((recipe) => tableSlots(recipe).length > 0);
   const [recipeId, setRecipe] = useState('');

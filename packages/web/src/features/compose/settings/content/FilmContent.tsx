@@ -16,7 +16,7 @@ import { ChoosePicture } from './ChoosePicture';
 /** The film of a tile: another one, what shows before it plays, how it plays. */
 export function FilmContent({ tile }: { tile: FilmTile }) {
   const dispatch = useAppDispatch();
-  const { films, pictures } = useAppSelector(selectShared);
+  const { films } = useAppSelector(selectShared);
   const film = tile.film === null ? undefined : films[tile.film];
   const [busy, setBusy] = useState(false);
 
