@@ -31,9 +31,11 @@ export interface LaterState {
   readonly arrived: number;
 }
 
+const initialState: LaterState = { waiting: [], arrived: 0 };
+
 export const laterSlice = createSlice({
   name: 'later',
-  initialState: { waiting: [], arrived: 0 },
+  initialState,
   reducers: {
     noted: (state, { payload }: PayloadAction<string>) => {
       if (!state.waiting.includes(payload)) state.waiting.push(payload);
