@@ -27,10 +27,11 @@ export interface Application {
   query(sql: string): Promise<unknown>;
 }
 
-const admin = async (sql: string, url = process.env.DATABASE_URL) => {
+const admin = async (sql: string, url = process.env.DATABASE_URL): Promise<unknown[]> => {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
-  await client.query(sql).finally(() => client.end());
+  const { rows } = await client.query<object>(sql).finally(() => client.end());
+  return rows;
 };
 
 export const test = base.extend<

@@ -1,6 +1,9 @@
+import type { ChildProcess } from 'node:child_process';
+
 export interface RunningServer {
   readonly url: string;
   readonly said: readonly string[];
+  readonly child: ChildProcess;
   stop(): Promise<void>;
 }
 
