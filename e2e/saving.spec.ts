@@ -323,6 +323,34 @@ test('a picture that is none is refused in words, and the tile keeps its own', a
   expect(await page.locator('[data-slot="ridge-path"] img').getAttribute('src')).toBe(before);
 });
 
+test('a picture that was deleted is shown as missing, the tile stays, and other changes are saved', async ({
+  page,
+  application,
+  collection,
+}) => {
+  const { document } = await readStored(application, collection);
+  const tile = document.tiles['ridge-path'];
+  const { hash = '' } = document.pictures[tile?.kind === 'picture' ? (tile.picture ?? '') : ''] ?? {};
+  const path = `${application.url}/api/workspaces/huts/pictures/${hash}`;
+  const bytes = await (await fetch(path)).arrayBuffer();
+  expect((await fetch(`${path}?evenUsed=true`, { method: 'DELETE' })).status).toBe(204);
+  // The browser may have the picture; another one has not.
+  await page.route('**/pictures/**', async (route) => {
+    const answer = await route.fetch({
+      headers: { ...route.request().headers(), 'cache-control': 'no-cache' },
+    });
+    await route.fulfill({ response: answer });
+  });
+  await page.reload();
+  await expect(page.locator('[data-slot="ridge-path"] img[data-missing]')).toBeVisible();
+  await renameTo(page, 'Saved all the same');
+  await saved(page);
+  expect(await nameOf(application, collection)).toBe('Saved all the same');
+  const form = new FormData();
+  form.append('picture', new Blob([bytes]), 'ridge.webp');
+  await fetch(path.slice(0, path.lastIndexOf('/')), { method: 'POST', body: form });
+});
+
 test('a picture is replaced', async ({ page, application, collection }) => {
   await hand(page, 'ridge-path').click();
   await page.getByRole('button', { name: 'Picture, Ridge path' }).click();

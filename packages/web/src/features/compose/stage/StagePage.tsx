@@ -40,6 +40,22 @@ interface StagePageProps {
   readonly seen?: Seen | null;
 }
 
+/** Marks pictures that can’t be had any more, so that the stage shows where they are missing. */
+function marksMissing(root: ShadowRoot): ShadowRoot {
+  // These events don't bubble; on their way down they pass here.
+  root.addEventListener(
+    'error',
+    ({ target }) => (target as Element).toggleAttribute('data-missing', true),
+    true,
+  );
+  root.addEventListener(
+    'load',
+    ({ target }) => (target as Element).toggleAttribute('data-missing', false),
+    true,
+  );
+  return root;
+}
+
 /**
  * The collection as the page shows it: the page's own HTML and CSS inside a shadow root, each tile
  * put where core laid it out. It is for the eye only; what is done with tiles is done by the hands
@@ -56,7 +72,7 @@ export const StagePage = memo(function StagePage({
 }: StagePageProps) {
   const [root, setRoot] = useState<ShadowRoot | null>(null);
   const host = useCallback((element: HTMLDivElement | null) => {
-    if (element) setRoot(element.shadowRoot ?? element.attachShadow({ mode: 'open' }));
+    if (element) setRoot(element.shadowRoot ?? marksMissing(element.attachShadow({ mode: 'open' })));
   }, []);
   const { index } = bandAt(document, width);
   const { look, tiles, pictures, namedLooks } = documentIn(document, index);
@@ -163,6 +179,7 @@ const STAGE_CSS = `
 .slot > * { inline-size: 100%; block-size: 100%; }
 .slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }
 .slot > figure:is(.picture, .film):not(:has(> img, > video)) { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
+img[data-missing] { background: #e9e4dc repeating-linear-gradient(135deg, transparent 0 9px, rgb(80 60 40 / .16) 9px 10px); color: #3b3128; font: 13px/1.4 system-ui, sans-serif; padding: 10px; box-sizing: border-box; }
 @media (prefers-reduced-motion: reduce) { .slot.gliding { transition: none; } }
 `;
 
