@@ -231,7 +231,7 @@ export class CollectionsService {
     if (text !== null && text.length >= LARGE) return this.acceptLarge(text);
     const { document, problems } = checkDocument(input, before);
     if (!document) return refuse(problems);
-    return { document, text, described: describeCollection(document), notices: problems };
+    return { document, text: null, described: describeCollection(document), notices: problems };
   }
 
   private async acceptLarge(text: string): Promise<Accepted> {

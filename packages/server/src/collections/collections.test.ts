@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { CollectionDocument } from '@noria/core';
 import request from 'supertest';
-import { createTestApp, oneStat, type TestApp } from '../testing/testApp.js';
+import { createTestApp, createTestAppOn, oneStat, type TestApp } from '../testing/testApp.js';
 
 let running: TestApp;
 const http = () => request(running.app.getHttpServer());
@@ -91,6 +91,22 @@ describe('a collection', () => {
       type: 'urn:noria:problem:stale-revision',
       currentRevision: 2,
     });
+  });
+
+  test('answers what it stored, with an id for every entry of a list, so that patches fit', async () => {
+    const created = await create();
+    expect(created.document.arrangement.columnIds).toHaveLength(created.document.arrangement.columns.length);
+    const renamed = [{ op: 'replace', path: '/arrangement/columnIds/0', value: 'track-mine' }];
+    await patch(created.id, 1, renamed).expect(200);
+    // One that was stored before entries had ids gets them when it is read.
+    await running.query(
+      `UPDATE collection_revision SET document = (document::jsonb #- '{arrangement,columnIds}')::json
+       WHERE collection_id = '${created.id}' AND number = 1`,
+    );
+    const old = await createTestAppOn(running);
+    const read = body(await request(old.app.getHttpServer()).get(`${huts}/${created.id}`).expect(200));
+    expect(read.document.arrangement.columnIds?.[0]).toBe('track-mine');
+    await old.close();
   });
 
   test('makes a change that is sent twice once', async () => {

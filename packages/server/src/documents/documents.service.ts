@@ -1,6 +1,6 @@
 import { Injectable, Logger } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { applyPatch, type CollectionDocument, type JsonPatch } from '@noria/core';
+import { applyPatch, withEntryIds, type CollectionDocument, type JsonPatch } from '@noria/core';
 import { LRUCache } from 'lru-cache';
 import PQueue from 'p-queue';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -98,6 +98,18 @@ async function whole(manager: EntityManager, id: string, revision: number): Prom
     [id, revision],
   );
   if (!row) return null;
-  const document = JSON.parse(row.document) as CollectionDocument;
+  const document = complete(JSON.parse(row.document) as CollectionDocument);
   return { revision: row.number, document, weight: row.document.length };
+}
+
+/**
+ * A document as this version writes it: one that was stored before entries of lists had ids gets them, the
+ * same for every server and every client. One that can’t be read is left as it is.
+ */
+function complete(document: CollectionDocument): CollectionDocument {
+  try {
+    return withEntryIds(document);
+  } catch {
+    return document;
+  }
 }

@@ -49,6 +49,14 @@ export async function createTestApp(changes: Partial<Config> = {}): Promise<Test
   };
 }
 
+/** Another server on the database of one that runs. */
+export async function createTestAppOn(other: TestApp): Promise<Pick<TestApp, 'app' | 'close'>> {
+  const { url } = other.app.get(DataSource).options as { readonly url?: string };
+  const app = await createApp(readConfig({ DATABASE_URL: url, PORT: '0' }));
+  await app.init();
+  return { app, close: () => app.close() };
+}
+
 /** A collection of one stat. */
 export function oneStat(): CollectionDocument {
   return { ...emptyDocument('Beds'), tiles: { beds: newTile('stat', 'beds') }, order: ['beds'] };

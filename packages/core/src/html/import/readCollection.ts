@@ -3,6 +3,7 @@ import { cascade, type CascadeEnvironment } from '../cascade.js';
 import { readPage, type SheetReader, type SourcePage } from '../readPage.js';
 import { toBoxes } from '../toBoxes.js';
 import { expandTracks, namedLines } from '../../gridEngine/lines.js';
+import { withEntryIds } from '../../document/entryIds.js';
 import { emptyDocument } from '../../document/emptyDocument.js';
 import { LIMITS } from '../../document/limits.js';
 import { breakpointsOf } from './breakpoints.js';
@@ -121,7 +122,7 @@ export function readCollection(html: string, name: string, readSheet?: SheetRead
   });
   const base = emptyDocument(titleOf(page) || name);
   return {
-    document: {
+    document: withEntryIds({
       ...base,
       language: page.root.attribs.lang ?? base.language,
       arrangement,
@@ -129,7 +130,7 @@ export function readCollection(html: string, name: string, readSheet?: SheetRead
       look: { ...base.look, ground: colourOf(page, widest.element, 'ground', report) ?? '#ffffff' },
       tiles,
       order: elements.map((element) => ids.get(element) as TileId),
-    },
+    }),
     reports: reports.sort((a, b) => a.line - b.line),
   };
 }
