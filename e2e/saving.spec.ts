@@ -10,6 +10,12 @@ async function renameTo(page: Page, name: string): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** No save of this page reaches the server any more. */
+const letNothingOut = (page: Page) =>
+  page.route('**/collections/*', (route) =>
+    route.request().method() === 'PATCH' ? route.abort() : route.fallback(),
+  );
+
 const nameOf = async (application: Application, id: string) =>
   (await readStored(application, id)).document.name;
 
@@ -64,9 +70,7 @@ test('a tab closed right after a change loses nothing', async ({
   application,
   collection,
 }) => {
-  await page.route('**/collections/*', (route) =>
-    route.request().method() === 'PATCH' ? route.abort() : route.fallback(),
-  );
+  await letNothingOut(page);
   await renameTo(page, 'Closed at once');
   await page.close();
   const again = await context.newPage();
@@ -158,9 +162,7 @@ test('what a closed tab left unsent goes out, whichever view is open', async ({
   application,
   collection,
 }) => {
-  await page.route('**/collections/*', (route) =>
-    route.request().method() === 'PATCH' ? route.abort() : route.fallback(),
-  );
+  await letNothingOut(page);
   await renameTo(page, 'Left by a closed tab');
   await page.close();
   const another = await context.newPage();

@@ -5,23 +5,12 @@ import { carryArrangement, resetTrack, setArrangement, setColumnCount, setTrack 
 import { addBreakpoint, moveBreakpoint, removeBreakpoint } from './bands.js';
 import { carryPlace, setSpan } from './place.js';
 import { change, type Command } from '../patch/change.js';
-import { withEntryIds } from '../document/entryIds.js';
 import { layoutCollection } from '../layout.js';
 import { moveToCell } from './moveToCell.js';
 import { LETTERS } from '../testing/layoutHtml.js';
-import { sample } from '../testing/sample.js';
+import { start } from '../testing/anySteps.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 
-const start = withEntryIds(
-  sample([
-    [2, 2],
-    [1, 1],
-    [1, 2],
-    [2, 1],
-    [1, 1],
-    [3, 1],
-  ]),
-);
 const run = (command: Command, document = start) => change(document, command).document;
 const spans = (document: CollectionDocument, id: string) =>
   bandsOf(document).map(({ index }) => placeIn(document, document.tiles[id] as Tile, index).columnSpan);
