@@ -9,13 +9,18 @@ const WORDS =
 
 /** Whether an error says that the database is not there, rather than that a statement is wrong. */
 export function isDatabaseAway(error: unknown): boolean {
-  if (!(error instanceof Error)) return false;
-  const code = 'code' in error ? String(error.code) : '';
-  return CODES.has(code) || WORDS.test(error.message);
+  const { code, message } = said(error);
+  return CODES.has(code) || WORDS.test(message);
 }
 
 /** Whether the database had too much to do: a statement or a wait for a lock took too long, or two waited for each other. */
-export function isDatabaseBusy(error: unknown): boolean {
-  const code = error instanceof Error && 'code' in error ? String(error.code) : '';
-  return ['57014', '55P03', '40P01', '40001', '25P03'].includes(code);
+export const isDatabaseBusy = (error: unknown): boolean =>
+  ['57014', '55P03', '40P01', '40001', '25P03'].includes(said(error).code);
+
+function said(error: unknown): { readonly code: string; readonly message: string } {
+  const { code, message } = (typeof error === 'object' && error !== null ? error : {}) as Record<
+    string,
+    unknown
+  >;
+  return { code: typeof code === 'string' ? code : '', message: typeof message === 'string' ? message : '' };
 }

@@ -17,8 +17,11 @@ export interface TestApp {
   query(sql: string): Promise<unknown>;
 }
 
-/** The application on a database of its own, with the workspaces “huts” and “other”. */
-export async function createTestApp(changes: Partial<Config> = {}): Promise<TestApp> {
+/**
+ * The application on a database of its own, with the workspaces “huts” and “other”.
+ * @param port by which the application reaches the database, where that is not its own
+ */
+export async function createTestApp(changes: Partial<Config> = {}, port?: number): Promise<TestApp> {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error('These tests need a PostgreSQL: run them with npm test, or set DATABASE_URL.');
   const name = `noria_test_${randomBytes(6).toString('hex')}`;
@@ -31,6 +34,7 @@ export async function createTestApp(changes: Partial<Config> = {}): Promise<Test
   const databaseUrl = new URL(url);
   databaseUrl.pathname = `/${name}`;
   await migrate(databaseUrl.href);
+  if (port !== undefined) databaseUrl.port = String(port);
   const app = await createApp({
     ...readConfig({ DATABASE_URL: databaseUrl.href, PORT: '0' }),
     ...changes,
