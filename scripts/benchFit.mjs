@@ -6,14 +6,14 @@ import { chromium } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { root } from './lib/paths.mjs';
-import { ensureDatabase, startPostgres } from './lib/postgres.mjs';
+import { makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { startServer } from './lib/server.mjs';
 
 const EDITS = 24;
 
 const postgres = await startPostgres('postgres-test');
 const database = `noria_bench_${process.pid}`;
-await ensureDatabase(postgres.url('postgres'), database);
+await makeDatabase(postgres.url('postgres'), database);
 const server = await startServer({ databaseUrl: postgres.url(database), port: 0 });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

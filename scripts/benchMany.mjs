@@ -5,7 +5,7 @@
 import { chromium } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { ensureDatabase, startPostgres } from './lib/postgres.mjs';
+import { makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { framesSeen, watchFrames } from './lib/frames.mjs';
 import { startServer } from './lib/server.mjs';
 
@@ -18,7 +18,7 @@ const demo = JSON.parse(
 const ids = Object.keys(demo.pictures);
 const postgres = await startPostgres('postgres-test');
 const database = `noria_bench_${process.pid}`;
-await ensureDatabase(postgres.url('postgres'), database);
+await makeDatabase(postgres.url('postgres'), database);
 const server = await startServer({ databaseUrl: postgres.url(database), port: 0 });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

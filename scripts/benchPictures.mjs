@@ -4,7 +4,7 @@ import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { ensureDatabase, startPostgres } from './lib/postgres.mjs';
+import { makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { framesSeen, watchFrames } from './lib/frames.mjs';
 import { startServer } from './lib/server.mjs';
 
@@ -43,7 +43,7 @@ const files = await Promise.all(
 
 const postgres = await startPostgres('postgres-test');
 const database = `noria_bench_${process.pid}`;
-await ensureDatabase(postgres.url('postgres'), database);
+await makeDatabase(postgres.url('postgres'), database);
 const server = await startServer({ databaseUrl: postgres.url(database), port: 0 });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
@@ -65,9 +65,9 @@ const seconds = (performance.now() - begun) / 1000;
 clearInterval(timer);
 const { at, long } = await framesSeen(page);
 const stored = await page.evaluate(() =>
-  fetch('/api/workspaces/huts/pictures')
+  fetch('/api/workspaces/huts/pictures?limit=200')
     .then((response) => response.json())
-    .then((all) => all.length),
+    .then(({ total }) => total),
 );
 console.log(
   `${PICTURES} pictures of ${mb(masters[0].length)} to ${mb(masters.at(-1).length)} MB, ${Math.round(total / 1024 / 1024)} MB together, in ${seconds.toFixed(1)} s: ${(PICTURES / seconds).toFixed(2)} pictures a second; ${stored} in the library`,

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import pg from 'pg';
 import { root } from './lib/paths.mjs';
-import { ensurePostgres, startPostgres } from './lib/postgres.mjs';
+import { ensurePostgres, makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { startServer } from './lib/server.mjs';
 import { emptyDocument, newTile } from '../packages/core/dist/index.js';
 
@@ -23,7 +23,7 @@ const asked = async (sql) => {
   await client.connect();
   await client.query(sql).finally(() => client.end());
 };
-await asked(`CREATE DATABASE ${name}`);
+await makeDatabase(postgres.url('postgres'), name);
 const server = await startServer({ databaseUrl: postgres.url(name), port: 0 });
 const huts = `${server.url}/api/workspaces/huts`;
 

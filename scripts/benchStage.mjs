@@ -1,6 +1,6 @@
 /** How the stage keeps its pace: 300 tiles, one of them dragged for some seconds. Run the build first. */
 import { chromium } from '@playwright/test';
-import { ensureDatabase, startPostgres } from './lib/postgres.mjs';
+import { makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { framesSeen, watchFrames } from './lib/frames.mjs';
 import { startServer } from './lib/server.mjs';
 
@@ -9,7 +9,7 @@ const STEPS = 150;
 
 const postgres = await startPostgres('postgres-test');
 const database = `noria_bench_${process.pid}`;
-await ensureDatabase(postgres.url('postgres'), database);
+await makeDatabase(postgres.url('postgres'), database);
 const server = await startServer({ databaseUrl: postgres.url(database), port: 0 });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

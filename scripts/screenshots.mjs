@@ -2,12 +2,12 @@
 import { chromium } from '@playwright/test';
 import { join } from 'node:path';
 import { root } from './lib/paths.mjs';
-import { ensureDatabase, startPostgres } from './lib/postgres.mjs';
+import { makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { startServer } from './lib/server.mjs';
 
 const postgres = await startPostgres('postgres-test');
 const database = `noria_screenshots_${process.pid}`;
-await ensureDatabase(postgres.url('postgres'), database);
+await makeDatabase(postgres.url('postgres'), database);
 const server = await startServer({ databaseUrl: postgres.url(database), port: 0 });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',

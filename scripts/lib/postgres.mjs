@@ -290,6 +290,10 @@ export async function ensureDatabase(url, name) {
   return address.href;
 }
 
+/** Makes a database for a while: for benches and pictures, by the owner of the cluster. */
+export const makeDatabase = (adminUrl, name) =>
+  asAdmin(adminUrl, (client) => client.query(`CREATE DATABASE ${client.escapeIdentifier(name)}`));
+
 async function asAdmin(url, work) {
   const { default: pg } = await import('pg');
   const client = new pg.Client({ connectionString: url });
