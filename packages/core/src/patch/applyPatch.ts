@@ -37,9 +37,14 @@ const MOST_DEPTH = 64;
 /**
  * Applies a JSON Patch (RFC 6902), all of it or nothing. Parts that it does not touch stay the same
  * objects. An operation takes about as long as the lists it changes are.
+ * @param from number of the first operation, from 0, where it is a slice of a longer patch
  * @throws PatchError when an operation is malformed, does not fit the document, or nests it too deeply
  */
-export function applyPatch<D extends object = CollectionDocument>(document: D, patch: JsonPatch): D {
+export function applyPatch<D extends object = CollectionDocument>(
+  document: D,
+  patch: JsonPatch,
+  from = 0,
+): D {
   // The containers that were copied for this patch, and may be written on.
   const own = new Set<object>();
   const result = copyOf(document, own);
@@ -51,12 +56,12 @@ export function applyPatch<D extends object = CollectionDocument>(document: D, p
       jsonPatch.applyOperation(result, withOwnValue(operation), true, true, true, index);
       if (depthAt(operation) > MOST_DEPTH) throw new RangeError('It nests too deeply.');
     } catch (error) {
-      throw toPatchError(error, operation, index);
+      throw toPatchError(error, operation, from + index);
     }
   });
   // What is moved brings its own depth along, a little more each time.
   if (patch.some(({ op }) => op === 'move') && depthOf(result, MOST_DEPTH) > MOST_DEPTH)
-    throw new PatchError('The patch nests the collection too deeply.', patch.length - 1, '');
+    throw new PatchError('The patch nests the collection too deeply.', from + patch.length - 1, '');
   return result;
 }
 

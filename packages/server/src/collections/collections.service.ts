@@ -222,7 +222,8 @@ export class CollectionsService {
     const collection = await this.find(workspaceId, id);
     if (collection.revision !== basedOn) return null;
     const base = await this.base(collection, this.database.manager);
-    return { base, accepted: await this.accept(patched(base.document, patch), base.document, size) };
+    const document = await patchedInSlices(base.document, patch);
+    return { base, accepted: await this.accept(document, base.document, size) };
   }
 
   /** Checks a document: here, what it shares with a sound one left out; or, where it is large, in a thread. */
@@ -378,9 +379,22 @@ function requireCurrent(collection: Collection, basedOn: number) {
   );
 }
 
-function patched(document: CollectionDocument, patch: JsonPatch): unknown {
+const SLICE = 1000;
+
+/** A patch of very many operations, in slices between which others are served. */
+async function patchedInSlices(document: CollectionDocument, patch: JsonPatch): Promise<CollectionDocument> {
+  let made = document;
+  for (let from = 0; from < patch.length; from += SLICE) {
+    made = patched(made, patch.slice(from, from + SLICE), from);
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return made;
+}
+
+/** @param from number of the first operation, where others were applied before */
+function patched(document: CollectionDocument, patch: JsonPatch, from = 0): CollectionDocument {
   try {
-    return applyPatch(document, patch);
+    return applyPatch(document, patch, from);
   } catch (error) {
     if (!(error instanceof PatchError)) throw error;
     throw new ProblemException(

@@ -119,6 +119,23 @@ describe('a large collection', () => {
     expect(old.document.tiles.t31).toMatchObject({ heading: 'A heading' });
   });
 
+  test('takes a patch of very many operations whole or not at all, and says which one does not fit', async () => {
+    const { id } = await created(large(50));
+    const value = 'w'.repeat(300);
+    const operations = Array.from({ length: 3000 }, (_, k) => ({
+      op: 'replace',
+      path: k === 2500 ? '/tiles/gone/heading' : `/tiles/t${k % 50}/heading`,
+      value,
+    }));
+    const refused = await patch(id, 1, operations).expect(422);
+    expect(refused.body).toMatchObject({ operation: 2500, path: '/tiles/gone/heading' });
+    expect((refused.body as { detail: string }).detail).toContain('Operation 2501 of the patch');
+    const fitting = operations.filter((_, k) => k !== 2500);
+    await patch(id, 1, fitting).expect(200);
+    const after = (await request(address).get(`${huts}/collections/${id}`).expect(200)).body as Created;
+    expect([after.revision, after.document.tiles.t49]).toMatchObject([2, { heading: value }]);
+  });
+
   test('that is not sound is refused with the places', async () => {
     const document = { ...large(4000), order: ['nothing'] };
     const answer = await request(address).post(`${huts}/collections`).send({ document }).expect(422);

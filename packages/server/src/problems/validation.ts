@@ -18,8 +18,27 @@ export class RequestPipe extends ValidationPipe {
       const message = 'The body is a JSON object, sent with Content-Type: application/json.';
       throw malformed([{ path: '', message }]);
     }
-    return super.transform(value, metadata) as Promise<unknown>;
+    const [small, large] = apart(value, metadata.metatype as AsItIs | undefined);
+    return (super.transform(small, metadata) as Promise<unknown>).then((checked) =>
+      large === null ? checked : Object.assign(checked as object, large),
+    );
   }
+}
+
+/** A class of a request that has fields which are checked elsewhere, and are too large to be copied here. */
+interface AsItIs {
+  readonly asItIs?: readonly string[];
+}
+
+/** A body with its large fields emptied, and these; as it came and null where it has none. */
+function apart(value: unknown, of: AsItIs | undefined): [unknown, object | null] {
+  const body = value as Record<string, unknown>;
+  const isLarge = (field: string) =>
+    typeof body[field] === 'object' && body[field] !== null && !Array.isArray(body[field]);
+  const fields = (of?.asItIs ?? []).filter((field) => Object.hasOwn(body, field) && isLarge(field));
+  if (fields.length === 0) return [value, null];
+  const emptied = Object.fromEntries(fields.map((field) => [field, {}]));
+  return [{ ...body, ...emptied }, Object.fromEntries(fields.map((field) => [field, body[field]]))];
 }
 
 export interface FieldProblem {

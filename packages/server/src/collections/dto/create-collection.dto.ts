@@ -3,6 +3,9 @@ import { IsObject, IsString, Length } from 'class-validator';
 import { MayBeLeftOut } from '../../problems/optional.js';
 
 export class CreateCollectionDto {
+  /** Core’s checker looks at a document. */
+  static readonly asItIs = ['document'];
+
   @ApiProperty({ required: false, description: 'Name of a new, empty collection' })
   @MayBeLeftOut()
   @IsString()
