@@ -50,8 +50,11 @@ function received(json: unknown): StoredCollection {
 }
 
 /** A page of the collections of the workspace, the last changed first. */
-export async function listCollections(after: string | null = null): Promise<Page<ListedCollection>> {
-  const query = new URLSearchParams({ limit: '24', ...(after !== null && { after }) });
+export async function listCollections(
+  after: string | null = null,
+  limit = 24,
+): Promise<Page<ListedCollection>> {
+  const query = new URLSearchParams({ limit: String(limit), ...(after !== null && { after }) });
   const page = (await (await request(`${collections}?${query.toString()}`)).json()) as Page<ListedCollection>;
   return { ...page, entries: page.entries.map(readable) };
 }

@@ -1,12 +1,21 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { listPictures, type PicturePage, type PictureQuestion } from '../../api/pictures';
+import { asManyAs, withBeginning, withNext } from '../../api/pages';
+import {
+  listPictures,
+  type LibraryPicture,
+  type PicturePage,
+  type PictureQuestion,
+} from '../../api/pictures';
 import { useAppSelector } from '../../store/hooks';
 
 const TYPING_PAUSE = 180;
+const A_PAGE = 60;
+const hashOf = ({ hash }: LibraryPicture) => hash;
 
 /** The pictures of the library that a search finds, page by page; null until the first are here. */
 export function usePictures(search: string, wanted = true, only: PictureQuestion['only'] = 'all') {
-  const [found, setFound] = useState<PicturePage | null>(null);
+  const question = `${only} ${search}`;
+  const [found, setFound] = useState<(PicturePage & { readonly of: string }) | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const changes = useAppSelector(({ uploads, later }) => uploads.changes + later.arrived);
   /** Counts up with every question, so that an answer to an older one is passed over. */
@@ -15,22 +24,23 @@ export function usePictures(search: string, wanted = true, only: PictureQuestion
   const load = useCallback(
     async (after: string | null = null) => {
       const number = ++asked.current;
-      // What is read anew is as long as what was shown, so that nothing one looks at goes away.
-      const limit = after === null ? Math.min(200, Math.max(60, shown.current)) : 60;
       try {
+        const limit = after === null ? asManyAs(shown.current, A_PAGE) : A_PAGE;
         const page = await listPictures({ search, only }, after, limit);
         if (number !== asked.current) return;
         setFound((before) => {
-          const entries = after === null ? page.entries : [...(before?.entries ?? []), ...page.entries];
-          shown.current = entries.length;
-          return { ...page, entries };
+          const isSame = before?.of === question;
+          const known = isSame ? before : null;
+          const now = after === null ? withBeginning(known, page, hashOf) : withNext(known, page, hashOf);
+          shown.current = now.entries.length;
+          return { ...page, ...now, of: question };
         });
         setTrouble(null);
       } catch (error) {
         if (number === asked.current) setTrouble(error instanceof Error ? error.message : String(error));
       }
     },
-    [search, only],
+    [search, only, question],
   );
   useEffect(() => {
     if (!wanted) return undefined;
