@@ -1,7 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { asManyAs, everyPage, withBeginning, withNext, type Page } from './pages';
 
-const page = (ids: string, next: string | null = null): Page<string> => ({ entries: [...ids], next });
+const page = (ids: string, next: string | null = null): Page<string> => ({
+  entries: ids.split(''),
+  next,
+});
 const idOf = (id: string) => id;
 
 describe('a list that is shown by pages', () => {
