@@ -24,8 +24,8 @@ describe('a list that is shown by pages', () => {
 
   test('comes as a whole where all of it is needed', async () => {
     const pages: Record<string, Page<string>> = { '': page('ab', '1'), 1: page('cd', '2'), 2: page('e') };
-    expect(await everyPage((after) => Promise.resolve(pages[after ?? ''] as Page<string>))).toEqual([
-      ...'abcde',
-    ]);
+    expect(await everyPage((after) => Promise.resolve(pages[after ?? ''] as Page<string>))).toEqual(
+      page('abcde').entries,
+    );
   });
 });
