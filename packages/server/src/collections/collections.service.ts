@@ -2,11 +2,8 @@ import { createHash } from 'node:crypto';
 import { HttpStatus, Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import {
-  applyPatch,
   checkDocument,
   emptyDocument,
-  formatProblem,
-  PatchError,
   type CollectionDocument,
   type JsonPatch,
   type Problem,
@@ -23,6 +20,8 @@ import { WorkService } from '../work/work.service.js';
 import type { Worked } from '../work/tasks.js';
 import { Collection, type Summary } from './collection.entity.js';
 import { describeCollection, describeStored, SUMMARY_VERSION, type Described } from './describe.js';
+import { patched, patchedInSlices } from './patched.js';
+import { missing, refuse, requireCurrent, reused } from './refusals.js';
 import { Revision } from './revision.entity.js';
 
 /** Characters of JSON from which a document is checked in a thread of its own. */
@@ -349,71 +348,3 @@ function changesOf(before: Collection, after: Described): Partial<Described> {
 }
 
 const hashOf = (patch: JsonPatch) => createHash('sha256').update(JSON.stringify(patch)).digest('hex');
-
-function missing(id: string): never {
-  throw new ProblemException(
-    HttpStatus.NOT_FOUND,
-    'no-collection',
-    'No such collection',
-    `There is no collection ${id} in this workspace. It may have been deleted; GET …/collections lists them.`,
-  );
-}
-
-function reused(): never {
-  throw new ProblemException(
-    HttpStatus.UNPROCESSABLE_ENTITY,
-    'key-reused',
-    'The Idempotency-Key was used before',
-    'This Idempotency-Key came with another patch before. Send a new key with a new patch. Nothing was changed.',
-  );
-}
-
-function requireCurrent(collection: Collection, basedOn: number) {
-  if (collection.revision === basedOn) return;
-  throw new ProblemException(
-    HttpStatus.PRECONDITION_FAILED,
-    'stale-revision',
-    'The collection has changed since',
-    `This change is based on revision ${basedOn}; the collection is at ${collection.revision}. Read it again and repeat the change on it.`,
-    { currentRevision: collection.revision },
-  );
-}
-
-const SLICE = 1000;
-
-/** A patch of very many operations, in slices between which others are served. */
-async function patchedInSlices(document: CollectionDocument, patch: JsonPatch): Promise<CollectionDocument> {
-  let made = document;
-  for (let from = 0; from < patch.length; from += SLICE) {
-    made = patched(made, patch.slice(from, from + SLICE), from);
-    await new Promise((resolve) => setImmediate(resolve));
-  }
-  return made;
-}
-
-/** @param from number of the first operation, where others were applied before */
-function patched(document: CollectionDocument, patch: JsonPatch, from = 0): CollectionDocument {
-  try {
-    return applyPatch(document, patch, from);
-  } catch (error) {
-    if (!(error instanceof PatchError)) throw error;
-    throw new ProblemException(
-      HttpStatus.UNPROCESSABLE_ENTITY,
-      'patch-does-not-fit',
-      'The patch does not fit the collection',
-      `${error.message} Nothing was changed.`,
-      { operation: error.operation, path: error.path },
-    );
-  }
-}
-
-function refuse(problems: readonly Problem[]): never {
-  const errors = problems.filter(({ severity }) => severity === 'error');
-  throw new ProblemException(
-    HttpStatus.UNPROCESSABLE_ENTITY,
-    'document-refused',
-    'The collection would not be sound',
-    `${errors.slice(0, 5).map(formatProblem).join(' ')} Nothing was stored.`,
-    { problems: errors.slice(0, 50) },
-  );
-}
