@@ -1,5 +1,5 @@
 import type { ArrangementName } from '@noria/core';
-import { useDeferredValue } from 'react';
+import { useDeferredValue, useState, type FocusEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { Panel } from '../../../ui/Panel';
@@ -23,9 +23,7 @@ import { TablePanel } from '../tables/TablePanel';
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
   const document = useAppSelector(selectView);
-  // The stage comes first: which tiles these are follows when there is time. What is in them does not
-  // wait, or typed letters would be lost.
-  const ids = useDeferredValue(useAppSelector((state) => state.compose.inHand));
+  const { ids, hands } = useIdsInHand();
   const inHand = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
   const level = useAppSelector(selectLevel);
   const showing = useAppSelector((state) => state.compose.showing);
@@ -53,6 +51,7 @@ export function Settings() {
   if (showing === 'band') return <BandPanel />;
   return (
     <aside
+      {...hands}
       aria-label="Settings"
       className="grid min-h-0 grid-cols-[minmax(0,1fr)] content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
     >
@@ -73,6 +72,25 @@ export function Settings() {
       )}
     </aside>
   );
+}
+
+/**
+ * The stage comes first: which tiles these are follows when there is time. It is made up for as soon as
+ * a hand comes to the settings, or it would set at the tiles before what is meant for these.
+ */
+function useIdsInHand() {
+  const now = useAppSelector((state) => state.compose.inHand);
+  const later = useDeferredValue(now);
+  const [touched, setTouched] = useState(false);
+  return {
+    ids: touched ? now : later,
+    hands: {
+      onPointerDownCapture: () => setTouched(true),
+      onFocusCapture: () => setTouched(true),
+      onBlurCapture: ({ currentTarget, relatedTarget }: FocusEvent) =>
+        setTouched(currentTarget.contains(relatedTarget)),
+    },
+  };
 }
 
 /** Gaps are closed by spans, which only a bento has of its own. */
