@@ -1,3 +1,19 @@
+/** The floors of core, from the ground up: each imports from itself and from those before it. */
+const FLOORS = [
+  'geometry',
+  'engine',
+  'document',
+  'look',
+  'arrangements',
+  'parts',
+  'layout',
+  'check',
+  'edit',
+  'analysis',
+  'reader',
+  'export',
+];
+
 /** Imports point one way: core ← cli, server, web; features of web keep to themselves. */
 module.exports = {
   forbidden: [
@@ -11,6 +27,42 @@ module.exports = {
         pathNot:
           '^(packages/core/src|node_modules/(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak|culori|papaparse))',
       },
+    },
+    ...FLOORS.slice(1).flatMap((floor, k) => ({
+      name: `core-${floor}-stands-on-what-is-above-it`,
+      comment: `core’s floors: ${FLOORS.join(' ← ')}`,
+      severity: 'error',
+      from: { path: `^packages/core/src/(${FLOORS.slice(0, k + 1).join('|')})/` },
+      to: { path: `^packages/core/src/${floor}/` },
+    })),
+    {
+      name: 'core-kinds-keep-to-themselves',
+      comment: 'a kind of arrangement imports none of another kind',
+      severity: 'error',
+      from: {
+        path: '^packages/core/src/arrangements/([^/]+)/',
+        pathNot: '^packages/core/src/arrangements/shared/',
+      },
+      to: {
+        path: '^packages/core/src/arrangements/[^/]+/',
+        pathNot: '^packages/core/src/arrangements/($1|shared)/',
+      },
+    },
+    {
+      name: 'core-shared-knows-no-kind',
+      severity: 'error',
+      from: { path: '^packages/core/src/arrangements/shared/' },
+      to: {
+        path: '^packages/core/src/arrangements/[^/]+/',
+        pathNot: '^packages/core/src/arrangements/shared/',
+      },
+    },
+    {
+      name: 'core-kinds-know-no-index',
+      comment: 'the index knows the kinds, never the reverse',
+      severity: 'error',
+      from: { path: '^packages/core/src/arrangements/[^/]+/' },
+      to: { path: '^packages/core/src/arrangements/[^/]+\\.ts$', pathNot: '/kind\\.ts$' },
     },
     {
       name: 'testing-is-for-tests',
@@ -36,6 +88,8 @@ module.exports = {
     },
   ],
   options: {
+    // Types make circles too.
+    tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.lint.json' },
     enhancedResolveOptions: { conditionNames: ['source', 'import', 'require', 'node', 'default'] },
     doNotFollow: { path: 'node_modules' },

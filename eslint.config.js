@@ -4,6 +4,18 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
+const KINDS = 'bento|fluid|masonry|mosaic|fan';
+const ELSEWHERE = 'What belongs to a kind of arrangement lives in its folder: ask `kindOf(arrangement)`.';
+/** A kind's name in a comparison, a switch or a record; `rows` is also a word of its own. */
+const KIND_NAMES = [
+  `Literal[value=/^(${KINDS})$/]`,
+  `Property[key.name=/^(${KINDS})$/]`,
+  `MemberExpression[property.name=/^(${KINDS})$/]`,
+  'BinaryExpression > Literal[value="rows"]',
+  'SwitchCase > Literal[value="rows"]',
+  'Property[key.name="kind"] > Literal[value="rows"]',
+].map((selector) => ({ selector, message: ELSEWHERE }));
+
 export default tseslint.config(
   { ignores: ['**/dist/', '.noria/', 'test-results/', 'playwright-report/'] },
   js.configs.recommended,
@@ -27,6 +39,17 @@ export default tseslint.config(
       ],
       '@typescript-eslint/prefer-nullish-coalescing': ['error', { ignorePrimitives: { string: true } }],
     },
+  },
+  {
+    files: ['packages/{core,cli,server}/src/**/*.ts'],
+    ignores: [
+      '**/*.test.ts',
+      'packages/*/src/testing/**',
+      'packages/core/src/arrangements/*/**',
+      'packages/core/src/arrangements/index.ts',
+      'packages/core/src/document/arrangement.ts',
+    ],
+    rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] },
   },
   { files: ['packages/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },

@@ -11,7 +11,7 @@ import {
   type Application,
 } from './noria';
 import type { Page } from '@playwright/test';
-import { bandsOf, coverageOf, type CollectionDocument } from '@noria/core';
+import { resolvedBands, coverageOf, type CollectionDocument } from '@noria/core';
 
 /** Clicks, drags, drops, key presses and typed fields, each counted as one action. */
 class Hands {
@@ -103,7 +103,7 @@ async function begin(page: Page, application: Application): Promise<{ hands: Han
 async function result(page: Page, application: Application, id: string) {
   await saved(page);
   const { document } = await readStored(application, id);
-  const band = bandsOf(document)[0];
+  const band = resolvedBands(document)[0];
   if (!band) throw new Error('There is no band.');
   return { document, holes: coverageOf(document, band).holes };
 }

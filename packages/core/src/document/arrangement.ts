@@ -87,12 +87,26 @@ export interface FanCards {
   readonly open: 'first' | 'last';
 }
 
+/** The values that kinds have of their own, each with everything said. */
+export interface KindValues {
+  readonly fluid: FluidColumns;
+  readonly masonry: MasonryLanes;
+  readonly gallery: GalleryRows;
+  readonly mosaic: MosaicModules;
+  readonly fan: FanCards;
+}
+
+/** As the file has them; what is left out is what the kind says where nobody says anything. */
+interface WrittenValues extends Omit<KindValues, 'masonry'> {
+  readonly masonry: Omit<MasonryLanes, 'direction' | 'laneSize'> & Partial<MasonryLanes>;
+}
+
 /**
  * The values of every kind of arrangement, so that a band, or a change of mind, comes back to what
  * was set. Only a bento has the areas and the columns that are listed; other kinds have columns of
  * their own.
  */
-export interface Arrangement {
+export interface Arrangement extends Partial<WrittenValues> {
   readonly kind: ArrangementName;
   /** At least one track. */
   readonly columns: readonly TrackSize[];
@@ -116,13 +130,6 @@ export interface Arrangement {
   readonly areas?: readonly string[];
   /** `square`: rows are as high as the first column is wide, in a bento or fluid. Left out: as `rows` say. */
   readonly cells?: 'square' | 'tracks';
-  /** Left out: columns of at least 240 px, as many as fit. */
-  readonly fluid?: FluidColumns;
-  /** Left out, as what follows: the values of `ANY_MASONRY` and its like. */
-  readonly masonry?: Omit<MasonryLanes, 'direction' | 'laneSize'> & Partial<MasonryLanes>;
-  readonly gallery?: GalleryRows;
-  readonly mosaic?: MosaicModules;
-  readonly fan?: FanCards;
 }
 
 /** The values of an arrangement that a band may set for itself. */

@@ -1,18 +1,7 @@
 import { LIMITS } from './limits.js';
-import { countColumns, fluidColumns } from '../fluid/columns.js';
-import { fanOf, isAlong, laneCountOf, masonryOf, mosaicOf } from './kindValues.js';
-import type {
-  Arrangement,
-  CollectionDocument,
-  Fit,
-  OwnPlace,
-  Tile,
-  TileId,
-  TrackSize,
-  WholePlace,
-} from './types.js';
+import type { Arrangement, CollectionDocument, Fit, OwnPlace, Tile, TileId, WholePlace } from './types.js';
 
-/** A band with everything it carries worked out. */
+/** A band with everything it carries worked out; its arrangement is as it is written, whatever its kind. */
 export interface Band {
   /** 0 is the widest. */
   readonly index: number;
@@ -21,9 +10,8 @@ export interface Band {
   readonly from: number;
   /** The breakpoint that ends it, itself not included; Infinity for the widest band. */
   readonly below: number;
-  /** The width that is meant where something depends on it, px: the number of fluid columns. */
+  /** The width that is meant where something depends on it, px. */
   readonly at: number;
-  /** Where it is no bento, its columns are those it has at that width. */
   readonly arrangement: Arrangement;
 }
 
@@ -31,10 +19,6 @@ export const WIDEST_BAND_ID = 'widest';
 
 /** Every band from wide to narrow, each with its own values over those of the next wider one. */
 export function bandsOf(document: CollectionDocument): readonly Band[] {
-  return carriedBands(document).map((band) => withColumns(document, band));
-}
-
-function carriedBands(document: CollectionDocument): Band[] {
   const { bands } = document;
   let arrangement = document.arrangement;
   const all: Band[] = [
@@ -68,38 +52,6 @@ export function carriedArrangement(document: CollectionDocument, index: number):
     .reduce((arrangement, band) => ({ ...arrangement, ...band.arrangement }), document.arrangement);
 }
 
-/** A bento has the columns that are listed; every other kind has some of its own. */
-function withColumns(document: CollectionDocument, band: Band): Band {
-  const { arrangement, at } = band;
-  if (arrangement.kind === 'bento') return band;
-  const { padding, maxInlineSize } = arrangement;
-  const inner = Math.min(at, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
-  return {
-    ...band,
-    arrangement: { ...arrangement, columns: ownColumns(document, band, Math.max(0, inner)) },
-  };
-}
-
-/** The even columns that a kind other than bento has in an inner width, px. */
-export function ownColumns(document: CollectionDocument, band: Band, inner: number): TrackSize[] {
-  const { arrangement } = band;
-  const even = (count: number) => Array.from({ length: count }, () => '1fr');
-  switch (arrangement.kind) {
-    case 'fluid':
-      return fluidColumns(document, band, inner);
-    case 'masonry':
-      if (isAlong(arrangement)) return even(laneCountOf(masonryOf(arrangement)));
-      return even(countColumns(masonryOf(arrangement), inner, arrangement.columnGap));
-    case 'mosaic':
-      return even(Math.max(2, countColumns(mosaicOf(arrangement), inner, arrangement.columnGap)));
-    case 'fan':
-      return even(fanOf(arrangement).axis === 'inline' ? Math.max(1, shownTiles(document, band).length) : 1);
-    case 'rows':
-    case 'bento':
-      return even(1);
-  }
-}
-
 /**
  * The band of an index; 0 is the widest.
  * @throws RangeError when there is no such band
@@ -112,8 +64,8 @@ export function bandOf(document: CollectionDocument, index: number): Band {
 
 /** The band that a width in px lies in, as it is at that width. */
 export function bandAt(document: CollectionDocument, width: number): Band {
-  const band = carriedBands(document).findLast((each) => width < each.below) as Band;
-  return withColumns(document, { ...band, at: width });
+  const band = bandsOf(document).findLast((each) => width < each.below) as Band;
+  return { ...band, at: width };
 }
 
 export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null };

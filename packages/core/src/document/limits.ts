@@ -1,3 +1,5 @@
+import { LARGEST_TRACK } from '../engine/css/trackSize.js';
+
 /** The bounds that the checker holds a document to and the settings show; lengths in px. */
 export const LIMITS = {
   /** The axis of widths that the width ruler shows. */
@@ -8,7 +10,7 @@ export const LIMITS = {
   span: 1000,
   gap: 400,
   padding: 800,
-  track: 10_000,
+  track: LARGEST_TRACK,
   tiles: 10_000,
   bands: 24,
   typeSize: { least: 6, most: 400 },

@@ -1,5 +1,5 @@
 import { namedIn } from './named.js';
-import { px } from '../page/units.js';
+import { px } from '../engine/css/units.js';
 import type {
   Border,
   Colour,
@@ -12,7 +12,7 @@ import type {
   Shade,
   TypeSize,
 } from '../document/look.js';
-import type { Declarations } from '../page/rule.js';
+import type { Declarations } from '../engine/css/rule.js';
 
 const short = (value: number) => Number(value.toFixed(3));
 export const percentCss = (share: number) => `${Number((share * 100).toFixed(2))}%`;

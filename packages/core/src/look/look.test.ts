@@ -6,8 +6,8 @@ import { fadeCss, gradientCss, groundCss, typeSizeCss } from './css.js';
 import { coloursOf, contrastIn, legibleInk, leastContrast } from './ink.js';
 import { fromDesignTokens, toDesignTokens } from './designTokens.js';
 import { paletteFrom } from './palette.js';
-import { emptyDocument } from '../document/emptyDocument.js';
-import { newTile } from '../commands/newTile.js';
+import { emptyDocument } from '../edit/emptyDocument.js';
+import { newTile } from '../parts/newTile.js';
 import type { NamedLooks } from '../document/look.js';
 
 const colour = fc

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { addTile, setCollectionLook, setContent, setLook } from '../commands/tiles.js';
-import { change, type Command } from '../patch/change.js';
-import { emptyDocument } from '../document/emptyDocument.js';
-import { groupTiles } from '../commands/groups.js';
-import { setArrangement } from '../commands/arrangement.js';
-import { setFit, setHidden, setLayer, setOrder, setPin, setSpan } from '../commands/place.js';
-import { setKind, setOfKind } from '../commands/kinds.js';
-import { setQueries } from '../commands/needs.js';
-import { ANY_FAN } from '../document/kindValues.js';
+import { addTile, setCollectionLook, setContent, setLook } from '../edit/commands/tiles.js';
+import { change, type Command } from '../edit/patch/change.js';
+import { emptyDocument } from '../edit/emptyDocument.js';
+import { groupTiles } from '../edit/commands/groups.js';
+import { setArrangement } from '../edit/commands/arrangement.js';
+import { setFit, setHidden, setLayer, setOrder, setPin, setSpan } from '../edit/commands/place.js';
+import { setKind, setOfKind } from '../edit/commands/kinds.js';
+import { setQueries } from '../edit/commands/needs.js';
+import { ANY_FAN } from '../arrangements/fan/values.js';
 import type { CollectionDocument } from '../document/types.js';
 
 const IDS = ['t1', 't2', 't3', 't4', 't5', 't6', 't7', 't8'];

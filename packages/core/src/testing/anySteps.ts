@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { allTiles, levelOf, type Level } from '../document/levels.js';
-import { applyDesign, readDesign } from '../packing/designRows.js';
-import { closeGaps, gapCommand } from '../packing/closeGaps.js';
-import { moveToCell } from '../commands/moveToCell.js';
+import { applyDesign, readDesign } from '../analysis/packing/designRows.js';
+import { closeGaps, gapCommand } from '../analysis/packing/closeGaps.js';
+import { moveToCell } from '../edit/commands/moveToCell.js';
 import { sample } from './sample.js';
-import { assignArea, paintArea, removeArea } from '../commands/areas.js';
-import { addBreakpoint, moveBreakpoint, removeBreakpoint } from '../commands/bands.js';
-import { setArrangement, setColumnCount, setTrack } from '../commands/arrangement.js';
+import { assignArea, paintArea, removeArea } from '../edit/commands/areas.js';
+import { addBreakpoint, moveBreakpoint, removeBreakpoint } from '../edit/commands/bands.js';
+import { setArrangement, setColumnCount, setTrack } from '../edit/commands/arrangement.js';
 import {
   duplicateTile,
   pasteTiles,
@@ -14,10 +14,10 @@ import {
   tilesFromText,
   tilesToText,
   type TakenTiles,
-} from '../commands/copies.js';
-import { groupTiles, ungroup } from '../commands/groups.js';
-import { onLevel } from '../commands/level.js';
-import { setFit, setLayer, setPin, setSpan } from '../commands/place.js';
+} from '../edit/commands/copies.js';
+import { groupTiles, ungroup } from '../edit/commands/groups.js';
+import { onLevel } from '../edit/commands/level.js';
+import { setFit, setLayer, setPin, setSpan } from '../edit/commands/place.js';
 import {
   addTile,
   moveInOrder,
@@ -26,10 +26,10 @@ import {
   setContent,
   setLook,
   setWeight,
-} from '../commands/tiles.js';
-import { evenTracks, insertTrack, moveBoundary, removeTrack } from '../commands/tracks.js';
-import { withEntryIds } from '../document/entryIds.js';
-import type { Command } from '../patch/change.js';
+} from '../edit/commands/tiles.js';
+import { evenTracks, insertTrack, moveBoundary, removeTrack } from '../edit/commands/tracks.js';
+import { withEntryIds } from '../check/entryIds.js';
+import type { Command } from '../edit/patch/change.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
 /** What sequences of steps begin with. */

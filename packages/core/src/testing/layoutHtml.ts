@@ -1,6 +1,6 @@
-import { layoutPage, type PageLayoutOptions } from '../html/layoutPage.js';
-import { readPage } from '../html/readPage.js';
-import type { TextMeasurer } from '../text/types.js';
+import { layoutPage, type PageLayoutOptions } from '../engine/html/layoutPage.js';
+import { readPage } from '../engine/html/readPage.js';
+import type { TextMeasurer } from '../engine/text/types.js';
 
 /** Every letter is 8 px wide, so that the words of a test can be counted. */
 export const LETTERS: TextMeasurer = {

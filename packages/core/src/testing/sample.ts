@@ -1,5 +1,5 @@
-import { emptyDocument } from '../document/emptyDocument.js';
-import { newTile } from '../commands/newTile.js';
+import { emptyDocument } from '../edit/emptyDocument.js';
+import { newTile } from '../parts/newTile.js';
 import type { Arrangement, CollectionDocument, PictureAsset, Place, Tile } from '../document/types.js';
 
 /** Spans, and for a pinned tile its cell: [columns, rows, column, row]. */

@@ -1,21 +1,8 @@
-import { combineReducers, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import { composeSlice } from '../features/compose/composeSlice';
-import { fitSlice } from '../features/fit/fitSlice';
-import { documentSlice } from '../features/document/documentSlice';
+import { configureStore } from '@reduxjs/toolkit';
 import { saver } from '../features/document/saver';
-import { uploadsSlice } from '../features/pictures/uploadsSlice';
-import { laterSlice } from '../features/later';
-import { noticesSlice } from '../features/notices/noticesSlice';
+import { reducer } from './state';
 
-export const reducer = combineReducers({
-  document: documentSlice.reducer,
-  compose: composeSlice.reducer,
-  fit: fitSlice.reducer,
-  later: laterSlice.reducer,
-  notices: noticesSlice.reducer,
-  uploads: uploadsSlice.reducer,
-});
-
+/** The store with what saves. */
 export const makeStore = () =>
   configureStore({
     reducer,
@@ -23,8 +10,3 @@ export const makeStore = () =>
       // The document is checked where it comes in; walking it after every action would cost frames.
       defaults({ serializableCheck: false, immutableCheck: false }).prepend(saver.middleware),
   });
-
-export type AppStore = ReturnType<typeof makeStore>;
-export type RootState = ReturnType<typeof reducer>;
-export type AppDispatch = AppStore['dispatch'];
-export type AppThunk<Result = void> = ThunkAction<Result, RootState, unknown, UnknownAction>;

@@ -13,7 +13,7 @@ import {
 } from '@noria/core';
 import { needleMoved, taken } from '../features/compose/composeSlice';
 import { opened } from '../features/document/documentSlice';
-import { reducer, type AppThunk } from '../store/store';
+import { reducer, type AppThunk } from '../store/state';
 
 /** Measures words where there is no browser: every letter is half as wide as its type is high. */
 class LetterCanvas {

@@ -1,4 +1,4 @@
-import { countOf, LIMITS, worstRuns, type Finding, type FitReport } from '@noria/core';
+import { columnCountOf, LIMITS, worstRuns, type Finding, type FitReport } from '@noria/core';
 import { useMemo, type PointerEvent } from 'react';
 import {
   Area,
@@ -96,9 +96,9 @@ export function Curves({ report, findings, open }: CurvesProps) {
               className="absolute top-0 overflow-hidden pl-3 whitespace-nowrap"
               style={{ left: `${start * 100}%`, width: `${(end - start) * 100}%` }}
             >
-              {countOf(band.arrangement)?.count === null
+              {columnCountOf(band.arrangement)?.count === null
                 ? band.arrangement.kind
-                : arrangementWords(band.arrangement.kind, band.arrangement.columns.length)}
+                : arrangementWords(band.arrangement.kind, band.columns.length)}
             </span>
           ) : null;
         })}

@@ -1,4 +1,10 @@
-import { bandsOf, colourOf, countOf, layoutCollection, type CollectionDocument } from '@noria/core';
+import {
+  resolvedBands,
+  colourOf,
+  columnCountOf,
+  layoutCollection,
+  type CollectionDocument,
+} from '@noria/core';
 import { MoreHorizontal } from 'lucide-react';
 import { AlertDialog, DropdownMenu } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -24,15 +30,15 @@ interface CollectionCardProps {
 
 /** “bento of 6, 4 and 2 columns”, “masonry, up to 5 lanes”, “rows”. */
 function arrangedWords(document: CollectionDocument): string {
-  const bands = bandsOf(document);
+  const bands = resolvedBands(document);
   const kinds = [...new Set(bands.map(({ arrangement }) => arrangement.kind))];
   const [kind = 'bento'] = kinds;
   if (kinds.length > 1) return list.format(kinds);
-  const counts = bands.map((band) => band.arrangement.columns.length);
+  const counts = bands.map((band) => band.columns.length);
   const [most = 1] = counts;
   const word = COLUMN_WORDS[kind];
   if (word === null) return kind;
-  if (bands.some(({ arrangement }) => countOf(arrangement)?.count === null))
+  if (bands.some(({ arrangement }) => columnCountOf(arrangement)?.count === null))
     return `${kind}, up to ${count(Math.max(...counts), word).toLowerCase()}`;
   return `${kind} of ${list.format([...new Set(counts)].map(String))} ${most === 1 ? word : `${word}s`}`;
 }

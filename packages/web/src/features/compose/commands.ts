@@ -34,7 +34,7 @@ import {
 import { keySheetToggled, linesToggled, orderToggled, shown, toolChosen } from './composeSlice';
 import { runHere } from './here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectTrail } from './selectors';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 export interface ListedCommand {
   readonly does: string;

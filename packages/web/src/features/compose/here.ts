@@ -1,7 +1,7 @@
 import { onLevel, type Command } from '@noria/core';
 import { run, tryOut } from '../document';
 import { selectLevel } from './selectors';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 /** Runs a command on the level that one is on, as one undoable step; answers whether it could be run. */
 export const runHere =

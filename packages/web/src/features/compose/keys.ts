@@ -31,7 +31,7 @@ import {
   takeTowards,
 } from './actions';
 import { selectBand, selectBands, selectNeedle } from './selectors';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 export interface KeyCommand {
   /** As the key sheet shows it. */

@@ -1,12 +1,12 @@
 import { createSelector } from '@reduxjs/toolkit';
 import {
-  bandAt,
-  bandsOf,
-  countOf,
+  resolvedBandAt,
+  resolvedBands,
+  columnCountOf,
   layoutCollection,
   levelLayout,
   levelOf,
-  type Band,
+  type ResolvedBand,
   type CollectionDocument,
   type Layout,
   type Level,
@@ -15,7 +15,7 @@ import {
 } from '@noria/core';
 import { measurer } from '../../measure/measurer';
 import { selectSaved, selectShown } from '../document';
-import type { RootState } from '../../store/store';
+import type { RootState } from '../../store/state';
 
 export const selectNeedle = ({ compose }: RootState) => compose.needle;
 export const selectSetFor = ({ compose }: RootState) => compose.setFor;
@@ -57,7 +57,7 @@ const unlessChanged = {
   },
 };
 
-export const selectBands = createSelector([selectShown], bandsOf, unlessChanged);
+export const selectBands = createSelector([selectShown], resolvedBands, unlessChanged);
 const layOut = (document: CollectionDocument, width: number): Layout =>
   layoutCollection(document, width, { measurer });
 
@@ -80,11 +80,10 @@ export const selectLayout = createSelector(
  */
 export const selectBand = createSelector(
   [selectView, selectNeedle, selectLevel, (state: RootState) => selectLayout(state).columns.length],
-  (view, needle, level, columns): Band => {
-    const band = bandAt(view, needle);
-    if (level === null || countOf(band.arrangement) === null) return band;
-    const even = Array.from({ length: columns }, () => '1fr');
-    return { ...band, arrangement: { ...band.arrangement, columns: even } };
+  (view, needle, level, columns): ResolvedBand => {
+    const band = resolvedBandAt(view, needle);
+    if (level === null || columnCountOf(band.arrangement) === null) return band;
+    return { ...band, columns: Array.from({ length: columns }, () => '1fr') };
   },
   unlessChanged,
 );

@@ -3,7 +3,7 @@ import { announce, warn } from '../notices';
 import { newEntryId } from '../../api/ids';
 import { moveOver } from './moveOver';
 import { changed, redone, tried, undone } from './documentSlice';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 /**
  * Runs a command as one undoable step. Steps of the same key in close succession become one. Answers

@@ -4,7 +4,7 @@ import { drainLater } from '../later';
 import { leftLock, sendLeft } from './left';
 import { leftOutboxes } from './outbox';
 import { alone, thisTab } from '../kept';
-import type { AppDispatch, RootState } from '../../store/store';
+import type { AppDispatch, RootState } from '../../store/state';
 
 const EVERY_MS = 15_000;
 

@@ -2,7 +2,7 @@ import { hearChanges } from '../../api/events';
 import { catchUp } from './join';
 import { savingChanged } from './documentSlice';
 import { isSending } from './saver';
-import type { AppDispatch, RootState } from '../../store/store';
+import type { AppDispatch, RootState } from '../../store/state';
 
 /** Takes in what others change of the open collection, as soon as it is heard of. Answers how to stop. */
 export function followChanges(dispatch: AppDispatch, getState: () => RootState): () => void {

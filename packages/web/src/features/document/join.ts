@@ -5,7 +5,7 @@ import { announce } from '../notices';
 import { setAside } from './aside';
 import { asked, joined, savingChanged } from './documentSlice';
 import { onTop } from './versions';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 /**
  * Takes in what was stored elsewhere meanwhile, and puts our changes on top of it; asks where the two

@@ -7,7 +7,7 @@ import { arrivedOrLeft, leftLock, readOrDeleted, sendLeft } from './left';
 import { dropOutbox, keepBase, keepOutbox, leftOutboxes, type OutboxKey } from './outbox';
 import { alone, thisTab } from '../kept';
 import { onTop, versionOf } from './versions';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 /**
  * Opens a collection, after what earlier visits and tabs that are gone left unsent was sent. What can’t be

@@ -17,7 +17,7 @@ import {
 import { catchUp } from './join';
 import { keepBase, keepOutbox } from './outbox';
 import { keepsNothing } from '../kept';
-import type { AppDispatch, RootState } from '../../store/store';
+import type { AppDispatch, RootState } from '../../store/state';
 
 const QUIET_MS = 350;
 const RETRY_MS = [800, 1500, 3000, 5000, 8000];

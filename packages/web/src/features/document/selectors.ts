@@ -1,5 +1,5 @@
 import type { CollectionDocument } from '@noria/core';
-import type { RootState } from '../../store/store';
+import type { RootState } from '../../store/state';
 
 /** The document as shown: with what a gesture under way would make of it. */
 export const selectShown = ({ document }: RootState): CollectionDocument => {

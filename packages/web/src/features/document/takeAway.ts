@@ -5,7 +5,7 @@ import { download } from '../../ui/download';
 import { announce } from '../notices';
 import { opened } from './documentSlice';
 import { dropOwnOutbox } from './outbox';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 /** Hands a document to the browser’s downloads, as a file that Noria reads again. */
 export const takeAway =

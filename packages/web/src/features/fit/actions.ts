@@ -2,7 +2,7 @@ import { setAccepted, type Finding, type JsonPatch } from '@noria/core';
 import { run, runPatch, selectSaved } from '../document';
 import { announce, warn } from '../notices';
 import { fitWorker } from './worker';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 
 /** Says that a finding is as it should be, or looks for it again. */
 export const acceptFinding =

@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { openFindings, type Finding } from '@noria/core';
-import type { RootState } from '../../store/store';
+import type { RootState } from '../../store/state';
 
 export const selectReport = ({ fit }: RootState) => fit.report;
 

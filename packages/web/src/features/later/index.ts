@@ -1,1 +1,2 @@
-export { drainLater, laterSlice, sendLater, type LaterRequest } from './later';
+export { drainLater, sendLater, type LaterRequest } from './later';
+export { laterSlice } from './laterSlice';

@@ -1,4 +1,4 @@
-import { createSlice, type Dispatch, type PayloadAction } from '@reduxjs/toolkit';
+import type { Dispatch } from '@reduxjs/toolkit';
 import { request, ServerAway, ServerProblem } from '../../api/problem';
 import { warn } from '../notices';
 import {
@@ -14,7 +14,8 @@ import {
   readPlain,
   thisTab,
 } from '../kept';
-import type { AppThunk } from '../../store/store';
+import { laterSlice } from './laterSlice';
+import type { AppThunk } from '../../store/state';
 
 /** What was typed about something that is no collection: it is sent until it arrives, as a save is. */
 export interface LaterRequest {
@@ -24,28 +25,6 @@ export interface LaterRequest {
   readonly body: Readonly<Record<string, unknown>>;
 }
 
-export interface LaterState {
-  /** The paths of what has not arrived yet, of this tab. */
-  readonly waiting: readonly string[];
-  /** Counts up whenever something has arrived. */
-  readonly arrived: number;
-}
-
-const initialState: LaterState = { waiting: [], arrived: 0 };
-
-export const laterSlice = createSlice({
-  name: 'later',
-  initialState,
-  reducers: {
-    noted: (state, { payload }: PayloadAction<string>) => {
-      if (!state.waiting.includes(payload)) state.waiting.push(payload);
-    },
-    settled: (state, { payload }: PayloadAction<string>) => {
-      state.waiting = state.waiting.filter((path) => path !== payload);
-      state.arrived++;
-    },
-  },
-});
 const { noted, settled } = laterSlice.actions;
 
 const PREFIX = 'later:';

@@ -1,7 +1,7 @@
 import { byNumberedName } from '@noria/core';
 import PQueue from 'p-queue';
 import { uploadToLibrary, type LibraryPicture } from '../../api/pictures';
-import type { AppThunk } from '../../store/store';
+import type { AppThunk } from '../../store/state';
 import { unpack } from './unpack';
 import { begun, ended, failed, preparing, refused, uploaded } from './uploadsSlice';
 

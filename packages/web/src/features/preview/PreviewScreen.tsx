@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import { bandAt, LIMITS } from '@noria/core';
+import { resolvedBandAt, LIMITS } from '@noria/core';
 import { RotateCcw } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store/hooks';
@@ -34,7 +34,7 @@ export function PreviewScreen({ id }: { id: string }) {
   const room = Math.max(0, (size?.width ?? 0) - 2 * EDGE);
   const scale = room === 0 ? 0 : Math.min(1, room / needle);
   const height = size?.height ?? 0;
-  const { arrangement } = bandAt(document, needle);
+  const { arrangement, columns } = resolvedBandAt(document, needle);
   /** Says where a link leads, which is not followed here; one within the page is. */
   const follow = (event: MouseEvent) => {
     const link = (event.target as Element).closest('a[href]');
@@ -64,7 +64,7 @@ export function PreviewScreen({ id }: { id: string }) {
         </div>
         <p className="text-sm text-soft">
           <span className="inline-block first-letter:uppercase">
-            {arrangementWords(arrangement.kind, arrangement.columns.length)}
+            {arrangementWords(arrangement.kind, columns.length)}
           </span>
           {scale < 1 && scale > 0 && (
             <>

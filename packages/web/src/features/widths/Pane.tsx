@@ -1,4 +1,4 @@
-import { bandAt, colourOf, flatTiles, layoutCollection, measureOf } from '@noria/core';
+import { resolvedBandAt, colourOf, flatTiles, layoutCollection, measureOf } from '@noria/core';
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
 import { measurer } from '../../measure/measurer';
@@ -41,7 +41,7 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
   const isActive = useAppSelector((state) => state.compose.needle === width);
   const isSweeping = useAppSelector((state) => state.document.trial !== null);
   const layout = useMemo(() => layoutCollection(document, width, { measurer }), [document, width]);
-  const band = bandAt(document, width);
+  const band = resolvedBandAt(document, width);
   const here = findings.filter(({ ranges }) => ranges.some(({ from, to }) => width >= from && width <= to));
   // While something is dragged or tried, the pane that it began in stays the one.
   const enter = () => !isActive && !isSweeping && dispatch(needleMoved(width));
@@ -65,7 +65,7 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
           {width}
         </button>
         <span className={`truncate text-sm text-soft ${width * scale < LEAST_FOR_WORDS ? 'sr-only' : ''}`}>
-          {arrangementWords(band.arrangement.kind, band.arrangement.columns.length)}
+          {arrangementWords(band.arrangement.kind, band.columns.length)}
         </span>
         {worst && (
           <span className="flex items-center gap-1" title={here.map(({ title }) => title).join('\n')}>

@@ -4,7 +4,7 @@ import { brushTaken } from '../composeSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectSetFor, selectView } from '../selectors';
 import { named } from './named';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 export const TRANSFERS: Readonly<Record<Transfer, string>> = {
   look: 'look',

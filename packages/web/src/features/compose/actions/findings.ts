@@ -2,7 +2,7 @@ import type { CollectionDocument, Finding, TileId } from '@noria/core';
 import { entered, findingOpened, needleMoved, shown, taken } from '../composeSlice';
 import { selectShown } from '../../document';
 import { announce } from '../../notices';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 /** The groups that lead to one, outermost first. */
 function trailTo({ order, tiles }: CollectionDocument, level: TileId | null): TileId[] {

@@ -4,7 +4,7 @@ import { entered, taken } from '../composeSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand } from '../selectors';
 import { freshId } from './freshId';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 /** Puts the tiles in hand into a new group. */
 export const groupInHand = (): AppThunk => (dispatch, getState) => {

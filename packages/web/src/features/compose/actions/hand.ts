@@ -2,7 +2,7 @@ import { neighbour, type TileId } from '@noria/core';
 import { entered, taken } from '../composeSlice';
 import { selectInHand, selectLayout, selectTrail, selectView } from '../selectors';
 import { announce } from '../../notices';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 /** Takes the nearest tile in a direction from the one in hand; the first one when none is. */
 export const takeTowards =

@@ -18,7 +18,7 @@ import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { nextPosition } from './tiles';
-import type { AppThunk, RootState } from '../../../store/store';
+import type { AppThunk, RootState } from '../../../store/state';
 
 /** The slots of tiles as aspects, inline ÷ block, at the width shown. */
 function aspectsOf(state: RootState, ids: readonly TileId[]): number[] {

@@ -17,7 +17,7 @@ import { announce } from '../../notices';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { named } from './named';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 /** Sets a span of all tiles in hand. */
 export const spanTiles =
@@ -48,7 +48,7 @@ export const growTiles =
       dispatch(announce(`In ${KIND_WORDS[kind].toLowerCase()} the size of a tile is not by spans.`));
       return;
     }
-    const most = band.arrangement.columns.length;
+    const most = band.columns.length;
     const commands = tiles.map((tile) => {
       const place = placeIn(view, tile, band.index);
       const columnSpan = Math.min(most, Math.max(1, Math.min(place.columnSpan, most) + columns));

@@ -19,7 +19,7 @@ import { selectInHand, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
 import { nextPosition } from './tiles';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 const fresh = ({ kind }: { kind: Parameters<typeof freshId>[0] }) => freshId(kind);
 

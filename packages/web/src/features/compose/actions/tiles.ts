@@ -20,7 +20,7 @@ import { runHere } from '../here';
 import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 /** Where a new tile comes in reading order: after those in hand, else at the end. */
 export const nextPosition = (state: Parameters<typeof selectView>[0]) => {

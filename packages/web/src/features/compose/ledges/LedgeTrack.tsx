@@ -6,7 +6,7 @@ import { runHere } from '../here';
 import { selectBand, selectSetFor } from '../selectors';
 import { Boundary } from './Boundary';
 import { TrackCell, type TrackAct } from './TrackCell';
-import type { AppThunk } from '../../../store/store';
+import type { AppThunk } from '../../../store/state';
 
 interface LedgeTrackProps {
   readonly axis: 'column' | 'row';

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { selectBand, selectLayout, selectNeedle, selectSavedView } from '../selectors';
-import type { RootState } from '../../../store/store';
+import type { RootState } from '../../../store/state';
 import type { Asked, Packing } from './packing.worker';
 
 let worker: Remote<Packing> | null = null;

@@ -1,4 +1,4 @@
-import { LIMITS, moveBreakpoint, removeBreakpoint, type Band } from '@noria/core';
+import { LIMITS, moveBreakpoint, removeBreakpoint, type ResolvedBand } from '@noria/core';
 import { useDrag } from '@use-gesture/react';
 import { useState, type KeyboardEvent } from 'react';
 import { useAppDispatch } from '../../../store/hooks';
@@ -14,8 +14,8 @@ const GRIP = 47;
 
 interface BreakpointProps {
   /** The band below it. */
-  readonly band: Band;
-  readonly wider: Band;
+  readonly band: ResolvedBand;
+  readonly wider: ResolvedBand;
   readonly length: number;
 }
 
@@ -58,13 +58,13 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
     event.preventDefault();
   };
   const x = toAxis(band.below, length);
-  const columns = band.arrangement.columns.length;
+  const columns = band.columns.length;
   return (
     <div
       {...bind()}
       role="slider"
       tabIndex={0}
-      aria-label={`Breakpoint between ${columns} and ${wider.arrangement.columns.length} columns`}
+      aria-label={`Breakpoint between ${columns} and ${wider.columns.length} columns`}
       aria-valuemin={LIMITS.narrowest + 1}
       aria-valuemax={LIMITS.widest}
       aria-valuenow={band.below}

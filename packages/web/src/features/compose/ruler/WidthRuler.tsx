@@ -1,4 +1,11 @@
-import { addBreakpoint, columnChanges, countOf, LIMITS, type Band } from '@noria/core';
+import {
+  addBreakpoint,
+  columnChanges,
+  columnCountOf,
+  LIMITS,
+  type Band,
+  type ResolvedBand,
+} from '@noria/core';
 import { useRef, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { arrangementWords, COLUMN_WORDS, KIND_WORDS } from '../../../ui/kindWords';
@@ -88,7 +95,12 @@ export function WidthRuler() {
                 <HeatStrip length={length} />
               </svg>
               {bands.slice(1).map((band) => (
-                <Breakpoint key={band.id} band={band} wider={bands[band.index - 1] as Band} length={length} />
+                <Breakpoint
+                  key={band.id}
+                  band={band}
+                  wider={bands[band.index - 1] as ResolvedBand}
+                  length={length}
+                />
               ))}
               <FindingMarks length={length} />
               <Needle length={length} />
@@ -101,7 +113,7 @@ export function WidthRuler() {
 }
 
 /** A band as a step of water, cut into its columns. */
-function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number) => number }) {
+function Step({ band, bands, x }: { band: ResolvedBand; bands: number; x: (width: number) => number }) {
   const active = useAppSelector(selectBand).id === band.id;
   const needle = useAppSelector(selectNeedle);
   const fromNarrowest = bands - 1 - band.index;
@@ -110,8 +122,8 @@ function Step({ band, bands, x }: { band: Band; bands: number; x: (width: number
   const changes = columnChanges({ ...band, from: Math.max(band.from, LIMITS.narrowest) });
   const { kind } = band.arrangement;
   // As many columns as fit: their number is written where it changes.
-  const isFitted = countOf(band.arrangement)?.count === null;
-  const columns = COLUMN_WORDS[kind] === null ? 1 : band.arrangement.columns.length;
+  const isFitted = columnCountOf(band.arrangement)?.count === null;
+  const columns = COLUMN_WORDS[kind] === null ? 1 : band.columns.length;
   const label = isFitted ? fittedLabel(band) : sentence(arrangementWords(kind, columns));
   const cuts = isFitted
     ? changes.map(({ width }) => x(width))

@@ -22,7 +22,7 @@ import { runHere } from '../here';
 import { selectBand, selectNeedle, selectSetFor, selectView } from '../selectors';
 import { NumberRow } from './NumberRow';
 import { shared } from './shared';
-import type { RootState } from '../../../store/store';
+import type { RootState } from '../../../store/state';
 
 const BY: Readonly<Record<Need['by'], string>> = {
   figure: 'px, its figure',

@@ -22,7 +22,7 @@ import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors
 import { NumberRow } from './NumberRow';
 import { SetNumber } from './SetNumber';
 import { shared } from './shared';
-import type { RootState } from '../../../store/store';
+import type { RootState } from '../../../store/state';
 
 const LIES: readonly { readonly value: Lie; readonly label: string }[] = [
   { value: 'fill', label: 'Fill' },

@@ -21,7 +21,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   const pinned = places.every(({ pin }) => pin);
   const [only] = tiles.length === 1 ? tiles : [];
   const at = layout.tiles.find(({ id }) => id === only?.id);
-  const columns = band.arrangement.columns.length;
+  const columns = band.columns.length;
   const setHere = tiles.some(
     ({ id }) =>
       isSetHere(document, band.index, { tile: id, of: 'columnSpan' }) ||

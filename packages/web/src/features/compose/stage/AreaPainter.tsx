@@ -28,7 +28,7 @@ export function AreaPainter({ area, style, onDone }: AreaPainterProps) {
   const setFor = useAppSelector(selectSetFor);
   const kind = useAppSelector((state) => state.compose.drawn);
   const present = [...(areaMap(band.arrangement)?.areas.keys() ?? [])];
-  const [name, setName] = useState(() => suggest(area, band.arrangement.columns.length, present));
+  const [name, setName] = useState(() => suggest(area, band.columns.length, present));
   const fits = AREA_NAME.test(name);
 
   const paint = () => {

@@ -1,4 +1,4 @@
-import { bandAt, change, coverageOf, levelOf, setSpan, type LaidOutTile } from '@noria/core';
+import { resolvedBandAt, change, coverageOf, levelOf, setSpan, type LaidOutTile } from '@noria/core';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { useShiftHeld } from '../../../ui/useShiftHeld';
@@ -48,7 +48,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const tiles = inHand.map(({ id }) => id);
   const command = setSpan({ tiles, band: band.index, setFor, ...span });
   const made = change(levelOf(document, level), command).document;
-  const after = coverageOf(made, bandAt(made, needle)).holes.length;
+  const after = coverageOf(made, resolvedBandAt(made, needle)).holes.length;
 
   const width = Math.max(tiles.length > 1 ? LEAST_WIDTH_FOR_SEVERAL : LEAST_WIDTH, columns * CELL + 17);
   const place = besideTile(boxStyle(space, laidOut), width, needle * space.scale);

@@ -1,0 +1,46 @@
+import { coloursOf, contrastIn, leastContrast } from '../../look/ink.js';
+import { colourOf } from '../../look/named.js';
+import { hasWords } from './needs.js';
+import { levelsOf } from './wordFindings.js';
+import type { Checked, Found } from './checked.js';
+import type { PictureAsset, Tile } from '../../document/types.js';
+
+/** The least contrast of words to what is behind them (WCAG 2.2, 1.4.3). */
+export const LEAST_CONTRAST = 4.5;
+
+/** What does not depend on the width: contrast, and pictures without alternative text. */
+export function* alwaysFindings(checked: Checked): Generator<Found> {
+  const { looks, stretch } = checked;
+  const ranges = [{ from: stretch.from, to: stretch.to }];
+  const levels = levelsOf(checked);
+  for (const { id } of stretch.first.tiles) {
+    const tile = looks.tiles[id] as Tile;
+    const level = levels.get(id) ?? null;
+    const common = { level, tiles: [id], ranges, worst: stretch.from };
+    const least = leastIn(looks, tile);
+    if (least < LEAST_CONTRAST)
+      yield { ...common, kind: 'faint', badness: 5 - least, said: { has: least, need: LEAST_CONTRAST } };
+    if (lacksWords(looks.pictures, tile))
+      yield { ...common, kind: 'no alternative text', badness: 1, said: {} };
+  }
+}
+
+const knownContrast = new WeakMap<Tile, { of: unknown[]; least: number }>();
+
+function leastIn({ pictures, namedLooks }: Checked['looks'], tile: Tile): number {
+  const before = knownContrast.get(tile);
+  if (before?.of[0] === pictures && before.of[1] === namedLooks) return before.least;
+  const known = { pictures, namedLooks };
+  const badges = (tile.badges ?? []).map(({ fill, ink }) =>
+    leastContrast(colourOf(namedLooks, ink), coloursOf(known, fill)),
+  );
+  const least = Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
+  knownContrast.set(tile, { of: [pictures, namedLooks], least });
+  return least;
+}
+
+/** A picture that nobody described; one behind words is decoration. */
+function lacksWords(pictures: Readonly<Record<string, PictureAsset>>, tile: Tile): boolean {
+  if (tile.kind !== 'picture' || tile.picture === null) return false;
+  return pictures[tile.picture]?.alternativeText.trim() === '';
+}

@@ -1,0 +1,152 @@
+import { inlineContribution } from '../../engine/box/intrinsic.js';
+import { layoutBox } from '../../engine/box/layoutBox.js';
+import { typeSizeOf } from '../../look/named.js';
+import { isFluid, tileBox } from '../../parts/tileBox.js';
+import '../../engine/layoutTree.js';
+import type { Box } from '../../engine/box/box.js';
+import type { CollectionDocument, Tile, TypeSize } from '../../document/types.js';
+import type { TextMeasurer } from '../../engine/text/types.js';
+
+/** What a tile needs of its place at a width of the page. */
+export interface Need {
+  /** The least width at which it is legible, px of its border box; 0: any. */
+  readonly inlineSize: number;
+  /** What says so. */
+  readonly by: 'hand' | 'figure' | 'words' | 'line' | 'nothing';
+}
+
+/** How many characters a line of running text has at least, and how wide one is on the average, em. */
+const LEAST_CHARACTERS = 12;
+const CHARACTER = 0.5;
+
+const NOTHING: Need = { inlineSize: 0, by: 'nothing' };
+
+/** Kinds whose words lie in the tile itself. */
+export const hasWords = ({ kind }: Tile) => kind !== 'picture' && kind !== 'film' && kind !== 'group';
+
+interface Known {
+  readonly box: Box;
+  need?: Need;
+  readonly blockSizes: Map<number, number>;
+}
+
+interface KnownTile {
+  readonly document: Pick<CollectionDocument, 'look' | 'pictures' | 'namedLooks' | 'films' | 'icons'>;
+  readonly measurer: TextMeasurer;
+  /** By the width of the page, where type grows with it. */
+  readonly pages: Map<number, Known>;
+}
+
+const known = new WeakMap<Tile, KnownTile>();
+const MOST_PAGES = 1000;
+
+/** What is known of a tile at a width of the page; measured once, however often it is asked for. */
+function knownOf(document: CollectionDocument, tile: Tile, measurer: TextMeasurer, page: number): Known {
+  let found = known.get(tile);
+  const { look, pictures, namedLooks, films, icons } = document;
+  if (
+    found?.measurer !== measurer ||
+    found.document.look !== look ||
+    found.document.pictures !== pictures ||
+    found.document.namedLooks !== namedLooks ||
+    found.document.films !== films ||
+    found.document.icons !== icons
+  ) {
+    found = { document, measurer, pages: new Map<number, Known>() };
+    known.set(tile, found);
+  }
+  const key = isFluid(document, tile) ? page : 0;
+  let at = found.pages.get(key);
+  if (!at) {
+    if (found.pages.size > MOST_PAGES) found.pages.clear();
+    at = { box: tileBox(document, tile, measurer, page), blockSizes: new Map<number, number>() };
+    found.pages.set(key, at);
+  }
+  return at;
+}
+
+/**
+ * The least legible width of a tile: what was set by hand, else a figure in one line, the longest
+ * word, and a line of twelve characters where there is running text.
+ * @param page width of the page, px; type may grow with it
+ * @throws whatever the measurer throws
+ */
+export function needOf(document: CollectionDocument, tile: Tile, measurer: TextMeasurer, page: number): Need {
+  if (tile.neverBelow !== undefined) return { inlineSize: tile.neverBelow, by: 'hand' };
+  if (!hasWords(tile) && !tile.badges) return NOTHING;
+  const found = knownOf(document, tile, measurer, page);
+  return (found.need ??= withBadges(
+    tile,
+    found.box,
+    hasWords(tile) ? read(document, tile, found.box) : NOTHING,
+  ));
+}
+
+/** How far a badge stands in from its edge, px. */
+const BADGE_INSET = 10;
+
+/** A badge does not break, so the tile is at least as wide as it. */
+function withBadges(tile: Tile, box: Box, need: Need): Need {
+  if (!tile.badges) return need;
+  const badges = box.children.filter(({ style }) => style.position === 'absolute');
+  const widest = Math.max(0, ...badges.map((badge) => inlineContribution(badge, 'max-content', NaN)));
+  const inlineSize = widest + 2 * BADGE_INSET;
+  return widest > 0 && inlineSize > need.inlineSize ? { inlineSize, by: 'words' } : need;
+}
+
+function read(document: CollectionDocument, tile: Tile, box: Box): Need {
+  const least = inlineContribution(box, 'min-content', NaN);
+  if (tile.kind === 'stat') {
+    const figure = box.children.find(({ style }) => style.position !== 'absolute');
+    const beside =
+      least - Math.max(0, ...box.children.map((child) => inlineContribution(child, 'min-content', NaN)));
+    const whole = figure ? inlineContribution(figure, 'max-content', NaN) + Math.max(0, beside) : 0;
+    return whole > least ? { inlineSize: whole, by: 'figure' } : { inlineSize: least, by: 'words' };
+  }
+  if (tile.kind === 'text' || tile.kind === 'quote') {
+    if (tile.look.textDirection === 'block') return { inlineSize: least, by: 'words' };
+    const size = pxOf(typeSizeOf(document.namedLooks, tile.look.bodySize ?? document.look.bodySize));
+    const padding = box.style.padding;
+    const beside = Number(padding[1]) + Number(padding[3]) || 0;
+    const line = Math.min(
+      inlineContribution(box, 'max-content', NaN),
+      LEAST_CHARACTERS * CHARACTER * size + beside,
+    );
+    return line > least ? { inlineSize: line, by: 'line' } : { inlineSize: least, by: 'words' };
+  }
+  return { inlineSize: least, by: 'words' };
+}
+
+const pxOf = (size: TypeSize): number =>
+  typeof size === 'number' ? size : typeof size === 'object' ? Math.min(size.from, size.to) : 16;
+
+/** Browsers lay out in 64ths of a px. */
+const STEPS = 64;
+/** What is read off a line between two widths may be a step short; a word that just fits still does. */
+const SHORT = 2;
+
+/** Whether a tile has words that can be clipped: its own, or a caption over its picture. */
+export const canClip = (tile: Tile) =>
+  hasWords(tile) || ((tile.kind === 'picture' || tile.kind === 'film') && tile.caption !== '');
+
+/** How high a tile's words make it at an inline size, or its caption alone; px, of its border box. */
+export function neededBlockSize(
+  document: CollectionDocument,
+  tile: Tile,
+  measurer: TextMeasurer,
+  page: number,
+  inlineSize: number,
+): number {
+  const { box, blockSizes } = knownOf(document, tile, measurer, page);
+  const key = Math.round(inlineSize * STEPS) + SHORT;
+  let size = blockSizes.get(key);
+  if (size === undefined) {
+    const inline = key / STEPS;
+    const space = { inline, block: NaN, inlineSize: inline, blockSize: NaN };
+    // The last thing in a picture's figure is its caption, which lies over it.
+    const words = hasWords(tile) ? box : box.children.at(-1);
+    size = words ? layoutBox(words, space).fragment.blockSize : 0;
+    blockSizes.set(key, size);
+  }
+  return size;
+}

@@ -1,0 +1,143 @@
+import { cropIn, isFocusLost, scaleIn, shownShare } from '../../look/crop.js';
+import { addRange } from './ranges.js';
+import { levelsOf } from './wordFindings.js';
+import type { Checked, Found } from './checked.js';
+import type { FindingKind, WidthRange } from './types.js';
+import type { LaidOutTile } from '../../arrangements/kind.js';
+import type { PictureAsset, PictureTile, Tile } from '../../document/types.js';
+
+/** The least part of a picture that shows before it counts as over-cropped. */
+export const LEAST_SHOWN = 0.5;
+/** Picture px ÷ screen px below which it looks soft; rounding of variants is no softness. */
+const SHARP = 0.999;
+
+interface Slotted {
+  readonly tile: PictureTile;
+  readonly picture: PictureAsset;
+  readonly a: LaidOutTile;
+  readonly b: LaidOutTile;
+}
+
+function slotsOf({ looks, stretch }: Checked): Slotted[] {
+  return stretch.first.tiles.flatMap((a, k) => {
+    const tile = looks.tiles[a.id] as Tile;
+    const shown = asPicture(tile);
+    const picture = shown && looks.pictures[shown.picture ?? ''];
+    return shown && picture ? [{ tile: shown, picture, a, b: stretch.last.tiles[k] as LaidOutTile }] : [];
+  });
+}
+
+/** A picture in a tile, or the one behind it, which covers it as one in it does. */
+function asPicture(tile: Tile): PictureTile | null {
+  if (tile.kind === 'picture') return tile.picture === null ? null : tile;
+  const { fill } = tile.look;
+  if (typeof fill !== 'object' || fill.kind !== 'picture') return null;
+  const { id, name, place, look } = tile;
+  return {
+    id,
+    name,
+    place,
+    look,
+    kind: 'picture',
+    picture: fill.picture,
+    focalPoint: fill.focalPoint,
+    caption: '',
+  };
+}
+
+interface Worst {
+  ranges: WidthRange[];
+  badness: number;
+  width: number;
+  slot: { inlineSize: number; blockSize: number };
+}
+
+/** Pictures of which too little shows, whose focal point is out of view, or that have too few px. */
+function* check(checked: Checked): Generator<Found> {
+  const { stretch, density } = checked;
+  const { from, to } = stretch;
+  const levels = levelsOf(checked);
+  for (const { tile, picture, a, b } of slotsOf(checked)) {
+    const found = new Map<FindingKind, Worst>();
+    const note = (kind: FindingKind, width: number, badness: number, slot: Worst['slot']) => {
+      let worst = found.get(kind);
+      if (!worst) found.set(kind, (worst = { ranges: [], badness: -Infinity, width, slot }));
+      addRange(worst.ranges, width, width);
+      if (badness > worst.badness) Object.assign(worst, { badness, width, slot: { ...slot } });
+    };
+    if (isSound(picture, tile, a, density) && isSound(picture, tile, b, density)) continue;
+    const slot = { inlineSize: 0, blockSize: 0 };
+    for (let width = from; width <= to; width++) {
+      const share = to === from ? 0 : (width - from) / (to - from);
+      slot.inlineSize = a.inlineSize + (b.inlineSize - a.inlineSize) * share;
+      slot.blockSize = a.blockSize + (b.blockSize - a.blockSize) * share;
+      if (slot.inlineSize <= 0 || slot.blockSize <= 0) continue;
+      const scale = scaleIn(picture, slot, tile);
+      const sharp = 1 / (scale * density);
+      if (sharp < SHARP) note('soft', width, 1 - sharp, slot);
+      if (tile.shows === 'contain') continue;
+      const shown = coveredShare(picture, slot);
+      if (shown < LEAST_SHOWN) note('over-cropped', width, 1 - shown, slot);
+      if (isFocusLost(cropIn(picture, slot, tile), tile.focalPoint))
+        note('focus lost', width, 1 - shown, slot);
+    }
+    for (const [kind, { ranges, badness, width, slot: at }] of found) {
+      yield {
+        kind,
+        level: levels.get(tile.id) ?? null,
+        tiles: [tile.id],
+        ranges,
+        badness,
+        worst: width,
+        said: {
+          ...at,
+          shown: shownShare(cropIn(picture, at, { ...tile, zoom: 1 })),
+          has: picture.inlineSize,
+          need: picture.inlineSize * scaleIn(picture, at, tile) * density,
+          columns: a.columnSpan,
+          rows: a.rowSpan,
+        },
+      };
+    }
+  }
+}
+
+/**
+ * Whether nothing is amiss in a slot. What is sound at both ends of a straight stretch is so between:
+ * the aspect goes one way, and the larger of two scales is largest at an end.
+ */
+function isSound(picture: PictureAsset, tile: PictureTile, slot: LaidOutTile, density: number): boolean {
+  if (slot.inlineSize <= 0 || slot.blockSize <= 0) return true;
+  if (1 / (scaleIn(picture, slot, tile) * density) < SHARP) return false;
+  return (
+    tile.shows === 'contain' ||
+    (coveredShare(picture, slot) >= LEAST_SHOWN && !isFocusLost(cropIn(picture, slot, tile), tile.focalPoint))
+  );
+}
+
+/** min(a/s, s/a) of the aspects of picture and slot. */
+function coveredShare(picture: PictureAsset, slot: { inlineSize: number; blockSize: number }): number {
+  const ratio = (picture.inlineSize * slot.blockSize) / (picture.blockSize * slot.inlineSize);
+  return ratio > 1 ? 1 / ratio : ratio;
+}
+
+/** Takes the least part of a picture that shows into a curve that begins at a width. */
+function draw(checked: Checked, curve: Float32Array, origin: number): void {
+  const { from, to } = checked.stretch;
+  for (const { tile, picture, a, b } of slotsOf(checked)) {
+    if (tile.shows === 'contain') continue;
+    const aspect = picture.inlineSize / picture.blockSize;
+    for (let width = from; width <= to; width++) {
+      const share = to === from ? 0 : (width - from) / (to - from);
+      const inlineSize = a.inlineSize + (b.inlineSize - a.inlineSize) * share;
+      const blockSize = a.blockSize + (b.blockSize - a.blockSize) * share;
+      if (inlineSize <= 0 || blockSize <= 0) continue;
+      const ratio = (aspect * blockSize) / inlineSize;
+      const shown = ratio > 1 ? 1 / ratio : ratio;
+      const k = width - origin;
+      if (shown < (curve[k] as number)) curve[k] = shown;
+    }
+  }
+}
+
+export const pictureFindings = Object.assign(check, { draw });

@@ -1,0 +1,56 @@
+import { describe, expect, test } from '@jest/globals';
+import { bearingAt } from './bearing.js';
+import { LETTERS } from '../../testing/layoutHtml.js';
+import { newTile } from '../../parts/newTile.js';
+import { sample } from '../../testing/sample.js';
+import type { CollectionDocument, PictureTile, TextTile } from '../../document/types.js';
+
+const base = sample([[1, 1]]);
+const text: TextTile = {
+  ...(newTile('text', 'words') as TextTile),
+  heading: '',
+  body: 'Hüttenwartsversammlung',
+  eyebrow: '',
+};
+const picture: PictureTile = { ...(newTile('picture', 'wide') as PictureTile), picture: 'p' };
+const document: CollectionDocument = {
+  ...base,
+  tiles: { words: text, wide: picture },
+  order: ['words', 'wide'],
+  pictures: {
+    p: {
+      id: 'p',
+      name: 'P',
+      file: 'p.webp',
+      hash: 'a'.repeat(64),
+      mediaType: 'image/webp',
+      inlineSize: 3000,
+      blockSize: 1000,
+      alternativeText: '',
+    },
+  },
+};
+// Six columns in 1280 px: (1280 − 48 − 5·16) / 6 = 192 px; rows of 160 px.
+const at = (mostCrop: number, doc = document) => bearingAt(doc, 1280, 1280, mostCrop, LETTERS);
+
+describe('what tiles bear at a width', () => {
+  test('no word sticks out of a span: 22 letters of 8 px and the padding', () => {
+    expect(at(0.5).allows('words', { columns: 1, rows: 1 })).toBe(false);
+    expect(at(0.5).allows('words', { columns: 2, rows: 1 })).toBe(true);
+  });
+
+  test('no text is clipped by rows of px; rows that follow their content bear any', () => {
+    const long = { ...document, tiles: { ...document.tiles, words: { ...text, body: 'snow '.repeat(200) } } };
+    expect(at(0.5, long).allows('words', { columns: 1, rows: 2 })).toBe(false);
+    const growing = { ...long, arrangement: { ...long.arrangement, autoRows: 'auto' } };
+    expect(at(0.5, growing).allows('words', { columns: 1, rows: 1 })).toBe(true);
+    expect(at(0.5, growing).aspectOf({ columns: 2, rows: 1 })).toBeNull();
+  });
+
+  test('a picture of 3 : 1 loses more in a square than in a wide slot', () => {
+    expect(at(0.5).aspectOf({ columns: 2, rows: 1 })).toBe(400 / 160);
+    expect(at(0.5).allows('wide', { columns: 1, rows: 1 })).toBe(false);
+    expect(at(0.5).allows('wide', { columns: 2, rows: 1 })).toBe(true);
+    expect(at(0.7).allows('wide', { columns: 1, rows: 1 })).toBe(true);
+  });
+});

@@ -1,0 +1,112 @@
+import { plainTrackSize } from '../../engine/css/trackSize.js';
+import { documentIn } from '../../document/bandLooks.js';
+import { canClip, neededBlockSize, needOf } from '../fit/needs.js';
+import { LEAST_SHOWN } from '../fit/pictureFindings.js';
+import { evenColumn } from '../../geometry/evenColumn.js';
+import type { Band } from '../../document/bands.js';
+import type { Span } from '../packing/fillCells.js';
+import type { CollectionDocument, Tile } from '../../document/types.js';
+import type { TextMeasurer } from '../../engine/text/types.js';
+
+/** The least and greatest inline size of a level's border box in a band, and of the page, px. */
+export interface LevelWidths {
+  readonly low: number;
+  readonly high: number;
+  readonly lowPage: number;
+  readonly highPage: number;
+}
+
+/** What tiles bear over all widths of a band that is cut into even columns. */
+export interface BandBearing {
+  /** Width of so many columns at the narrowest and the widest. */
+  readonly across: (columns: number) => readonly [low: number, high: number];
+  /** Height of so many rows, px; null where rows follow their content. */
+  readonly down: ((rows: number) => number) | null;
+  /** The least rows in which a tile's words fit a number of columns; null when it is too narrow for them. */
+  readonly leastRows: (tile: Tile, columns: number) => number | null;
+  /** The least part of its picture that a tile shows in a span; 1 without a picture. */
+  readonly shown: (tile: Tile, span: Span) => number;
+  /** The rows in which its picture shows most in so many columns, at both ends alike; 1 without a picture. */
+  readonly fittingRows: (tile: Tile, columns: number) => number;
+  readonly allows: (tile: Tile, span: Span) => boolean;
+}
+
+const SLACK = 0.5;
+
+/** @throws whatever the measurer throws */
+export function bandBearing(
+  document: CollectionDocument,
+  band: Pick<Band, 'index' | 'arrangement'>,
+  columns: number,
+  { low, high, lowPage, highPage }: LevelWidths,
+  measurer: TextMeasurer,
+): BandBearing {
+  const { columnGap, rowGap, padding, maxInlineSize, autoRows } = band.arrangement;
+  const looks = documentIn(document, band.index);
+  const columnAt = (width: number) =>
+    evenColumn(
+      Math.min(width, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd,
+      columns,
+      columnGap,
+    );
+  const [narrow, wide] = [columnAt(low), columnAt(high)];
+  const across = (count: number) =>
+    [count * narrow + (count - 1) * columnGap, count * wide + (count - 1) * columnGap] as const;
+  const row = plainTrackSize(autoRows);
+  const down =
+    row?.unit === 'px' && row.value + rowGap > 0
+      ? (rows: number) => rows * row.value + (rows - 1) * rowGap
+      : null;
+  const rowsFor = (blockSize: number) =>
+    row?.unit === 'px' ? Math.max(1, Math.ceil((blockSize - SLACK + rowGap) / (row.value + rowGap))) : 1;
+  const lookOf = (tile: Tile) => looks.tiles[tile.id] ?? tile;
+
+  const leastRows = (given: Tile, count: number): number | null => {
+    const tile = lookOf(given);
+    const [least, most] = across(count);
+    for (const [size, page] of [[least, lowPage] as const, [most, highPage] as const]) {
+      if (needOf(looks, tile, measurer, page).inlineSize > size + SLACK) return null;
+    }
+    if (!canClip(tile)) return 1;
+    return Math.max(
+      rowsFor(neededBlockSize(looks, tile, measurer, lowPage, least)),
+      rowsFor(neededBlockSize(looks, tile, measurer, highPage, most)),
+    );
+  };
+  const shown = (tile: Tile, { columns: count, rows }: Span): number => {
+    const aspect = aspectOf(document, tile);
+    if (aspect === null || !down) return 1;
+    return Math.min(
+      ...across(count).map((size) => {
+        const ratio = (aspect * down(rows)) / Math.max(1, size);
+        return Math.min(ratio, 1 / ratio);
+      }),
+    );
+  };
+  const fittingRows = (tile: Tile, count: number): number => {
+    const aspect = aspectOf(document, tile);
+    if (aspect === null || row?.unit !== 'px') return 1;
+    const [least, most] = across(count);
+    const blockSize = Math.sqrt(Math.max(1, least) * Math.max(1, most)) / aspect;
+    return Math.max(1, Math.round((blockSize + rowGap) / (row.value + rowGap)));
+  };
+  const allows = (tile: Tile, span: Span): boolean => {
+    const rows = leastRows(tile, span.columns);
+    return rows !== null && (rows <= span.rows || !down) && shown(tile, span) >= LEAST_SHOWN;
+  };
+  return { across, down, leastRows, shown, fittingRows, allows };
+}
+
+/** Inline ÷ block of the picture that a tile covers itself with; null without one. */
+export function aspectOf({ pictures }: CollectionDocument, tile: Tile): number | null {
+  if (tile.kind === 'picture' && tile.shows === 'contain') return null;
+  const { fill } = tile.look;
+  const id: string | null =
+    tile.kind === 'picture'
+      ? tile.picture
+      : typeof fill === 'object' && fill.kind === 'picture'
+        ? fill.picture
+        : null;
+  const picture = id === null ? undefined : pictures[id];
+  return picture ? picture.inlineSize / picture.blockSize : null;
+}

@@ -1,0 +1,71 @@
+import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../parts/uses.js';
+import type { CollectionDocument, Tile, TileId, Words } from '../document/types.js';
+
+/** Tiles and characters of running words that a thumbnail has room for. */
+const MOST_TILES = 40;
+const MOST_WORDS = 240;
+
+/**
+ * A small document that looks like the beginning of a large one: its first tiles with what they need,
+ * without recipes and tables, running words cut short. It is sound by itself, and is laid out and drawn
+ * as any other, at a fraction of the size.
+ * @param most how many tiles it keeps at most, those in groups counted too
+ */
+export function summaryOf(document: CollectionDocument, most = MOST_TILES): CollectionDocument {
+  const tiles: Record<TileId, Tile> = {};
+  let left = most;
+  const keep = (order: readonly TileId[]): TileId[] =>
+    order.filter((id) => {
+      const tile = document.tiles[id];
+      if (!tile || left <= 0) return false;
+      left--;
+      const small = short(tile);
+      tiles[id] = small.kind === 'group' ? { ...small, order: keep(small.order) } : small;
+      return true;
+    });
+  const order = keep(document.order);
+  const kept = Object.values(tiles);
+  const { look, bands, arrangement, formatVersion, name, language, queries } = document;
+  function of<Entry>(all: Readonly<Record<string, Entry>> | undefined, ids: readonly string[]) {
+    const there = [...new Set(ids)].filter((id) => all && Object.hasOwn(all, id));
+    return Object.fromEntries(there.map((id) => [id, all?.[id] as Entry]));
+  }
+  function mine<Entry>(all: Readonly<Record<TileId, Entry>>) {
+    return of(all, Object.keys(tiles));
+  }
+  return {
+    formatVersion,
+    name,
+    language,
+    arrangement,
+    ...(queries && { queries }),
+    look,
+    tiles,
+    order,
+    bands: bands.map(({ groups, looks, ...band }) => ({
+      ...band,
+      tiles: mine(band.tiles),
+      ...(groups && { groups: mine(groups) }),
+      ...(looks && { looks: mine(looks) }),
+    })),
+    pictures: of(document.pictures, kept.flatMap(picturesIn)),
+    films: of(
+      document.films,
+      kept.flatMap((tile) => filmIn(tile) ?? []),
+    ),
+    icons: of(document.icons, kept.flatMap(iconsIn)),
+    namedLooks: of(document.namedLooks, [...kept.map(({ look: own }) => own), look].flatMap(namedLooksIn)),
+  };
+}
+
+function short(tile: Tile): Tile {
+  const { recipe: _, ...own } = tile;
+  return (tile.kind === 'text' ? { ...own, body: cut(tile.body) } : own) as Tile;
+}
+
+const cut = (words: Words): Words =>
+  typeof words === 'string'
+    ? words.slice(0, MOST_WORDS)
+    : words
+        .slice(0, 3)
+        .map((block) => ('items' in block ? { ...block, items: block.items.slice(0, 6) } : block));

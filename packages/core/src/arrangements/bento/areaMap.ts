@@ -1,0 +1,42 @@
+import { parseAreas } from '../../engine/css/parseTracks.js';
+import type { AreaMap } from '../../engine/box/style.js';
+import type { GridArea } from '../../geometry/area.js';
+import type { Arrangement } from '../../document/types.js';
+
+/** A cell of the map that belongs to no area. */
+export const NO_AREA = '.';
+
+/** The rows of the map as lists of names, each as long as there are columns. */
+export function mapRows({ areas = [], columns }: Pick<Arrangement, 'areas' | 'columns'>): string[][] {
+  return areas.map((row) => {
+    const names = row.trim().split(/\s+/);
+    return Array.from({ length: columns.length }, (_, k) => names[k] ?? NO_AREA);
+  });
+}
+
+const known = new WeakMap<readonly string[], { readonly columns: number; readonly map: AreaMap | null }>();
+
+/** The map as the grid has it: cut off at its last column. Null: no areas. */
+export function areaMap(arrangement: Pick<Arrangement, 'areas' | 'columns'>): AreaMap | null {
+  const { areas, columns } = arrangement;
+  if (!areas || areas.length === 0) return null;
+  // Every tile in an area asks for it, at every step of a drag.
+  const before = known.get(areas);
+  if (before?.columns === columns.length) return before.map;
+  const map = parseAreas(mapRows(arrangement).map((row) => row.join(' ')));
+  known.set(areas, { columns: columns.length, map });
+  return map;
+}
+
+/** The cells of a named area; null when the map has none of that name. */
+export function areaIn(arrangement: Pick<Arrangement, 'areas' | 'columns'>, name: string): GridArea | null {
+  const area = areaMap(arrangement)?.areas.get(name);
+  return area
+    ? {
+        column: area.columnStart,
+        row: area.rowStart,
+        columnSpan: area.columnEnd - area.columnStart,
+        rowSpan: area.rowEnd - area.rowStart,
+      }
+    : null;
+}

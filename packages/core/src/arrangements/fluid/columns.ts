@@ -1,0 +1,62 @@
+import { placeItems, type PlacementItem } from '../../engine/grid/place.js';
+import { columnsThatFit, evenShares } from '../shared/columnCount.js';
+import { fluidOf } from './values.js';
+import type { Band } from '../../document/bands.js';
+import type { Arrangement, CollectionDocument, Tile, TrackSize } from '../../document/types.js';
+
+/**
+ * The tracks that a fluid band has in an inner width: with `auto-fit` only those that hold a tile.
+ * @param inner px inside the padding
+ */
+export function fluidColumns(document: CollectionDocument, band: Band, inner: number): TrackSize[] {
+  const { arrangement } = band;
+  const { columnGap, flow } = arrangement;
+  const fluid = fluidOf(arrangement);
+  const fit = columnsThatFit(fluid, inner, columnGap);
+  return evenShares(fluid.repeat === 'auto-fit' ? usedColumns(document, band, fit, flow) : fit);
+}
+
+function usedColumns(
+  document: CollectionDocument,
+  band: Band,
+  columns: number,
+  flow: Arrangement['flow'],
+): number {
+  const wishes: PlacementItem[] = [];
+  for (const id of document.order) {
+    const wish = fluidWish(document.tiles[id] as Tile, document, band, columns);
+    if (wish) wishes.push(wish);
+    // A first row that is full leaves no column to collapse.
+    if (wishes.length >= columns && wishes.every(({ columnSpan }) => columnSpan === 1)) return columns;
+  }
+  if (wishes.length === 0) return columns;
+  return placeItems(wishes, columns, flow).reduce(
+    (most, { column, columnSpan }) => Math.max(most, column + columnSpan - 1),
+    1,
+  );
+}
+
+/** What a tile asks for where columns are fluid: it flows, and spans only where its span applies. */
+export function fluidWish(
+  tile: Tile,
+  document: CollectionDocument,
+  band: Band,
+  columns: number,
+): PlacementItem | null {
+  let { columnSpan, rowSpan, hidden = false } = tile.place;
+  for (const each of document.bands.slice(0, band.index)) {
+    const own = each.tiles[tile.id];
+    columnSpan = own?.columnSpan ?? columnSpan;
+    rowSpan = own?.rowSpan ?? rowSpan;
+    hidden = own?.hidden ?? hidden;
+  }
+  if (hidden) return null;
+  return { column: null, row: null, columnSpan: spanIn(band, columnSpan, columns), rowSpan };
+}
+
+/** How many columns a span takes in a fluid band, at its width. */
+export const spanIn = (
+  { arrangement, at }: Pick<Band, 'arrangement' | 'at'>,
+  span: number,
+  columns: number,
+) => (at < (fluidOf(arrangement).spansFrom ?? 0) ? 1 : Math.min(span, columns));

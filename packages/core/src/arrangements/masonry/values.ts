@@ -1,0 +1,46 @@
+import { fields, number, oneOf } from '../../document/checks.js';
+import { LIMITS } from '../../document/limits.js';
+import { countChecks } from '../shared/countChecks.js';
+import type { Arrangement, MasonryLanes } from '../../document/types.js';
+import type { OwnValues } from '../kind.js';
+
+export const ANY_MASONRY: MasonryLanes = {
+  direction: 'block',
+  laneSize: 200,
+  count: null,
+  minimum: 240,
+  most: null,
+  order: 'balanced',
+  tolerance: 16,
+};
+
+export const masonryOf = ({ masonry }: Pick<Arrangement, 'masonry'>): MasonryLanes => ({
+  ...ANY_MASONRY,
+  ...masonry,
+});
+
+/** Whether an arrangement is lanes that tiles run along, so that it may be wider than its page. */
+export const isAlong = ({ kind, masonry }: Pick<Arrangement, 'kind' | 'masonry'>) =>
+  kind === 'masonry' && masonry?.direction === 'inline';
+
+/** How many lanes there are where tiles run along them: their number does not follow the width. */
+export const laneCountOf = ({ count }: Pick<MasonryLanes, 'count'>) => count ?? 2;
+
+/** How far behind the shortest a lane may be, px, for CSS Grid 3’s `flow-tolerance`. */
+export const toleranceOf = ({ order, tolerance }: MasonryLanes) => (order === 'kept' ? Infinity : tolerance);
+
+export const masonryValues: OwnValues<'masonry'> = {
+  field: 'masonry',
+  read: masonryOf,
+  check: fields(
+    {
+      direction: oneOf(['block', 'inline'], 'The direction of lanes'),
+      laneSize: number(1, LIMITS.track, 'A height of lanes'),
+      ...countChecks('lanes'),
+      order: oneOf(['kept', 'balanced'], 'The order in lanes'),
+      tolerance: number(0, LIMITS.track, 'A tolerance'),
+    },
+    'Masonry',
+    ['direction', 'laneSize'],
+  ),
+};

@@ -1,0 +1,39 @@
+import { shownTiles, type Band } from '../../document/bands.js';
+import { mosaicOf } from './values.js';
+import { shapeOf } from '../shared/shape.js';
+import { layoutMosaic } from './layoutMosaic.js';
+import type { MosaicItem, MosaicLayout } from './types.js';
+import type { CollectionDocument } from '../../document/types.js';
+
+/** What is meant where spans are chosen: slots do not change while modules grow with the page. */
+const MODULE = 96;
+
+const EMPTY: MosaicLayout = { slots: [], rows: 0, visible: [] };
+const MOST_KNOWN = 40;
+const known = new Map<string, MosaicLayout>();
+
+/** The slots of a mosaic of so many modules across, in the order in which tiles are seen. */
+export function mosaicSlots(document: CollectionDocument, band: Band, columns: number): MosaicLayout {
+  const { arrangement } = band;
+  const { shareOfLarge, mostCrop, seed } = mosaicOf(arrangement);
+  const items = shownTiles(document, band).map(({ tile, place }): MosaicItem => {
+    const aspect = shapeOf(document, tile, place);
+    const { slot } = place;
+    return slot === null
+      ? { aspect }
+      : { aspect, locked: { ...slot, column: slot.column - 1, row: slot.row - 1 } };
+  });
+  if (items.length === 0) return EMPTY;
+  const options = { columns, gap: arrangement.columnGap, moduleSize: MODULE, shareOfLarge, seed, mostCrop };
+  // The same pictures in the same modules are laid out once, however the document came to them.
+  const key = JSON.stringify([items, options]);
+  let made = known.get(key);
+  if (made) known.delete(key);
+  else made = layoutMosaic(items, options);
+  known.set(key, made);
+  for (const oldest of known.keys()) {
+    if (known.size <= MOST_KNOWN) break;
+    known.delete(oldest);
+  }
+  return made;
+}

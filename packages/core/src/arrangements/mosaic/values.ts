@@ -1,0 +1,30 @@
+import { fields, number } from '../../document/checks.js';
+import { LIMITS } from '../../document/limits.js';
+import { countChecks } from '../shared/countChecks.js';
+import type { Arrangement, MosaicModules } from '../../document/types.js';
+import type { OwnValues } from '../kind.js';
+
+export const ANY_MOSAIC: MosaicModules = {
+  count: null,
+  minimum: 96,
+  most: 12,
+  shareOfLarge: 0.3,
+  mostCrop: 0.35,
+  seed: 1,
+};
+
+export const mosaicOf = ({ mosaic }: Pick<Arrangement, 'mosaic'>): MosaicModules => mosaic ?? ANY_MOSAIC;
+
+export const mosaicValues: OwnValues<'mosaic'> = {
+  field: 'mosaic',
+  read: mosaicOf,
+  check: fields(
+    {
+      ...countChecks('modules'),
+      shareOfLarge: number(0, 1, 'A share of large pictures'),
+      mostCrop: number(0, 1, 'The most that is cropped'),
+      seed: number(0, LIMITS.seed, 'A seed', true),
+    },
+    'A mosaic',
+  ),
+};

@@ -1,0 +1,19 @@
+import { scaled } from '../shared/remedies.js';
+import { galleryOf } from './values.js';
+import type { Arrangement } from '../../document/types.js';
+import type { Ailment, Remedy } from '../kind.js';
+
+/** Higher rows for what is squashed, lower ones for what looks soft. */
+export function* galleryRemedies(arrangement: Arrangement, { kind }: Ailment): Generator<Remedy> {
+  const { target, least, most, lastRow } = galleryOf(arrangement);
+  for (const px of scaled(target, kind))
+    yield {
+      does: `Rows of about ${px} px`,
+      change: { values: { target: px, least: Math.min(least, px), most: Math.max(most, px) } },
+    };
+  if (kind === 'soft' && lastRow === 'justified')
+    yield {
+      does: 'A last row no higher than the others',
+      change: { values: { lastRow: 'at-most-target' } },
+    };
+}

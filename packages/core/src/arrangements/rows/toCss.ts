@@ -1,0 +1,60 @@
+import { shownTiles } from '../../document/bands.js';
+import { frameCss, SLOT, stackCss } from '../shared/css.js';
+import { px } from '../../engine/css/units.js';
+import { galleryItems } from './box.js';
+import { ROOM } from './breaks.js';
+import type { CssInput, LevelCss } from '../kind.js';
+import type { RowItem } from './layoutRows.js';
+import type { Declarations } from '../../engine/css/rule.js';
+
+/**
+ * A row gallery in CSS: pictures of one row share its width, less the gaps, by their aspects, and a
+ * row that is full sends the next picture to a new one.
+ */
+export function galleryToCss({ document, band, layout }: CssInput): LevelCss {
+  const { arrangement } = band;
+  const laid = layout();
+  const items = galleryItems(document, band);
+  const shown = shownTiles(document, band);
+  const at = new Map(laid.tiles.map((tile) => [tile.id, tile]));
+  const rows = new Map<number, { sum: number; count: number; width: number }>();
+  shown.forEach(({ tile }, k) => {
+    const { row = 0, inlineSize = 0 } = at.get(tile.id) ?? {};
+    const { sum, count, width } = rows.get(row) ?? { sum: 0, count: 0, width: 0 };
+    const { aspect } = items[k] as RowItem;
+    rows.set(row, { sum: sum + aspect, count: count + 1, width: width + inlineSize });
+  });
+  const inner = laid.columns[0]?.size ?? 0;
+  const tiles: Record<string, Declarations> = {};
+  shown.forEach(({ tile, place }, k) => {
+    const { aspect } = items[k] as RowItem;
+    const { row = 0, blockSize = 0 } = at.get(tile.id) ?? {};
+    const { sum, count, width } = rows.get(row) ?? { sum: aspect, count: 1, width: 0 };
+    const gaps = (count - 1) * arrangement.columnGap;
+    tiles[tile.id] = {
+      flex: '0 0 auto',
+      'inline-size':
+        width + gaps < inner - 1 ? px(blockSize * aspect) : shareCss((aspect / sum) * (1 - ROOM), gaps),
+      'block-size': 'auto',
+      ...SLOT,
+      'aspect-ratio': String(Number(aspect.toFixed(6))),
+      ...stackCss(document, tile, place),
+    };
+  });
+  return {
+    grid: {
+      display: 'flex',
+      'flex-flow': 'row wrap',
+      'align-items': 'flex-start',
+      'align-content': 'flex-start',
+      ...frameCss(arrangement),
+    },
+    tiles,
+  };
+}
+
+/** A share of what the gaps of a row leave. */
+const shareCss = (share: number, gaps: number) =>
+  gaps === 0
+    ? `${Number((share * 100).toFixed(5))}%`
+    : `calc((100% - ${px(gaps)}) * ${Number(share.toFixed(7))})`;

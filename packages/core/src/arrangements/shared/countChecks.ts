@@ -1,0 +1,9 @@
+import { number, orNull } from '../../document/checks.js';
+import { LIMITS } from '../../document/limits.js';
+
+/** Checks of a number of columns: so many, or as many of a least width as fit. */
+export const countChecks = (what: string) => ({
+  count: orNull(number(1, LIMITS.columns, `A number of ${what}`, true)),
+  minimum: number(1, LIMITS.track, `A least width of ${what}`),
+  most: orNull(number(1, LIMITS.columns, `A greatest number of ${what}`, true)),
+});

@@ -1,0 +1,46 @@
+import { LIMITS } from '../../document/limits.js';
+import type { ColumnCount } from '../../document/types.js';
+
+/** Larger sizes where there is too little room, smaller ones where a picture has too few px. */
+export function scaled(px: number, kind: string): readonly number[] {
+  const factors =
+    kind === 'squashed' || kind === 'clipped' ? [1.15, 1.35, 1.6] : kind === 'soft' ? [0.87, 0.74, 0.6] : [];
+  return factors.map((factor) => Math.min(LIMITS.track, Math.max(1, Math.round(px * factor))));
+}
+
+/** Another number of columns, and what a button says of it. */
+type Other = readonly [does: string, values: Partial<ColumnCount>];
+
+/**
+ * Fewer columns where they are too narrow, more where pictures are stretched over too few.
+ * @param need the least width of a column that would do, px
+ * @param what one column, as a person reads it
+ */
+export function* otherCounts(
+  { count, minimum, most }: ColumnCount,
+  kind: string,
+  need: number,
+  what: { readonly one: string; readonly many: string; readonly title: string },
+): Generator<Other> {
+  const said = (number: number) => `${number} ${number === 1 ? what.one : what.many}`;
+  if (kind === 'squashed' || kind === 'clipped') {
+    if (count !== null) {
+      for (let fewer = count - 1; fewer >= 1; fewer--) yield [said(fewer), { count: fewer }];
+      return;
+    }
+    const least = Math.ceil(need);
+    if (kind === 'squashed' && least > minimum)
+      yield [`${what.title} of at least ${least} px`, { minimum: least }];
+    for (let fewer = Math.min(most ?? 6, 6) - 1; fewer >= 1; fewer--)
+      yield [`At most ${said(fewer)}`, { most: fewer }];
+  }
+  if (kind === 'soft') {
+    if (count !== null) {
+      for (let more = count + 1; more <= Math.min(LIMITS.columns, count + 3); more++)
+        yield [said(more), { count: more }];
+    } else if (most !== null) {
+      for (let more = most + 1; more <= Math.min(LIMITS.columns, most + 3); more++)
+        yield [`At most ${said(more)}`, { most: more }];
+    }
+  }
+}

@@ -1,0 +1,15 @@
+import type { Arrangement, ColumnCount } from '../../document/types.js';
+
+type Frame = Pick<Arrangement, 'padding' | 'columnGap' | 'maxInlineSize'>;
+
+/** The page width from which so many columns fit, px; Infinity where they never do. */
+export function widthOf(
+  { minimum, most }: Pick<ColumnCount, 'minimum' | 'most'>,
+  { padding, columnGap, maxInlineSize }: Frame,
+  columns: number,
+): number {
+  if (columns <= 1) return 0;
+  if (most !== null && columns > most) return Infinity;
+  const width = columns * minimum + (columns - 1) * columnGap + padding.inlineStart + padding.inlineEnd;
+  return width > (maxInlineSize ?? Infinity) ? Infinity : width;
+}

@@ -1,0 +1,239 @@
+import { LIMITS } from '../document/limits.js';
+import { numbered, withEntryIds } from './entryIds.js';
+import { migrate } from './migrate.js';
+import { address, colour, id, partOfLook, collectionLook, namedLook, tileLook, words } from './checkLook.js';
+import { contents, film, icon, OPTIONAL_CONTENT, picture } from './checkContent.js';
+import { arrangement, ownArrangement } from './checkArrangement.js';
+import { ownPlace, place } from './checkPlace.js';
+import { checkReferences } from './checkReferences.js';
+import {
+  fields,
+  isObject,
+  list,
+  number,
+  oneOf,
+  orNull,
+  pattern,
+  record,
+  sameId,
+  text,
+} from '../document/checks.js';
+import type { Check, Report } from '../document/checks.js';
+import { pointerSegment, type Problem } from '../document/problems.js';
+import { BAND_LOOK_FIELDS, type CollectionDocument } from '../document/types.js';
+
+export interface CheckedDocument {
+  /** The document in the present format version, when no problem is an error. */
+  readonly document: CollectionDocument | null;
+  readonly problems: readonly Problem[];
+}
+
+const name = text(LIMITS.name, 'A name', 1);
+const typeSize = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
+const typeSizes = fields({ headingSize: typeSize, bodySize: typeSize }, 'A band’s type sizes', [
+  'headingSize',
+  'bodySize',
+]);
+
+const bandLook = fields(
+  {
+    headingSize: typeSize,
+    bodySize: typeSize,
+    spread: oneOf(['start', 'centre', 'end', 'between'], 'How contents are spread'),
+    align: oneOf(['start', 'centre', 'end', 'fill'], 'How contents are aligned'),
+    direction: oneOf(['down', 'along'], 'The direction of contents'),
+    textDirection: oneOf(['inline', 'block'], 'The direction of text'),
+  },
+  'A band’s look of a tile',
+  ['headingSize', 'bodySize', ...BAND_LOOK_FIELDS],
+);
+
+const band = fields(
+  {
+    id,
+    below: number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint'),
+    arrangement: ownArrangement,
+    tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
+    groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of groups'),
+    typeSizes,
+    looks: record(() => bandLook, LIMITS.tiles, 'A band’s list of looks'),
+  },
+  'A band',
+  ['groups', 'typeSizes', 'looks'],
+);
+
+const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
+
+const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
+const badge = fields({ id, words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge', [
+  'id',
+]);
+const motion = fields(
+  {
+    opens: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),
+    points: oneOf(['none', 'lift', 'near'], 'What a tile does when pointed at'),
+  },
+  'A motion',
+);
+const use = fields({ recipe: id, variant: orNull(id), part: id }, 'The use of a recipe');
+const weight = number(1, 5, 'A weight', true);
+const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
+
+const OPTIONAL_IN_TILE = [
+  ...['badges', 'weight', 'link', 'recipe', 'motion', 'neverBelow', 'withNext'],
+  ...OPTIONAL_CONTENT,
+];
+const neverBelow = number(1, LIMITS.track, 'A least width');
+const withNext = oneOf([true], 'Whether a tile belongs with the next');
+
+const tile =
+  (key: string): Check =>
+  (value, path, report) => {
+    const kind = isObject(value) ? String(value.kind) : '';
+    const content = Object.hasOwn(contents, kind) ? contents[kind] : kind === 'group' ? group : undefined;
+    if (isObject(value) && !content) {
+      return oneOf([...Object.keys(contents), 'group'], 'A tile’s kind')(value.kind, `${path}/kind`, report);
+    }
+    const known = {
+      id,
+      name,
+      kind: oneOf([kind], 'A tile’s kind'),
+      place,
+      look: tileLook,
+      badges,
+      weight,
+      link: address,
+      recipe: use,
+      motion,
+      neverBelow,
+      withNext,
+      ...content,
+    };
+    fields(known, kind ? `A ${kind} tile` : 'A tile', OPTIONAL_IN_TILE)(value, path, report);
+    sameId(value, key, path, report);
+  };
+
+const recipe =
+  (key: string): Check =>
+  (value, path, report) => {
+    const slot = fields(
+      { name, part: id, field: pattern(/^[a-z][a-zA-Z]{0,40}$/, 'A field', '“heading”') },
+      'A slot',
+    );
+    const variant = fields(
+      { id, name, looks: record(() => partOfLook, LIMITS.tiles, 'A variant’s looks') },
+      'A variant',
+    );
+    fields(
+      {
+        id,
+        name,
+        root: id,
+        parts: record(tile, LIMITS.tiles, 'A recipe’s tiles'),
+        slots: list(slot, 0, LIMITS.slots, 'The list of slots'),
+        variants: list(variant, 0, LIMITS.variants, 'The list of variants'),
+      },
+      'A recipe',
+    )(value, path, report);
+    sameId(value, key, path, report);
+  };
+
+const cell = text(LIMITS.words, 'A cell of a table');
+const looseTile: Check = (value, path, report) =>
+  tile(isObject(value) ? String(value.id) : '')(value, path, report);
+const table =
+  (key: string): Check =>
+  (value, path, report) => {
+    fields(
+      {
+        id,
+        name,
+        recipe: id,
+        columns: list(cell, 1, LIMITS.tableColumns, 'The list of columns'),
+        key: cell,
+        mapping: record(() => cell, LIMITS.slots, 'The mapping'),
+        sort: orNull(fields({ column: cell, descending: oneOf([true, false], 'The direction') }, 'A sort')),
+        filter: orNull(fields({ column: cell, words: cell }, 'A filter')),
+        order: list(cell, 0, LIMITS.tiles, 'The order of rows'),
+        rows: record(() => record(() => cell, LIMITS.tableColumns, 'A row'), LIMITS.tiles, 'The rows'),
+        tiles: record(() => id, LIMITS.tiles, 'The tiles of a table'),
+        aside: record(
+          () => list(looseTile, 1, LIMITS.tiles, 'The tiles of a row'),
+          LIMITS.tiles,
+          'The tiles set aside',
+        ),
+      },
+      'A table',
+    )(value, path, report);
+    sameId(value, key, path, report);
+  };
+
+const collection = fields(
+  {
+    formatVersion: oneOf([1], 'The format version'),
+    name,
+    language: pattern(/^[a-z]{2,3}(-[a-z0-9]{2,8})*$/i, 'A language', '“en” or “pt-BR”'),
+    arrangement,
+    bands: list(band, 0, LIMITS.bands, 'The list of bands'),
+    queries: oneOf(['container', 'media'], 'What queries ask about'),
+    look: collectionLook,
+    tiles: record(tile, LIMITS.tiles, 'The set of tiles'),
+    order: list(id, 0, LIMITS.tiles, 'The reading order'),
+    pictures: record(picture, LIMITS.tiles, 'The set of pictures'),
+    films: record(film, LIMITS.tiles, 'The set of films'),
+    icons: record(icon, LIMITS.tiles, 'The set of icons'),
+    namedLooks: record(namedLook, LIMITS.namedLooks, 'The set of named looks'),
+    recipes: record(recipe, LIMITS.recipes, 'The set of recipes'),
+    tables: record(table, LIMITS.tables, 'The set of tables'),
+    accepted: list(
+      fields(
+        { kind: text(40, 'The kind of a finding', 1), tiles: list(id, 0, LIMITS.tiles, 'Its tiles') },
+        'An accepted finding',
+      ),
+      0,
+      LIMITS.tiles,
+      'The list of accepted findings',
+    ),
+    enlarges: oneOf(['all'], 'Which pictures open large'),
+  },
+  'A collection',
+  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'accepted', 'enlarges'],
+);
+
+/**
+ * Checks a document that came from outside: a file, a request, a store. An older format version is
+ * brought up to the present one first. Fields that are not known are kept and reported as notices;
+ * entries of lists get the ids that they lack.
+ * @param before a sound document that this one was made from; what it shares with it is not looked at
+ *   again, so that a small change of a large collection is quickly checked
+ */
+export function checkDocument(input: unknown, before?: CollectionDocument): CheckedDocument {
+  const { value, problems: fromMigration } = migrate(input);
+  const problems: Problem[] = [...fromMigration];
+  const report: Report = Object.assign((problem: Problem) => void problems.push(problem), {
+    sound: entriesOf(before),
+  });
+  if (problems.length === 0) {
+    collection(value, '', report);
+    if (problems.every(isNotice)) checkReferences(value as CollectionDocument, report, before);
+  }
+  const isSound = problems.every(isNotice);
+  return {
+    document: isSound ? withEntryIds(value as CollectionDocument, numbered, before) : null,
+    problems,
+  };
+}
+
+const isNotice = (problem: Problem) => problem.severity === 'notice';
+
+const CHECKED_BY_ENTRY = ['tiles', 'pictures', 'films', 'icons', 'namedLooks', 'recipes', 'tables'] as const;
+
+/** The entries of a document that are checked each by itself, with their paths. */
+function entriesOf(document: CollectionDocument | undefined): WeakMap<object, string> {
+  const entries = new WeakMap<object, string>();
+  for (const field of CHECKED_BY_ENTRY) {
+    for (const [key, entry] of Object.entries(document?.[field] ?? {}))
+      entries.set(entry as object, `/${field}/${pointerSegment(key)}`);
+  }
+  return entries;
+}

@@ -1,0 +1,134 @@
+import { LIMITS } from '../document/limits.js';
+import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../parts/uses.js';
+import type { Report } from '../document/checks.js';
+import type { CollectionDocument, Recipe, Tile } from '../document/types.js';
+
+/**
+ * What only shows across the parts: order against tiles, bands from wide to narrow, pictures used.
+ * @param before a sound document that this one was made from; its tiles are not looked at again
+ */
+export function checkReferences(document: CollectionDocument, report: Report, before?: CollectionDocument) {
+  const error = (path: string, message: string) => report({ path, severity: 'error', message });
+  const seen = new Set<string>();
+  const checkOrder = (order: readonly string[], at: string, depth: number) =>
+    order.forEach((tileId, k) => {
+      const path = `${at}/${k}`;
+      const inside = Object.hasOwn(document.tiles, tileId) ? document.tiles[tileId] : undefined;
+      if (!inside) error(path, `There is no tile “${tileId}”. Remove it from the order, or add the tile.`);
+      else if (seen.has(tileId)) error(path, `“${tileId}” comes twice. Keep one.`);
+      seen.add(tileId);
+      if (inside?.kind !== 'group') return;
+      if (depth === LIMITS.depth) error(path, `Groups lie at most ${LIMITS.depth} deep. Take one apart.`);
+      else checkOrder(inside.order, `/tiles/${tileId}/order`, depth + 1);
+    });
+  checkOrder(document.order, '/order', 0);
+  const known = before && keepsAssets(before, document) ? before.tiles : {};
+  for (const tileId of Object.keys(document.tiles)) {
+    if (!seen.has(tileId))
+      error(`/tiles/${tileId}`, `“${tileId}” has no place in the reading order. Add it to “order”.`);
+    const tile = document.tiles[tileId];
+    if (tile && known[tileId] !== tile) checkTile(document, tile, `/tiles/${tileId}`, error);
+  }
+  for (const recipe of Object.values(document.recipes ?? {})) checkRecipe(document, recipe, error);
+  for (const table of Object.values(document.tables ?? {})) {
+    if (!Object.hasOwn(document.recipes ?? {}, table.recipe))
+      error(
+        `/tables/${table.id}/recipe`,
+        `There is no recipe “${table.recipe}”. Add it, or remove the table.`,
+      );
+  }
+  checkNamed(document, document.look, '/look', error);
+  const bandIds = new Set<string>();
+  document.bands.forEach((each, k) => {
+    const wider = document.bands[k - 1]?.below ?? Infinity;
+    if (each.below >= wider)
+      error(
+        `/bands/${k}/below`,
+        `Bands come from wide to narrow: this breakpoint is below ${wider}; here it is ${each.below}.`,
+      );
+    if (bandIds.has(each.id))
+      error(`/bands/${k}/id`, `Two bands have the id “${each.id}”. Give this one another.`);
+    bandIds.add(each.id);
+    for (const tileId of Object.keys(each.tiles)) {
+      if (!Object.hasOwn(document.tiles, tileId))
+        error(
+          `/bands/${k}/tiles/${tileId}`,
+          `There is no tile “${tileId}”. Remove this place, or add the tile.`,
+        );
+    }
+    for (const tileId of Object.keys(each.looks ?? {})) {
+      if (!Object.hasOwn(document.tiles, tileId))
+        error(
+          `/bands/${k}/looks/${tileId}`,
+          `There is no tile “${tileId}”. Remove this look, or add the tile.`,
+        );
+    }
+    for (const tileId of Object.keys(each.groups ?? {})) {
+      if (!Object.hasOwn(document.tiles, tileId) || document.tiles[tileId]?.kind !== 'group')
+        error(
+          `/bands/${k}/groups/${tileId}`,
+          `There is no group “${tileId}”. Remove this, or add the group.`,
+        );
+    }
+  });
+}
+
+/** Whether all that tiles may refer to is there as it was before. */
+const keepsAssets = (before: CollectionDocument, after: CollectionDocument) =>
+  (['pictures', 'films', 'icons', 'namedLooks', 'recipes'] as const).every(
+    (field) =>
+      before[field] === after[field] ||
+      Object.keys(before[field] ?? {}).every((id) => Object.hasOwn(after[field] ?? {}, id)),
+  );
+
+type Say = (path: string, message: string) => void;
+
+/** What a tile shows, and the names that it follows, are in the collection. */
+function checkTile(document: CollectionDocument, tile: Tile, path: string, error: Say) {
+  const lacking = (what: string, ids: readonly string[], all: object | undefined, at: string) => {
+    for (const id of ids) {
+      if (!Object.hasOwn(all ?? {}, id))
+        error(
+          `${path}/${at}`,
+          `There is no ${what} “${id}” in the collection. Add it to “${what}s”, or write null.`,
+        );
+    }
+  };
+  const film = filmIn(tile);
+  lacking('picture', picturesIn(tile), document.pictures, tile.kind === 'picture' ? 'picture' : tile.kind);
+  lacking('film', film === null ? [] : [film], document.films, 'film');
+  lacking('icon', iconsIn(tile), document.icons, 'marks');
+  checkNamed(document, tile.look, `${path}/look`, error);
+  if (tile.recipe && !Object.hasOwn(document.recipes ?? {}, tile.recipe.recipe))
+    error(`${path}/recipe`, `There is no recipe “${tile.recipe.recipe}”. Add it, or release the tile.`);
+}
+
+function checkNamed({ namedLooks }: CollectionDocument, look: unknown, path: string, error: Say) {
+  for (const id of namedLooksIn(look)) {
+    if (!Object.hasOwn(namedLooks ?? {}, id))
+      error(path, `There is no named look “${id}”. Add it to “namedLooks”, or write the value itself.`);
+  }
+}
+
+/** A recipe's tiles hang together from its root, and its slots are fields of them. */
+function checkRecipe(document: CollectionDocument, recipe: Recipe, error: Say) {
+  const path = `/recipes/${recipe.id}`;
+  const seen = new Set<string>();
+  const visit = (id: string, depth: number): void => {
+    const part = Object.hasOwn(recipe.parts, id) ? recipe.parts[id] : undefined;
+    if (!part || seen.has(id) || depth > LIMITS.depth)
+      return error(path, `The recipe’s tile “${id}” is missing, comes twice or lies too deep.`);
+    seen.add(id);
+    checkTile(document, { ...part, recipe: undefined } as unknown as Tile, `${path}/parts/${id}`, error);
+    if (part.kind === 'group') part.order.forEach((each) => visit(each, depth + 1));
+  };
+  visit(recipe.root, 0);
+  for (const id of Object.keys(recipe.parts)) {
+    if (!seen.has(id)) error(`${path}/parts/${id}`, `“${id}” is in no group of the recipe. Remove it.`);
+  }
+  for (const { part, field, name } of recipe.slots) {
+    const tile = Object.hasOwn(recipe.parts, part) ? recipe.parts[part] : undefined;
+    if (!tile || !(field in tile))
+      error(`${path}/slots`, `The slot “${name}” is for “${field}” of “${part}”, which is not there.`);
+  }
+}

@@ -1,0 +1,130 @@
+import { LETTERS } from '../../testing/layoutHtml.js';
+import { describe, expect, test } from '@jest/globals';
+import { bandOf, placeIn } from '../../document/bands.js';
+import { carryHere, setHereIn } from './carry.js';
+import { carryLook, carryLookEverywhere, setBandLook, setBandTypeSizes } from './bandLooks.js';
+import { change, type Command } from '../patch/change.js';
+import { checkDocument } from '../../check/checkDocument.js';
+import { documentIn } from '../../document/bandLooks.js';
+import { duplicateTile } from './copies.js';
+import { moveToCell } from './moveToCell.js';
+import { pageCss } from '../../export/page/pageCss.js';
+import { removeTiles } from './tiles.js';
+import { sample } from '../../testing/sample.js';
+import { setArrangement } from './arrangement.js';
+import { setOfKind, setKind } from './kinds.js';
+import { setHidden, setOrder, setSpan } from './place.js';
+import { setNeverBelow, setQueries, setWithNext } from './needs.js';
+import type { CollectionDocument } from '../../document/types.js';
+
+const base = sample(
+  [
+    [1, 1],
+    [2, 1],
+    [1, 1],
+  ],
+  4,
+);
+const after = (document: CollectionDocument, ...commands: Command[]) => {
+  const made = commands.reduce((one, command) => change(one, command).document, document);
+  expect(checkDocument(made).problems).toEqual([]);
+  return made;
+};
+const at = (band: number) => ({ band, setFor: 'band' as const });
+
+describe('what a band sets', () => {
+  const made = after(
+    base,
+    setKind('fluid', 2, 'band'),
+    setOfKind('fluid', { minimum: 180 }, 2, 'band'),
+    setArrangement({ rowGap: 3 }, 2, 'band'),
+    setSpan({ tiles: ['t2'], ...at(2), columnSpan: 1, rowSpan: 2 }),
+    setHidden(['t1'], true, 2, 'band'),
+    setOrder(['t3'], -2, 2, 'band'),
+    setBandTypeSizes({ headingSize: 15 }, 2),
+    setBandLook(['t2'], { bodySize: 11, align: 'centre' }, 2),
+  );
+
+  test('is listed in one place, and carried again one by one or all at once', () => {
+    const listed = setHereIn(made, 2).filter(
+      ({ field }) => !['columns', 'columnGap', 'padding'].includes(field),
+    );
+    expect(listed.map(({ of, id, field }) => [of, id, field].join(' '))).toEqual([
+      'arrangement  rowGap',
+      'arrangement  kind',
+      'arrangement  fluid',
+      'look  headingSize',
+      'place t1 hidden',
+      'place t2 span',
+      'place t3 order',
+      'look t2 align',
+      'look t2 bodySize',
+    ]);
+    for (const each of setHereIn(made, 2)) {
+      const carried = after(made, carryHere([each], 2));
+      expect(setHereIn(carried, 2)).toHaveLength(setHereIn(made, 2).length - 1);
+    }
+    const none = after(made, carryHere(setHereIn(made, 2), 2));
+    expect(none.bands[1]).toEqual({
+      id: 'narrow',
+      below: 640,
+      arrangement: {},
+      tiles: {},
+      groups: undefined,
+    });
+    expect(setHereIn(none, 2)).toEqual([]);
+  });
+
+  test('holds in that band and narrower ones, not in wider ones', () => {
+    expect(placeIn(made, made.tiles.t1 ?? fail(), 2).hidden).toBe(true);
+    expect(placeIn(made, made.tiles.t1 ?? fail(), 1).hidden).toBe(false);
+    expect([1, 2].map((band) => bandOf(made, band).arrangement.kind)).toEqual(['bento', 'fluid']);
+    expect(documentIn(made, 2).look.headingSize).toBe(15);
+    expect(documentIn(made, 2).tiles.t2?.look).toMatchObject({ bodySize: 11, align: 'centre' });
+    expect(documentIn(made, 1)).toBe(made);
+    expect(documentIn(made, 2)).toBe(documentIn(made, 2));
+  });
+
+  test('of looks goes back by band, or in all of them', () => {
+    const here = after(made, carryLook(['t2'], 2, ['align']));
+    expect(here.bands[1]?.looks).toEqual({ t2: { bodySize: 11 } });
+    expect(after(made, carryLookEverywhere(['t2'], ['align', 'bodySize'])).bands[1]?.looks).toBeUndefined();
+    expect(after(made, carryLook(null, 2, ['headingSize'])).bands[1]?.typeSizes).toBeUndefined();
+    expect(after(made, setBandLook(['t1'], { headingSize: 2 }, 0)).tiles.t1?.look.headingSize).toBe(6);
+  });
+
+  test('goes along with a copy, and away with its tile', () => {
+    const copied = after(
+      made,
+      duplicateTile(made, 't2', 1, () => 'copy'),
+    );
+    expect(copied.bands[1]?.looks?.copy).toEqual({ bodySize: 11, align: 'centre' });
+    const gone = after(made, removeTiles(['t2', 't3']));
+    expect(gone.bands[1]?.looks).toEqual({});
+    expect(Object.keys(gone.bands[1]?.tiles ?? {})).toEqual(['t1']);
+  });
+
+  test('is written as queries of the container, or of the window', () => {
+    const none = () => 'none';
+    expect(pageCss(made, none, LETTERS)).toMatch(/@container \(width < 640px\) \{/);
+    const media = pageCss(after(made, setQueries('media')), none, LETTERS);
+    expect(media).toMatch(/@media \(width < 640px\) \{\n {2}\[data-tile="t1"\] \{\n {4}display: none;/);
+    expect(media).not.toContain('@container');
+    expect(after(made, setQueries('media'), setQueries('container')).queries).toBeUndefined();
+  });
+});
+
+test('hidden tiles stand aside when others are moved, and needs are set and taken back', () => {
+  const hidden = after(base, setHidden(['t1'], true, 0, 'all'));
+  const moved = after(hidden, moveToCell(hidden, 't3', 0, { column: 1, row: 1 }).command);
+  expect(moved.order).toEqual(['t1', 't3', 't2']);
+  const needing = after(base, setNeverBelow(['t1'], 200.4), setWithNext(['t1'], true));
+  expect(needing.tiles.t1).toMatchObject({ neverBelow: 200, withNext: true });
+  expect(after(needing, setNeverBelow(['t1'], null), setWithNext(['t1'], false)).tiles.t1).toEqual(
+    base.tiles.t1,
+  );
+});
+
+const fail = (): never => {
+  throw new Error('the tile is there');
+};

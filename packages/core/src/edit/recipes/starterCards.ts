@@ -1,0 +1,181 @@
+import { card, PAINT, part, recipe, variant } from './draw.js';
+import type { Recipe } from '../../document/types.js';
+
+/** At the first cell, so that others lie over it. */
+const pinned = () => ({ columnSpan: 1, rowSpan: 1, pin: { column: 1, row: 1 } });
+
+/** Starters that are cards with tiles in them. */
+export const STARTER_CARDS: readonly Recipe[] = [
+  recipe(
+    'over-picture',
+    'Words over a picture',
+    card({ rows: ['1fr'] }, { fill: PAINT.NIGHT }, [2, 2], 'Words over a picture'),
+    [
+      variant(
+        'Larch',
+        {
+          words: {
+            fill: {
+              kind: 'linear',
+              angle: 0,
+              stops: [
+                { colour: '#4b1f12', at: 0, strength: 0.94 },
+                { colour: '#4b1f12', at: 0.75, strength: 0 },
+              ],
+            },
+          },
+        },
+        false,
+      ),
+    ],
+    {
+      picture: part('picture', { name: 'Picture behind', place: pinned() }, { fill: PAINT.NIGHT, radius: 0 }),
+      words: part(
+        'text',
+        {
+          name: 'Words',
+          heading: 'Ridge path',
+          body: 'Four hours, one ladder.',
+          place: { ...pinned(), layer: 1 },
+        },
+        {
+          fill: {
+            kind: 'linear',
+            angle: 0,
+            stops: [
+              { colour: '#0b1714', at: 0, strength: 0.9 },
+              { colour: '#0b1714', at: 0.7, strength: 0 },
+            ],
+          },
+          ink: '#ffffff',
+          radius: 0,
+        },
+      ),
+    },
+  ),
+  recipe(
+    'picture-card',
+    'Picture card',
+    card({ rows: ['1fr', 'auto'] }, { fill: PAINT.SNOW }, [2, 2], 'Picture card'),
+    [variant('Fir', { card: { fill: PAINT.FIR }, words: { ink: '#eaf3f0' } }, false)],
+    {
+      picture: part('picture', { name: 'Picture' }, { fill: '#9fb4b2', radius: 0 }),
+      words: part(
+        'text',
+        { name: 'Words', heading: 'Soup at six', body: 'Bring a spoon.' },
+        { fill: 'none', ink: '#1d2b2a', radius: 0 },
+      ),
+    },
+  ),
+  recipe(
+    'side-picture',
+    'Picture at the side',
+    card({ columns: ['2fr', '3fr'], rows: ['1fr'] }, { fill: PAINT.LAKE }, [3, 1], 'Picture at the side'),
+    [],
+    {
+      picture: part('picture', { name: 'Picture' }, { fill: '#67898b', radius: 0 }),
+      words: part(
+        'text',
+        { name: 'Words', eyebrow: 'Hut four', heading: 'Eight moonless nights', body: 'Lamps out at nine.' },
+        { fill: 'none', ink: '#1d2b2a', spread: 'centre', radius: 0 },
+      ),
+    },
+  ),
+  recipe(
+    'person',
+    'Person',
+    card(
+      {
+        columns: ['64px', '1fr'],
+        rows: ['1fr'],
+        columnGap: 4,
+        padding: { blockStart: 16, inlineEnd: 16, blockEnd: 16, inlineStart: 16 },
+      },
+      { fill: PAINT.SNOW },
+      [2, 1],
+      'Person',
+    ),
+    [variant('Bread', { card: { fill: PAINT.BREAD } }, false)],
+    {
+      face: part(
+        'picture',
+        {
+          name: 'Face',
+          place: {
+            columnSpan: 1,
+            rowSpan: 1,
+            pin: null,
+            fit: { inline: 'fill', block: 'centre', inlineSize: null, blockSize: 64 },
+          },
+        },
+        { fill: '#bb9788', radius: 32 },
+      ),
+      words: part(
+        'text',
+        { name: 'Words', heading: 'Ylva Brand', body: 'Warden, hut two' },
+        {
+          fill: 'none',
+          ink: '#1d2b2a',
+          spread: 'centre',
+          padding: { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 12 },
+          headingSize: 18,
+        },
+      ),
+    },
+  ),
+  recipe(
+    'offer',
+    'Offer',
+    card(
+      {
+        rows: ['auto', '1fr', 'auto'],
+        padding: { blockStart: 6, inlineEnd: 6, blockEnd: 6, inlineStart: 6 },
+      },
+      { fill: PAINT.SNOW, border: { width: 1, paint: '#d5dbd3' } },
+      [2, 3],
+      'Offer',
+    ),
+    [
+      variant(
+        'Dusk',
+        {
+          card: { fill: PAINT.DUSK, border: { width: 0, paint: PAINT.DUSK } },
+          price: { ink: '#ffffff' },
+          words: { ink: '#eef1fb' },
+          action: { fill: '#ffffff', ink: '#2b3658' },
+        },
+        false,
+      ),
+    ],
+    {
+      price: part(
+        'stat',
+        { name: 'Price', figure: '38', label: 'a night, soup and all' },
+        { fill: 'none', ink: '#1d2b2a', headingSize: 40 },
+      ),
+      words: part(
+        'text',
+        {
+          name: 'What is in it',
+          heading: '',
+          body: [
+            {
+              kind: 'list',
+              items: [
+                [{ text: 'A bunk by the stove' }],
+                [{ text: 'Bread in the morning' }],
+                [{ text: 'The path, explained' }],
+              ],
+            },
+          ],
+        },
+        { fill: 'none', ink: '#3a4947', spread: 'start' },
+      ),
+      action: part(
+        'action',
+        { name: 'Action', label: 'Stay a night', address: '#book' },
+        { fill: PAINT.NIGHT, ink: '#f0c9a4', headingSize: 17, align: 'centre', padding: 14 },
+      ),
+    },
+  ),
+];

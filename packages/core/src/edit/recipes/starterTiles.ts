@@ -1,0 +1,264 @@
+import { PAINT, part, recipe, variant } from './draw.js';
+import { STARTER_ICONS } from './starterIcons.js';
+import type { Recipe } from '../../document/types.js';
+
+/** Starters of one tile each. */
+export const STARTER_TILES: readonly Recipe[] = [
+  recipe(
+    'note',
+    'Note, washed',
+    part(
+      'text',
+      { name: 'Note', heading: 'Open all winter', body: 'Stove lit, key with the warden.' },
+      { fill: PAINT.LICHEN },
+      [2, 1],
+    ),
+    [
+      variant('Bread', { fill: PAINT.BREAD }),
+      variant('Lake', { fill: PAINT.LAKE }),
+      variant('Fir', { fill: PAINT.FIR }),
+      variant('Line', { fill: 'none', ink: '#1d2b2a', border: { width: 1, paint: '#9db0aa' } }),
+    ],
+  ),
+  recipe(
+    'lead',
+    'Lead',
+    part(
+      'text',
+      {
+        name: 'Lead',
+        eyebrow: 'Winter',
+        heading: 'Seven huts above the tree line',
+        body: 'Each with a stove, a warden and a view.',
+      },
+      {
+        fill: {
+          kind: 'linear',
+          angle: 200,
+          stops: [
+            { colour: '#2f4a52', at: 0 },
+            { colour: '#17302d', at: 1 },
+          ],
+        },
+        spread: 'between',
+        headingSize: { from: 28, to: 52, fromWidth: 360, toWidth: 1440 },
+        headingLineHeight: 1.04,
+        headingTracking: -0.025,
+        padding: 26,
+      },
+      [3, 2],
+    ),
+    [
+      variant('Dawn', {
+        fill: {
+          kind: 'linear',
+          angle: 170,
+          stops: [
+            { colour: '#f3e0cc', at: 0 },
+            { colour: '#dcb49c', at: 1 },
+          ],
+        },
+      }),
+      variant('Snow', { fill: PAINT.SNOW }),
+    ],
+  ),
+  recipe(
+    'figure',
+    'Big figure',
+    part(
+      'stat',
+      { name: 'Figure', figure: '184', label: 'beds, all with a blanket' },
+      { fill: PAINT.FIR, headingSize: 46 },
+    ),
+    [
+      variant('Snow', { fill: PAINT.SNOW }),
+      variant('Larch', { fill: '#8f3f22' }),
+      variant('Lake', { fill: PAINT.LAKE }),
+    ],
+  ),
+  recipe(
+    'figure-line',
+    'Figure on a line',
+    part(
+      'stat',
+      { name: 'Figure', figure: '31', label: 'work days a year' },
+      { fill: PAINT.BREAD, direction: 'along', align: 'centre', spread: 'between', gap: 16, headingSize: 40 },
+      [2, 1],
+    ),
+    [variant('Night', { fill: PAINT.NIGHT }), variant('Lake', { fill: PAINT.LAKE })],
+  ),
+  recipe(
+    'glow',
+    'Glowing figure',
+    part(
+      'stat',
+      { name: 'Figure', figure: '−17°', label: 'at the door, on average' },
+      {
+        fill: {
+          kind: 'radial',
+          x: 0.85,
+          y: 0.1,
+          stops: [
+            { colour: '#2f6d6a', at: 0 },
+            { colour: '#112825', at: 0.75 },
+          ],
+        },
+        innerShade: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', strength: 0.14 },
+        headingSize: 44,
+      },
+    ),
+    [
+      variant('Ember', {
+        fill: {
+          kind: 'radial',
+          x: 0.85,
+          y: 0.1,
+          stops: [
+            { colour: '#b85a30', at: 0 },
+            { colour: '#4b1f12', at: 0.8 },
+          ],
+        },
+      }),
+    ],
+  ),
+  recipe(
+    'voice',
+    'Voice',
+    part(
+      'quote',
+      {
+        name: 'Voice',
+        words: '“We came for one night and stayed the storm.”',
+        source: 'Guest book, hut four',
+      },
+      { fill: PAINT.LARCH, spread: 'between' },
+      [1, 2],
+    ),
+    [variant('Lichen', { fill: PAINT.LICHEN }), variant('Night', { fill: PAINT.NIGHT })],
+  ),
+  recipe(
+    'framed-voice',
+    'Framed voice',
+    part(
+      'quote',
+      { name: 'Voice', words: '“Leave it drier than you found it.”', source: 'The only house rule' },
+      {
+        fill: PAINT.SNOW,
+        spread: 'centre',
+        align: 'centre',
+        padding: 28,
+        border: {
+          width: 2,
+          paint: {
+            kind: 'linear',
+            angle: 120,
+            stops: [
+              { colour: '#a64d2c', at: 0 },
+              { colour: '#e3ab86', at: 0.5 },
+              { colour: '#24413f', at: 1 },
+            ],
+          },
+        },
+      },
+      [2, 1],
+    ),
+  ),
+  recipe('plain-picture', 'Picture', part('picture', { name: 'Picture' }, { fill: '#9fb4b2' }, [2, 2]), [
+    variant('Soft edge', { fade: { blockStart: 0, inlineEnd: 0, blockEnd: 48, inlineStart: 0 } }),
+  ]),
+  recipe(
+    'caption',
+    'Picture with a caption',
+    part(
+      'picture',
+      { name: 'Picture', caption: 'First light on the pass' },
+      { fill: '#67898b', ink: '#ffffff' },
+      [2, 1],
+    ),
+  ),
+  recipe(
+    'framed-picture',
+    'Mounted picture',
+    part(
+      'picture',
+      { name: 'Picture' },
+      {
+        fill: PAINT.SNOW,
+        padding: 12,
+        outerShade: { x: 0, y: 6, blur: 20, spread: -8, colour: '#17302d', strength: 0.35 },
+      },
+      [2, 2],
+    ),
+    [variant('Night', { fill: PAINT.NIGHT })],
+  ),
+  recipe(
+    'marks',
+    'Row of marks',
+    part(
+      'marks',
+      {
+        name: 'Marks',
+        marks: STARTER_ICONS.slice(0, 5).map(({ id, name }) => ({
+          icon: id,
+          picture: null,
+          label: name,
+          address: '',
+        })),
+      },
+      { fill: PAINT.LICHEN, align: 'centre', spread: 'centre', gap: 22 },
+      [2, 1],
+    ),
+    [variant('Fir', { fill: PAINT.FIR }), variant('Bread', { fill: PAINT.BREAD })],
+  ),
+  recipe(
+    'action',
+    'Action',
+    part(
+      'action',
+      { name: 'Action', label: 'Ask for a bunk', address: '#book' },
+      { fill: PAINT.NIGHT, ink: '#f0c9a4' },
+    ),
+    [
+      variant('Larch', { fill: '#8f3f22', ink: '#fff1e6' }),
+      variant('Line', { fill: 'none', ink: '#17302d', border: { width: 2, paint: '#17302d' } }),
+    ],
+  ),
+  recipe(
+    'step',
+    'Step',
+    part(
+      'text',
+      { name: 'Step', eyebrow: '1', heading: 'Ring the bell', body: 'The warden comes down with the key.' },
+      {
+        fill: PAINT.SNOW,
+        spread: 'between',
+        bodyFamily: 'Hanken Grotesk',
+        border: { width: 1, paint: '#d5dbd3' },
+      },
+    ),
+    [variant('Lichen', { fill: PAINT.LICHEN, border: { width: 0, paint: '#d5dbd3' } })],
+  ),
+  recipe(
+    'spine',
+    'Words down the side',
+    part(
+      'text',
+      { name: 'Spine', heading: 'Night sky', body: '' },
+      {
+        fill: '#132634',
+        textDirection: 'block',
+        spread: 'centre',
+        align: 'centre',
+        headingSize: 24,
+        headingWeight: 560,
+      },
+      [1, 2],
+    ),
+    [variant('Dawn', { fill: '#f3e0cc' })],
+  ),
+  recipe(
+    'film',
+    'Film',
+    part('film', { name: 'Film', caption: '' }, { fill: '#22303c', ink: '#ffffff' }, [2, 1]),
+  ),
+];

@@ -1,0 +1,164 @@
+import { describe, expect, test } from '@jest/globals';
+import { filterTable, guessKey, guessMapping, importTable, sortTable, updateTable } from './commands.js';
+import { readTable, TableError } from './readTable.js';
+import { change } from '../patch/change.js';
+import { checkDocument } from '../../check/checkDocument.js';
+import { emptyDocument } from '../emptyDocument.js';
+import { setContent } from '../commands/tiles.js';
+import { STARTERS } from '../recipes/starters.js';
+import type { Command } from '../patch/change.js';
+import type { CollectionDocument, Recipe } from '../../document/types.js';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+const note = STARTERS.find(({ id }) => id === 'note') as Recipe;
+
+describe('a table', () => {
+  test('is read from CSV with quotes, other separators and a mark at its start', () => {
+    const { columns, rows } = readTable(
+      bytes('\ufeffname;text\r\n"Hut; two";"He said ""soup"""\r\n\r\nHut four;\r\n'),
+    );
+    expect(columns).toEqual(['name', 'text']);
+    expect(rows).toEqual([
+      { name: 'Hut; two', text: 'He said "soup"' },
+      { name: 'Hut four', text: '' },
+    ]);
+  });
+
+  test('is read from JSON', () => {
+    expect(
+      readTable(bytes('{"huts": [{"name": "Two", "beds": 12}, {"name": "Four", "open": true}]}')),
+    ).toEqual({
+      columns: ['name', 'beds', 'open'],
+      rows: [
+        { name: 'Two', beds: '12', open: '' },
+        { name: 'Four', beds: '', open: 'true' },
+      ],
+      notices: [],
+    });
+  });
+
+  test('that is not UTF-8 is read as Windows-1252, with a notice', () => {
+    const { rows, notices } = readTable(Uint8Array.from([...bytes('name\nH'), 0xfc, ...bytes('tte\n')]));
+    expect(rows).toEqual([{ name: 'Hütte' }]);
+    expect(notices[0]).toContain('Windows-1252');
+  });
+
+  test('of uneven lines is read with a notice', () => {
+    expect(readTable(bytes('a,b\n1\n2,3,4\n')).notices).toEqual([
+      'Lines 2, 3: not as many cells as columns; what lacks is empty, what is over is left out.',
+    ]);
+  });
+
+  test.each<[string, Uint8Array, string]>([
+    [
+      'two encodings',
+      Uint8Array.from([...bytes('name\nHütte\nH'), 0xfc, ...bytes('tte\n')]),
+      'mixes two encodings: it is UTF-8, but not in line 3',
+    ],
+    ['open quotes', bytes('name,text\n"Hut two,soup\n'), 'a quotation mark is not closed'],
+    [
+      'a quote alone',
+      bytes('name,text\n"Hut "two"",soup\n'),
+      'a quotation mark is not closed, or stands inside of a cell alone',
+    ],
+    ['no rows', bytes('name,text\n'), 'no rows below its heading'],
+    ['a name twice', bytes('name,name\n1,2\n'), 'Two columns are called “name”'],
+    [
+      'a heading of a megabyte',
+      bytes(`name\n${'x'.repeat(1_000_000)}\n`),
+      'Row 1, “name”: 1000000 characters; at most 20000',
+    ],
+    ['a sheet that is no text', bytes('n\0a\0m\0e\0\n\0a\0'), 'no text can have'],
+    ['JSON with a sign that no text has', bytes('[{"name": "a\\u0000b"}]'), 'no text can have'],
+    ['no JSON', bytes('[{"name": '), 'This is not JSON'],
+    ['JSON that is no table', bytes('[1, 2]'), 'a list of objects'],
+    ['too many bytes', new Uint8Array(9 * 1024 * 1024), 'at most 8388608 are read'],
+  ])('with %s is refused', (_, input, words) => {
+    expect(() => readTable(input)).toThrow(TableError);
+    expect(() => readTable(input)).toThrow(words);
+  });
+});
+
+describe('tiles from a table', () => {
+  const csv = 'no,title,text\n1,Two,Soup\n2,Four,Stars\n10,Six,Snow\n';
+  const read = readTable(bytes(csv));
+  let made = 0;
+  const freshId = () => `row-${made++}`;
+  const run = (document: CollectionDocument, ...commands: Command[]) => {
+    const after = commands.reduce((each, command) => change(each, command).document, document);
+    expect(checkDocument(JSON.parse(JSON.stringify(after))).problems).toEqual([]);
+    return after;
+  };
+  const mapping = guessMapping(note, read);
+  const imported = run(
+    emptyDocument('Huts'),
+    importTable(read, {
+      id: 'huts',
+      name: 'Huts',
+      recipe: note,
+      variant: null,
+      key: 'no',
+      mapping,
+      position: 0,
+      freshId,
+    }),
+  );
+  const headings = ({ order, tiles }: CollectionDocument) =>
+    order.map((id) => (tiles[id] as unknown as { heading: string }).heading);
+
+  test('are one a row, filled by slots', () => {
+    expect(guessKey(read)).toBe('no');
+    expect(mapping).toEqual({ Heading: 'title', Text: 'text' });
+    expect(headings(imported)).toEqual(['Two', 'Four', 'Six']);
+    expect(Object.values(imported.tiles)[0]).toMatchObject({
+      name: '1',
+      body: 'Soup',
+      recipe: { recipe: 'note' },
+    });
+  });
+
+  test('are sorted, and set aside by a filter as they are', () => {
+    const down = run(imported, sortTable('huts', { column: 'no', descending: true }));
+    expect(headings(down)).toEqual(['Six', 'Four', 'Two']);
+    const byHand = run(down, setContent([down.order[1] ?? ''], { heading: 'By hand' }));
+    const few = run(byHand, filterTable('huts', { column: 'text', words: 'so' }));
+    expect(headings(few)).toEqual(['Two']);
+    expect(headings(run(few, filterTable('huts', null)))).toEqual(['Six', 'By hand', 'Two']);
+  });
+
+  test('keep what was changed by hand when the table comes in anew, and it is said what changed', () => {
+    const byHand = run(imported, setContent([imported.order[0] ?? ''], { heading: 'By hand' }));
+    const next = readTable(bytes('no,title,text\n1,Zwei,Bread\n10,Six,Snow\n11,Eight,Wind\n'));
+    const { command, report } = updateTable(byHand, 'huts', next, { freshId, removeGone: true });
+    expect(report).toEqual({ changed: { 1: ['Text'] }, came: ['11'], went: ['2'], kept: { 1: ['title'] } });
+    const after = run(byHand, command);
+    expect(headings(after)).toEqual(['By hand', 'Six', 'Eight']);
+    expect(after.tiles[after.order[0] ?? '']).toMatchObject({ body: 'Bread' });
+    // Taken in once more, nothing is new.
+    expect(updateTable(after, 'huts', next, { freshId, removeGone: true }).report).toEqual({
+      changed: {},
+      came: [],
+      went: [],
+      kept: {},
+    });
+  });
+
+  test('stay by themselves when their rows went and that was asked for', () => {
+    const { command } = updateTable(imported, 'huts', readTable(bytes('no,title,text\n1,Two,Soup\n')), {
+      freshId,
+      removeGone: false,
+    });
+    expect(headings(run(imported, command))).toEqual(['Two', 'Four', 'Six']);
+  });
+
+  test.each([
+    ['no,title,text\n1,Two,Soup\n1,Four,Stars\n', 'Two rows have the “no” 1'],
+    ['no,title,text\n,Two,Soup\n', 'Row 1 has no “no”'],
+    ['title,text\nTwo,Soup\n', 'which tells rows apart, is not there any more'],
+    ['no,title\n__proto__,x\n', 'can’t be a key'],
+  ])('are not touched by a table whose key fails: %j', (text, words) => {
+    expect(() =>
+      updateTable(imported, 'huts', readTable(bytes(text)), { freshId, removeGone: true }),
+    ).toThrow(words);
+  });
+});

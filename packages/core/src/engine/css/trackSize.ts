@@ -1,0 +1,90 @@
+import { generate, parse, type CssNode } from 'css-tree';
+import { hasPercent } from './length.js';
+import { parseTrack } from './parseTracks.js';
+import { DEFAULT_UNITS } from './parseLength.js';
+import type { TrackSizing } from '../box/style.js';
+
+/** No size in a list of tracks is larger, px. */
+export const LARGEST_TRACK = 10_000;
+
+interface Read {
+  readonly sizing: TrackSizing;
+  readonly text: string;
+}
+
+const known = new Map<string, Read | null>();
+/** Sizes that depend on the window would differ between the stage and the page. */
+const WINDOW_UNIT = /\d(?:[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))\b/i;
+
+/**
+ * Reads one track size as CSS writes it (CSS Grid 2, section 7.2). A lone share may shrink to
+ * nothing, as `minmax(0, 1fr)` does, so that content never widens it.
+ * @returns null when the text is no track size, or depends on the size of the window
+ */
+export const parseTrackSize = (text: string): TrackSizing | null => read(text)?.sizing ?? null;
+
+/** The text of a track size in its one spelling, such as `72px` or `minmax(200px, 1fr)`; null when it is none. */
+export const formatTrackSize = (text: string): string | null => read(text)?.text ?? null;
+
+/** A track size that is a plain number of px or a plain share; null for all others. */
+export function plainTrackSize(text: string): { readonly unit: 'px' | 'fr'; readonly value: number } | null {
+  const match = /^(\d+(?:\.\d+)?|\.\d+)(px|fr)$/.exec(formatTrackSize(text) ?? '');
+  return match && { unit: match[2] as 'px' | 'fr', value: Number(match[1]) };
+}
+
+/** A track size as the page's style sheet writes it: never as it came, but from what was read of it. */
+export function trackCss(text: string): string {
+  const written = formatTrackSize(text);
+  if (written === null) return 'auto';
+  return plainTrackSize(written)?.unit === 'fr' ? `minmax(0, ${written})` : written;
+}
+
+/** Whether a track's size depends on what is in it, in a grid whose size in that axis is known or not. */
+export function isIntrinsic({ min, max }: TrackSizing, known: boolean): boolean {
+  const asks = (breadth: TrackSizing['min']) =>
+    breadth.kind === 'fr' ? !known : breadth.kind === 'length' ? !known && hasPercent(breadth.value) : true;
+  return asks(min) || asks(max);
+}
+
+function read(text: string): Read | null {
+  let found = known.get(text);
+  if (found === undefined) {
+    if (known.size > 5000) known.clear();
+    known.set(text, (found = readAnew(text)));
+  }
+  return found;
+}
+
+function readAnew(text: string): Read | null {
+  if (WINDOW_UNIT.test(text)) return null;
+  let value: CssNode;
+  try {
+    value = parse(text.trim(), {
+      context: 'value',
+      onParseError: (error) => {
+        throw error;
+      },
+    });
+  } catch {
+    return null;
+  }
+  if (value.type !== 'Value' || value.children.size !== 1) return null;
+  const node = value.children.first as CssNode;
+  const sizing = parseTrack(node, DEFAULT_UNITS);
+  if (!sizing || !isBounded(sizing)) return null;
+  const written = spelled(generate(value));
+  const isShare = node.type === 'Dimension' && sizing.max.kind === 'fr';
+  return { text: written, sizing: isShare ? { ...sizing, min: { kind: 'length', value: 0 } } : sizing };
+}
+
+const isBounded = ({ min, max }: TrackSizing) =>
+  [min, max].every(
+    (breadth) => !('value' in breadth) || typeof breadth.value !== 'number' || breadth.value <= LARGEST_TRACK,
+  );
+
+/** Small letters, four decimals, spaces after commas. */
+const spelled = (css: string) =>
+  css
+    .toLowerCase()
+    .replace(/\d*\.\d+(?:e[+-]?\d+)?|\d+/g, (digits) => String(Number(Number(digits).toFixed(4))))
+    .replace(/,(?=\S)/g, ', ');

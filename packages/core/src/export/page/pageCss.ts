@@ -1,0 +1,233 @@
+import { bandsOf, placeIn } from '../../document/bands.js';
+import { documentIn } from '../../document/bandLooks.js';
+import { allTiles } from '../../document/levels.js';
+import { selectorsBefore } from '../../arrangements/questions.js';
+import { COLLECTION, type BandCss } from './bandCss.js';
+import { contentCss, groundColour, namedRule } from '../../parts/contentCss.js';
+import { hasEnlarged } from '../../parts/enlarge.js';
+import { ENLARGE_CSS } from './enlargeParts.js';
+import { FAMILIES, familiesOf } from '../../parts/families.js';
+import { initialValues } from './initial.js';
+import { motionCss } from './motionCss.js';
+import { piecesOf, type Piece } from './pieces.js';
+import { mergedRules, ruleCss, tileSelector, type Declarations } from '../../engine/css/rule.js';
+import { differingRules, tileRules, type PictureImage } from '../../parts/tileRules.js';
+import { hasFigure } from '../../parts/tileHtml.js';
+import { typeSizeCss } from '../../look/css.js';
+import { px } from '../../engine/css/units.js';
+import type { OwnRule } from '../../arrangements/kind.js';
+import type { CollectionDocument, FamilyName, Tile } from '../../document/types.js';
+import type { TextMeasurer } from '../../engine/text/types.js';
+
+/**
+ * The page's style sheet. The widest band is written whole; each narrower one, in a query of the
+ * container's or the window's width, writes only what differs from the next wider band, so the file
+ * carries values as the bands do. What only some browsers can do, and what holds in one band alone,
+ * comes after. The fonts come last: they are the least worth reading.
+ * @throws whatever the measurer throws
+ */
+export function pageCss(document: CollectionDocument, image: PictureImage, measurer: TextMeasurer): string {
+  const pieces = piecesOf(document, measurer);
+  const at = document.queries === 'media' ? '@media' : '@container';
+  const sizes = bandSizes(document, image);
+  const widest = (pieces[0] as Piece).css.rules;
+  const parts = [
+    namedRule(':root', document),
+    ruleCss({ selector: ':root', declarations: sizes.widest }),
+    ruleCss({ selector: 'html', declarations: { background: groundColour(document) } }),
+    ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
+    ruleCss({
+      selector: COLLECTION,
+      declarations: {
+        'box-sizing': 'border-box',
+        'margin-inline': 'auto',
+        ...plain(widest[COLLECTION] ?? {}),
+      },
+    }),
+    contentCss({ look: sizes.look }).trimEnd(),
+    allTiles(document)
+      .flatMap((id) => wholeTile(document, document.tiles[id] as Tile, widest, image).map(ruleCss))
+      .join('\n'),
+    Object.entries(widest)
+      .filter(([selector]) => selector.endsWith('::before'))
+      .map(([selector, declarations]) => ruleCss({ selector, declarations }))
+      .join('\n'),
+  ];
+  const reset = resetsOf(document);
+  const bands = bandsOf(document);
+  let said = widest;
+  pieces.slice(1).forEach(({ band, css }) => {
+    const declared = Object.keys({ ...said, ...css.rules }).map((selector) => ({
+      selector,
+      declarations: differing(css.rules[selector] ?? {}, said[selector] ?? {}, reset(selector)),
+    }));
+    const [grid, ...rest] = declared;
+    const isFirst = band.below === bands[band.index]?.below;
+    const rules = [...(grid ? [grid] : []), ...(isFirst ? sizes.rules(band.index) : []), ...rest];
+    const text = rules.map(ruleCss).filter(Boolean).join('\n');
+    if (text) parts.push(`${at} (width < ${band.below}px) {\n${indent(text)}\n}`);
+    said = css.rules;
+  });
+  parts.push(...ownParts(pieces, at));
+  const before = selectorsBefore(document);
+  for (const band of bands) {
+    const hidden = allTiles(document).filter(
+      (id) => placeIn(document, document.tiles[id] as Tile, band.index).hidden,
+    );
+    if (hidden.length === 0) continue;
+    const rule = ruleCss({
+      selector: hidden.flatMap((id) => [tileSelector(id), ...(before.get(id) ?? [])]).join(',\n'),
+      declarations: { display: 'none' },
+    });
+    parts.push(inRange(at, band, rule));
+  }
+  if (hasEnlarged(document)) parts.push(ENLARGE_CSS.trimEnd());
+  parts.push(...motionCss(document), ...familiesOf(document).flatMap(fontFaces));
+  return `${parts.filter(Boolean).join('\n\n')}\n`;
+}
+
+/** What holds in one band alone; neighbouring pieces that say the same are one. */
+function ownParts(pieces: readonly Piece[], at: string): string[] {
+  const runs: { from: number; below: number; text: string }[] = [];
+  for (const { band, css } of pieces) {
+    const text = ownText(css.own);
+    const last = runs.at(-1);
+    if (last?.text === text) last.from = band.from;
+    else runs.push({ from: band.from, below: band.below, text });
+  }
+  return runs.filter(({ text }) => text !== '').map(({ text, ...range }) => inRange(at, range, text));
+}
+
+/** Rules in the conditions that they ask for; neighbours with the same ones share them. */
+function ownText(own: readonly OwnRule[]): string {
+  const blocks: { condition: string; rules: string[] }[] = [];
+  for (const rule of own) {
+    const condition = rule.supports ? `@supports ${rule.supports}` : rule.media ? `@media ${rule.media}` : '';
+    const last = blocks.at(-1);
+    if (last?.condition === condition) last.rules.push(ruleCss(rule));
+    else blocks.push({ condition, rules: [ruleCss(rule)] });
+  }
+  return blocks
+    .map(({ condition, rules }) =>
+      condition ? `${condition} {\n${indent(rules.join('\n'))}\n}` : rules.join('\n'),
+    )
+    .join('\n');
+}
+
+function inRange(at: string, { from, below }: Pick<Piece['band'], 'from' | 'below'>, text: string): string {
+  const range = [
+    ...(from > 0 ? [`(width >= ${from}px)`] : []),
+    ...(Number.isFinite(below) ? [`(width < ${below}px)`] : []),
+  ];
+  return range.length > 0 ? `${at} ${range.join(' and ')} {\n${indent(text)}\n}` : text;
+}
+
+/** Names that no named look can have. */
+const HEADING_SIZE = '--size-of-headings';
+const BODY_SIZE = '--size-of-bodies';
+
+/**
+ * What bands set of looks. Type sizes of the collection go through custom properties, so that a
+ * tile's own stay over them.
+ */
+function bandSizes(document: CollectionDocument, image: PictureImage) {
+  const { look, bands } = document;
+  const sets = bands.some(({ typeSizes }) => typeSizes);
+  const rules = (index: number) => {
+    const { typeSizes = {}, looks = {} } = bands[index - 1] ?? {};
+    const [wider, own] = [documentIn(document, index - 1), documentIn(document, index)];
+    const { headingSize, bodySize } = typeSizes;
+    return [
+      {
+        selector: ':root',
+        declarations: {
+          ...(headingSize !== undefined && { [HEADING_SIZE]: px(headingSize) }),
+          ...(bodySize !== undefined && { [BODY_SIZE]: px(bodySize) }),
+        },
+      },
+      ...Object.keys(looks).flatMap((id) => {
+        const [before, after] = [wider.tiles[id], own.tiles[id]];
+        return before && after ? differingRules(document, before, after, image) : [];
+      }),
+    ];
+  };
+  return {
+    look: sets
+      ? { ...look, headingSize: `{${HEADING_SIZE.slice(2)}}`, bodySize: `{${BODY_SIZE.slice(2)}}` }
+      : look,
+    widest: sets
+      ? { [HEADING_SIZE]: typeSizeCss(look.headingSize), [BODY_SIZE]: typeSizeCss(look.bodySize) }
+      : {},
+    rules,
+  };
+}
+
+/** A tile's place in the widest band and its own look, as one rule where they share a selector. */
+function wholeTile(document: CollectionDocument, tile: Tile, widest: BandCss['rules'], image: PictureImage) {
+  const said = widest[tileSelector(tile.id)] ?? {};
+  // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
+  const size = Object.fromEntries(
+    Object.entries(said).filter(
+      ([property]) => tile.kind === 'picture' && /^(inline|block)-size$/.test(property),
+    ),
+  );
+  const place = { selector: tileSelector(tile.id), declarations: { ...plain(said), ...size } };
+  return mergedRules([place, ...tileRules(document, tile, image)]);
+}
+
+function fontFaces(name: FamilyName): string[] {
+  const { files, weights } = FAMILIES[name];
+  return files.map(({ file, unicodeRange }) =>
+    ruleCss({
+      selector: '@font-face',
+      declarations: {
+        'font-family': `"${name}"`,
+        'font-style': 'normal',
+        'font-weight': weights,
+        'font-display': 'swap',
+        src: `url("fonts/${file}") format("woff2")`,
+        'unicode-range': unicodeRange,
+      },
+    }),
+  );
+}
+
+/** What the browser does anyway is not written in the base rules. */
+function plain(declarations: Declarations): Declarations {
+  const initial = initialValues();
+  return Object.fromEntries(
+    Object.entries(declarations).filter(([property, value]) => initial[property] !== value),
+  );
+}
+
+/** What a rule has to say to become another, with what the wider one said and this one does not. */
+const differing = (
+  own: Declarations,
+  wider: Declarations,
+  reset: (property: string) => string | undefined,
+): Declarations => {
+  const changed = Object.entries(own).filter(([property, value]) => wider[property] !== value);
+  const gone = Object.keys(wider).flatMap((property): [string, string][] => {
+    const value = property in own ? undefined : reset(property);
+    return value === undefined || value === wider[property] ? [] : [[property, value]];
+  });
+  return Object.fromEntries([...changed, ...gone]);
+};
+
+/** What properties are in a rule that does not say them. */
+function resetsOf(document: CollectionDocument) {
+  const initial = initialValues();
+  const byTile = new Map(allTiles(document).map((id) => [tileSelector(id), document.tiles[id] as Tile]));
+  return (selector: string) => (property: string) => {
+    const tile = byTile.get(selector);
+    // A picture is as large as its cells by the rule for all pictures.
+    if (tile?.kind === 'picture' && /^(inline|block)-size$/.test(property)) return '100%';
+    if (tile && (property === 'overflow' || property === 'overflow-x')) return 'clip';
+    // The collection itself stands in the middle of its page.
+    if (selector === COLLECTION && property.startsWith('margin')) return undefined;
+    if (property === 'aspect-ratio' && tile?.kind === 'picture' && !hasFigure(tile)) return undefined;
+    return initial[property];
+  };
+}
+
+const indent = (text: string) => text.replace(/^(?=.)/gm, '  ');

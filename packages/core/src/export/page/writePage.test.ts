@@ -1,0 +1,120 @@
+import { describe, expect, test } from '@jest/globals';
+import { HtmlValidate } from 'html-validate';
+import { contrast } from '../../look/contrast.js';
+import { newTile } from '../../parts/newTile.js';
+import { pictureSizes, pictureVariants } from './pictureSizes.js';
+import { LETTERS } from '../../testing/layoutHtml.js';
+import { sample } from '../../testing/sample.js';
+import { writePage } from './writePage.js';
+import type { CollectionDocument, PictureAsset, PictureTile, Tile } from '../../document/types.js';
+
+const hut: PictureAsset = {
+  id: 'hut',
+  name: 'Hut',
+  file: 'hut.webp',
+  hash: 'a'.repeat(64),
+  mediaType: 'image/webp',
+  inlineSize: 1800,
+  blockSize: 1200,
+  alternativeText: 'A hut & its "window"',
+};
+
+function withTiles(...tiles: Tile[]): CollectionDocument {
+  const base = sample([[1, 1]]);
+  return {
+    ...base,
+    tiles: Object.fromEntries(tiles.map((tile) => [tile.id, tile])),
+    order: tiles.map(({ id }) => id),
+    pictures: { hut },
+  };
+}
+
+const pictureTile = (place: Partial<Tile['place']> = {}, caption = ''): PictureTile => ({
+  ...(newTile('picture', 'p') as PictureTile),
+  place: { columnSpan: 2, rowSpan: 2, pin: null, ...place },
+  picture: 'hut',
+  caption,
+});
+
+describe('the page', () => {
+  const hostile = '<script>alert("1")</script> & "quotes"';
+  const all = withTiles(
+    { ...newTile('text', 't'), kind: 'text', eyebrow: hostile, heading: hostile, body: `One\n\n${hostile}` },
+    { ...newTile('stat', 's'), kind: 'stat', figure: hostile, label: '' },
+    { ...newTile('quote', 'q'), kind: 'quote', words: hostile, source: hostile },
+    { ...newTile('action', 'a'), kind: 'action', label: hostile, address: 'https://example.org/?a=1&b="2"' },
+    pictureTile(),
+    { ...pictureTile({}, hostile), id: 'captioned' },
+    newTile('picture', 'empty'),
+  );
+
+  test('is valid HTML without a script, whatever the words are', async () => {
+    const html = writePage({ ...all, name: hostile }, LETTERS).files['index.html'] ?? '';
+    expect(html).not.toContain('<script');
+    expect(html).toContain('&lt;script&gt;');
+    const validator = new HtmlValidate({
+      extends: ['html-validate:standard'],
+      rules: {
+        'void-style': 'off',
+        'doctype-style': 'off',
+        'no-trailing-whitespace': 'off',
+        'long-title': 'off',
+      },
+    });
+    const { results } = await validator.validateString(html);
+    expect(
+      results.flatMap(({ messages }) => messages.map(({ ruleId, message }) => `${ruleId}: ${message}`)),
+    ).toEqual([]);
+  });
+
+  test('comes in reading order, one element a tile', () => {
+    const html = writePage(all, LETTERS).files['index.html'] ?? '';
+    expect([...html.matchAll(/data-tile="([^"]+)"/g)].map(([, id]) => id)).toEqual(all.order);
+  });
+
+  test('writes in a band only what differs from the wider one', () => {
+    const css = writePage(all, LETTERS).files['style.css'] ?? '';
+    const [, middle = '', narrow = ''] = css.split('@container');
+    expect(middle).toContain('(width < 1080px)');
+    expect(middle).toContain('grid-template-columns: repeat(4, minmax(0, 1fr));');
+    expect(middle).not.toContain('gap');
+    expect(narrow).toContain('gap: 12px;');
+    expect(narrow).not.toContain('data-tile');
+  });
+
+  test('pulls spans and pins into the columns of each band', () => {
+    const css =
+      writePage(withTiles(pictureTile({ columnSpan: 5, pin: { column: 6, row: 2 } })), LETTERS).files[
+        'style.css'
+      ] ?? '';
+    expect(css).toContain('grid-column: 2 / span 5;');
+    expect(css.split('@container')[1]).toContain('grid-column: span 4;');
+    expect(css.split('@container')[1]).toContain('grid-row: span 2;');
+    expect(css.split('@container')[2]).toContain('grid-column: span 2;');
+  });
+
+  test('lists the files that belong beside it', () => {
+    const { assets } = writePage(all, LETTERS);
+    expect(assets.filter(({ kind }) => kind === 'picture').map(({ path }) => path)).toEqual(
+      [320, 480, 640, 960, 1280, 1600, 1800].map((size) => `pictures/hut-${size}.webp`),
+    );
+    expect(assets.filter(({ kind }) => kind === 'font')).toHaveLength(4);
+  });
+});
+
+describe('sizes of a picture', () => {
+  test('never upscale', () => expect(pictureVariants({ inlineSize: 330 })).toEqual([330]));
+
+  test('follow the slot through every band, and its height where that asks for more', () => {
+    // Six columns: 2·(W − 128)/6 + 16; four: 2·(W − 96)/4 + 16; two: all of it. Two rows: 336 px, × 1.5.
+    expect(pictureSizes(withTiles(pictureTile()), pictureTile(), hut, LETTERS)).toBe(
+      '(width < 530px) 498px, (width < 640px) calc(100vw - 32px), (width < 1072px) 504px, (width < 1080px) calc(50vw - 32px), (width < 1592px) 504px, calc(33.33vw - 26.65px)',
+    );
+  });
+});
+
+test('contrast is that of WCAG', () => {
+  expect(contrast('#000000', '#ffffff')).toBeCloseTo(21);
+  expect(contrast('#777777', '#ffffff')).toBeCloseTo(4.48, 2);
+  expect(contrast('#336699', '#336699')).toBe(1);
+});

@@ -1,0 +1,104 @@
+import { groundImages } from './groundImages.js';
+import { pictureSizes, pictureVariants } from './pictureSizes.js';
+import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
+import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
+import { escapeHtml } from '../../engine/css/escape.js';
+import { hasMainHeading } from '../../parts/headings.js';
+import { levelTileHtml, scrollsHtml, type Sources } from '../../parts/tileHtml.js';
+import { variantPath } from '../../parts/variants.js';
+import { familiesOf, FAMILIES } from '../../parts/families.js';
+import { pageCss } from './pageCss.js';
+import type {
+  CollectionDocument,
+  FamilyName,
+  FilmId,
+  PictureAsset,
+  PictureId,
+} from '../../document/types.js';
+import type { TextMeasurer } from '../../engine/text/types.js';
+
+/** A file of a page whose bytes the caller has to bring. */
+export type PageAsset =
+  | {
+      readonly path: string;
+      readonly kind: 'picture';
+      readonly picture: PictureId;
+      readonly inlineSize: number;
+    }
+  | { readonly path: string; readonly kind: 'film'; readonly film: FilmId }
+  | { readonly path: string; readonly kind: 'font'; readonly family: FamilyName; readonly file: string };
+
+export interface Page {
+  /** Text files by path: `index.html`, `style.css`, and `enlarge.js` where pictures open large. */
+  readonly files: Readonly<Record<string, string>>;
+  readonly assets: readonly PageAsset[];
+}
+
+/**
+ * Writes a collection as a page: semantic HTML in reading order and a style sheet, and the list of
+ * pictures, films and fonts that belong beside them. There is no script, but for a small one where
+ * pictures open large.
+ * @throws whatever the measurer throws
+ */
+export function writePage(collection: CollectionDocument, measurer: TextMeasurer): Page {
+  const document = withEnlarged(collection);
+  const enlarges = hasEnlarged(document);
+  const assets = new Map<string, PageAsset>();
+  const take = (picture: PictureAsset, inlineSize: number) => {
+    const path = variantPath(picture, inlineSize);
+    assets.set(path, { path, kind: 'picture', picture: picture.id, inlineSize });
+    return path;
+  };
+  const sources: Sources = {
+    picture: (picture, tile) => {
+      const variants = pictureVariants(picture);
+      const paths = variants.map((size) => take(picture, size));
+      const middle = variants.findLastIndex((size) => size <= 1280);
+      return {
+        src: paths[Math.max(0, middle)] as string,
+        srcset: variants.map((size, k) => `${paths[k]} ${size}w`).join(', '),
+        sizes: pictureSizes(document, tile, picture, measurer),
+      };
+    },
+    small: (picture, inlineSize) => {
+      const variants = pictureVariants(picture);
+      return take(picture, variants.find((size) => size >= 2 * inlineSize) ?? (variants.at(-1) as number));
+    },
+    film: (film) => {
+      const path = `films/${film.file}`;
+      assets.set(path, { path, kind: 'film', film: film.id });
+      return path;
+    },
+  };
+  const tiles = document.order.flatMap((id) => {
+    const tile = document.tiles[id];
+    return tile ? [`    ${levelTileHtml(document, null, tile, sources)}`] : [];
+  });
+  const image = groundImages(document, measurer, take);
+  const css = pageCss(document, image, measurer);
+  const heading = hasMainHeading(document) ? '' : `  <h1 class="unseen">${escapeHtml(document.name)}</h1>\n`;
+  const html = `<!doctype html>
+<html lang="${escapeHtml(document.language)}">
+<head>
+  <meta charset="utf-8">
+  <meta name="viewport" content="width=device-width, initial-scale=1">
+  <title>${escapeHtml(document.name)}</title>
+  <link rel="stylesheet" href="style.css">
+${enlarges ? ENLARGE_LINK : ''}</head>
+<body>
+${heading}  <main class="collection" data-grid="collection"${scrollsHtml(document, null)}>
+${tiles.join('\n')}
+  </main>
+${enlarges ? ENLARGED_HTML : ''}</body>
+</html>
+`;
+  const fonts = familiesOf(document).flatMap((family): PageAsset[] =>
+    FAMILIES[family].files.map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file })),
+  );
+  const files = {
+    'index.html': html,
+    'style.css': css,
+    ...(enlarges && { 'enlarge.js': ENLARGE_SCRIPT }),
+  };
+  return { files, assets: [...assets.values(), ...fonts] };
+}

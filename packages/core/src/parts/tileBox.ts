@@ -1,0 +1,184 @@
+import { INITIAL_STYLE } from '../engine/box/style.js';
+import { inlineContribution } from '../engine/box/intrinsic.js';
+import { layoutBox } from '../engine/box/layoutBox.js';
+import { readPage, readRules, type SourcePage } from '../engine/html/readPage.js';
+import { toBoxes } from '../engine/html/toBoxes.js';
+import { contentCss, namedRule } from './contentCss.js';
+import { tileCss, type PictureImage } from './tileRules.js';
+import { tileHtml, type Sources } from './tileHtml.js';
+import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
+import type { Box } from '../engine/box/box.js';
+import type { CollectionDocument, Tile } from '../document/types.js';
+import type { TextMeasurer } from '../engine/text/types.js';
+
+interface Known {
+  readonly look: CollectionDocument['look'];
+  readonly pictures: CollectionDocument['pictures'];
+  readonly namedLooks: CollectionDocument['namedLooks'];
+  readonly films: CollectionDocument['films'];
+  readonly icons: CollectionDocument['icons'];
+  readonly measurer: TextMeasurer;
+  /** Null where the tile is the same at every width of the page. */
+  readonly pageInlineSize: number | null;
+  readonly page: SourcePage;
+  readonly box: Box;
+}
+
+const known = new WeakMap<Tile, Known>();
+
+/** The width that is meant where type does not grow with the page, or nobody says how wide that is, px. */
+const ANY_PAGE = 1280;
+
+/**
+ * A tile as boxes: written as the page shows it, and read back by the same rules. The same tile in
+ * the same look gives the same box, so its words are measured once.
+ * @param pageInlineSize px; type sizes may grow with it
+ * @throws whatever the measurer throws
+ */
+export function tileBox(
+  document: CollectionDocument,
+  tile: Tile,
+  measurer: TextMeasurer,
+  pageInlineSize: number = ANY_PAGE,
+): Box {
+  const { look, pictures, namedLooks, films, icons } = document;
+  const before = known.get(tile);
+  if (
+    before?.look === look &&
+    before.pictures === pictures &&
+    before.namedLooks === namedLooks &&
+    before.films === films &&
+    before.icons === icons &&
+    before.measurer === measurer &&
+    (before.pageInlineSize === null || before.pageInlineSize === pageInlineSize)
+  )
+    return before.box;
+  const isSame =
+    before?.look === look &&
+    before.pictures === pictures &&
+    before.namedLooks === namedLooks &&
+    before.films === films &&
+    before.icons === icons;
+  // Only type that grows with the page makes another box of the same page.
+  const page = isSame ? before.page : pageOf(document, tile);
+  const read = boxOf(document, page, tile, measurer, pageInlineSize);
+  const box = tile.look.textDirection === 'block' && hasFlow(tile) ? turned(read) : read;
+  known.set(tile, {
+    look,
+    pictures,
+    namedLooks,
+    films,
+    icons,
+    measurer,
+    page,
+    box,
+    pageInlineSize: isFluid(document, tile) ? pageInlineSize : null,
+  });
+  return box;
+}
+
+/** What lies behind words takes no part in layout. */
+const NO_IMAGE: PictureImage = () => 'none';
+
+const SOURCES: Sources = {
+  picture: ({ id }) => ({ src: id }),
+  small: ({ id }) => id,
+  film: ({ id }) => id,
+};
+
+const hasFlow = ({ kind }: Tile) => kind !== 'picture' && kind !== 'film' && kind !== 'group';
+
+interface SharedRules {
+  readonly namedLooks: CollectionDocument['namedLooks'];
+  readonly css: string;
+  readonly rules: ReturnType<typeof readRules>;
+}
+
+const shared = new WeakMap<CollectionDocument['look'], SharedRules>();
+
+/** The rules that all tiles of a collection share; read once for a look. */
+function sharedRules({ look, namedLooks }: CollectionDocument): SharedRules {
+  const before = shared.get(look);
+  if (before && before.namedLooks === namedLooks) return before;
+  const css = `${namedRule(':root', { namedLooks })}${contentCss({ look })}`;
+  const made = { namedLooks, css, rules: readRules(css) };
+  shared.set(look, made);
+  return made;
+}
+
+/** Whether type in a tile grows with the page. */
+export const isFluid = (document: CollectionDocument, tile: Tile) =>
+  sharedRules(document).css.includes('cqi') || tileCss(document, tile, NO_IMAGE).includes('cqi');
+
+function pageOf(document: CollectionDocument, tile: Tile): SourcePage {
+  const html = tileHtml(document, tile, SOURCES);
+  const css = tileCss(document, tile, NO_IMAGE);
+  return readPage(
+    `<!doctype html><style>${css}</style><div style="display: grid">${html}</div>`,
+    () => null,
+    sharedRules(document).rules,
+  );
+}
+
+function boxOf(
+  document: CollectionDocument,
+  page: SourcePage,
+  tile: Tile,
+  measurer: TextMeasurer,
+  pageInlineSize: number,
+): Box {
+  const units = {
+    em: 16,
+    rem: 16,
+    vw: pageInlineSize / 100,
+    vh: SCREEN_BLOCK_SIZE / 100,
+    cqw: pageInlineSize / 100,
+  };
+  const media = { inlineSize: pageInlineSize, blockSize: SCREEN_BLOCK_SIZE, units };
+  const { root } = toBoxes(page, {
+    units,
+    environment: { media, containerOf: () => null },
+    measurer,
+    // A mark's picture has the size that the page says.
+    pictureSize: (address) => (tile.kind === 'marks' ? null : (document.pictures[address] ?? null)),
+  });
+  const found = search(root, tile.id);
+  if (!found) throw new Error(`The tile ${tile.id} wrote a page without itself.`);
+  return found;
+}
+
+/**
+ * Contents that run down the block axis: as wide as their lines are high, and as high as they are long
+ * without a break (CSS Writing Modes 4, section 7.3, where nothing says how high they may be).
+ */
+function turned(box: Box): Box {
+  const bare: Box = {
+    ...box,
+    style: {
+      ...box.style,
+      padding: [0, 0, 0, 0],
+      border: [0, 0, 0, 0],
+      inlineSize: 'auto',
+      blockSize: 'auto',
+    },
+  };
+  const length = inlineContribution(bare, 'max-content', NaN);
+  const space = { inline: length, block: NaN, inlineSize: length, blockSize: NaN };
+  const thickness = layoutBox(bare, space).fragment.blockSize;
+  const { padding, border, boxSizing, position } = box.style;
+  return {
+    ...box,
+    children: [],
+    style: { ...INITIAL_STYLE, padding, border, boxSizing, position, minInlineSize: 0, minBlockSize: 0 },
+    text: { minContent: thickness, maxContent: thickness, blockSizeAt: () => length },
+  };
+}
+
+function search(box: Box, id: string): Box | null {
+  if (box.id === id) return box;
+  for (const child of box.children) {
+    const found = search(child, id);
+    if (found) return found;
+  }
+  return null;
+}

@@ -1,0 +1,123 @@
+import { resolveLength } from '../engine/css/length.js';
+import { INITIAL_STYLE, type BoxStyle, type TrackListPart, type TrackSizing } from '../engine/box/style.js';
+import { countRepetitions } from '../engine/grid/repetitions.js';
+import { HOLDING } from '../arrangements/index.js';
+import { LIMITS } from '../document/limits.js';
+import type { Arrangement, TrackSize } from '../document/types.js';
+
+/** Says what of a property could not be taken over. */
+export type Say = (property: string, message: string) => void;
+
+/** A grid's style at a width as the arrangement of a bento; px of `width` are what shares refer to. */
+export function toArrangement(style: BoxStyle, width: number, say: Say): Arrangement {
+  const { padding } = style;
+  const side = (k: 0 | 1 | 2 | 3, limit: number = LIMITS.padding) =>
+    Math.min(limit, rounded(resolveLength(padding[k], width)));
+  const inner = Math.max(0, width - side(1) - side(3));
+  const gap = (property: 'columnGap' | 'rowGap', name: string) => {
+    const value = style[property];
+    if (value === 'normal') return 0;
+    if (typeof value !== 'number') say(name, `is taken over as the px that it comes to at ${width} px`);
+    return Math.min(LIMITS.gap, Math.max(0, rounded(resolveLength(value, inner))));
+  };
+  const columnGap = gap('columnGap', 'column-gap');
+  const columns = columnTracks(style, inner, columnGap, say);
+  if (style.flowAxis === 'column')
+    say('grid-auto-flow', 'flows by columns, which a bento does not; it flows by rows now');
+  for (const [name, value, initial] of [
+    ['justify-content', style.justifyContent, INITIAL_STYLE.justifyContent],
+    ['align-content', style.alignContent, INITIAL_STYLE.alignContent],
+    ['justify-items', style.justifyItems, INITIAL_STYLE.justifyItems],
+    ['align-items', style.alignItems, INITIAL_STYLE.alignItems],
+  ] as const) {
+    if (value.at !== initial.at && value.at !== 'stretch') say(name, 'is left out: tiles fill their cells');
+  }
+  const most = style.maxInlineSize;
+  if (typeof most === 'object') say('max-width', 'is left out: a maximum is a number of px');
+  return {
+    kind: HOLDING,
+    columns,
+    rows: rowTracks(style.rows.parts, 'grid-template-rows', say),
+    autoRows: rowSize(style.autoRows[0], 'grid-auto-rows', say) ?? '160px',
+    columnGap,
+    rowGap: gap('rowGap', 'row-gap'),
+    padding: { blockStart: side(0), inlineEnd: side(1), blockEnd: side(2), inlineStart: side(3) },
+    flow: style.dense ? 'dense' : 'sparse',
+    maxInlineSize: typeof most === 'number' ? Math.max(LIMITS.narrowest, Math.min(10_000, most)) : null,
+  };
+}
+
+export const rounded = (value: number) => Math.round(value * 100) / 100;
+
+/** A track list written out, `auto-fill` as often as it fits. */
+function written(parts: readonly TrackListPart[], times: number): TrackSizing[] {
+  return parts.flatMap((part) => {
+    if (part.kind === 'track') return [part.sizing];
+    if (part.kind === 'names') return [];
+    const count = typeof part.count === 'number' ? part.count : times;
+    return Array.from({ length: count }, () => written(part.parts, times)).flat();
+  });
+}
+
+function columnTracks(style: BoxStyle, inner: number, gap: number, say: Say): TrackSize[] {
+  const { parts } = style.columns;
+  const property = 'grid-template-columns';
+  if (style.columns.kind === 'subgrid') say(property, 'is a subgrid; it has columns of its own now');
+  const automatic = parts.some((part) => part.kind === 'repeat' && typeof part.count !== 'number');
+  const times = countRepetitions(parts, { space: inner, minSpace: 0, maxSpace: Infinity, gap });
+  const sizings = written(parts, times).slice(0, LIMITS.columns);
+  if (automatic)
+    say(
+      property,
+      `fits as many columns as there is room for; here that is ${sizings.length}, and a band keeps its number`,
+    );
+  const named = style.areas?.columns ?? 0;
+  while (sizings.length < named)
+    sizings.push({ min: { kind: 'auto' }, max: { kind: 'fr', value: 1 }, limit: null });
+  if (sizings.length === 0) return ['1fr'];
+  return sizings.map((sizing) => {
+    const { min, max } = sizing;
+    if (max.kind === 'fr') {
+      const isFree = min.kind === 'auto' || (min.kind === 'length' && min.value === 0);
+      if (!isFree && !automatic) say(property, 'has a least width, which a share here does not');
+      return `${rounded(max.value)}fr`;
+    }
+    if (
+      max.kind === 'length' &&
+      min.kind === 'length' &&
+      typeof max.value === 'number' &&
+      min.value === max.value
+    ) {
+      return `${Math.min(LIMITS.track, rounded(max.value))}px`;
+    }
+    if (max.kind === 'length') {
+      say(
+        property,
+        'has a width that is neither px nor a share; it is taken over as the px it comes to here',
+      );
+      return `${Math.min(LIMITS.track, Math.max(0, rounded(resolveLength(max.value, inner))))}px`;
+    }
+    say(property, 'has a column that hugs its content; it is an even share now');
+    return '1fr';
+  });
+}
+
+function rowTracks(parts: readonly TrackListPart[], property: string, say: Say): TrackSize[] {
+  const rows: TrackSize[] = [];
+  for (const sizing of written(parts, 1).slice(0, LIMITS.rows))
+    rows.push(rowSize(sizing, property, say) ?? '160px');
+  return rows;
+}
+
+function rowSize(sizing: TrackSizing | undefined, property: string, say: Say): TrackSize | null {
+  if (!sizing) return null;
+  const { min, max } = sizing;
+  const size = max.kind === 'length' ? max.value : min.kind === 'length' ? min.value : null;
+  if (typeof size === 'number' && size > 0) {
+    if (max.kind !== 'length')
+      say(property, `grows with its content; a row here keeps its ${rounded(size)} px`);
+    return `${Math.min(LIMITS.track, rounded(size))}px`;
+  }
+  say(property, 'has a row that is no number of px; it is 160 px high now');
+  return null;
+}

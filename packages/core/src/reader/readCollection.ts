@@ -1,0 +1,295 @@
+import { isTag, type Element } from 'domhandler';
+import { cascade, type CascadeEnvironment } from '../engine/html/cascade.js';
+import { readPage, type SheetReader, type SourcePage } from '../engine/html/readPage.js';
+import { toBoxes } from '../engine/html/toBoxes.js';
+import { expandTracks, namedLines } from '../engine/grid/lines.js';
+import { withEntryIds } from '../check/entryIds.js';
+import { emptyDocument } from '../edit/emptyDocument.js';
+import { LIMITS } from '../document/limits.js';
+import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
+import { breakpointsOf } from './breakpoints.js';
+import { toArrangement, type Say } from './arrangement.js';
+import { toTile, wordsOf } from './content.js';
+import { toPlace } from './place.js';
+import type { Box } from '../engine/box/box.js';
+import type {
+  Arrangement,
+  CollectionDocument,
+  NarrowerBand,
+  Place,
+  Tile,
+  TileId,
+} from '../document/types.js';
+import type { Declaration, Report } from '../engine/html/styleSheet.js';
+import type { QueryEnvironment } from '../engine/html/conditions.js';
+
+export interface ReadCollection {
+  /** Null when the page holds no grid. */
+  readonly document: CollectionDocument | null;
+  /** Everything that was not taken over, or not as it was, by line. */
+  readonly reports: readonly Report[];
+}
+
+/** What a page says that a document can say too, or that says nothing about a grid's layout. */
+const TAKEN = new Set([
+  'display', 'grid-template-columns', 'grid-template-rows', 'grid-template-areas', 'grid-auto-rows', 'grid-auto-flow',
+  'column-gap', 'row-gap', 'grid-column-start', 'grid-column-end', 'grid-row-start', 'grid-row-end', 'max-width',
+  'justify-content', 'align-content', 'justify-items', 'align-items', 'box-sizing', 'container-type', 'container-name',
+  'background', 'background-color', 'color', 'border-radius', 'margin-left', 'margin-right', 'margin-top', 'margin-bottom',
+  'margin-inline-start', 'margin-inline-end',
+]); // prettier-ignore
+const isTaken = (property: string) =>
+  TAKEN.has(property) || property.startsWith('padding-') || property.startsWith('--');
+
+/**
+ * Reads a page or a snippet of one into a collection: its outermost grid, the items of it as tiles,
+ * its media and container queries as bands. What a document can't say is reported by line.
+ *
+ * @param name what the collection is called when the page has no title
+ * @param readSheet finds a linked style sheet
+ */
+export function readCollection(html: string, name: string, readSheet?: SheetReader): ReadCollection {
+  const page = readPage(html, readSheet);
+  const reports: Report[] = [...page.reports];
+  const said = new Set<string>();
+  const report = (each: Report) => {
+    const key = `${each.sheet ?? ''}:${each.line}:${each.message}`;
+    if (!said.has(key)) reports.push(each);
+    said.add(key);
+  };
+  const breakpoints = breakpointsOf(page);
+  const widths = bandWidths(breakpoints);
+  const bands = widths.map((width) => gridAt(page, width));
+  const widest = bands[0];
+  if (!widest) {
+    report({ line: 1, message: 'There is no grid in this page: no element with “display: grid”.' });
+    return { document: null, reports };
+  }
+  const sayOf =
+    (element: Element): Say =>
+    (property, message) =>
+      report({
+        ...lineOf(page, element, property),
+        message: `“${property}” of <${element.name}> ${message}.`,
+      });
+
+  const elements = widest.items.map(({ element }) => element);
+  const ids = new Map(elements.map((element, k): [Element, TileId] => [element, `tile-${k + 1}`]));
+  const say = sayOf(widest.element);
+  const arrangement = toArrangement(widest.grid.style, widths[0] ?? LIMITS.widest, say);
+  const tiles: Record<TileId, Tile> = {};
+  for (const { element, box } of widest.items) {
+    const id = ids.get(element) as TileId;
+    const line = element.sourceCodeLocation?.startLine ?? 1;
+    if (isGroup(box))
+      report({
+        line,
+        message: `<${element.name}> is a grid in the grid; its words are taken over, its own grid is not.`,
+      });
+    const tile = toTile(element, id, (message) => report({ line, message }));
+    tiles[id] = {
+      ...tile,
+      place: placeAt(widest, box, sayOf(element)),
+      look: lookOf(page, element, tile, report),
+    };
+  }
+  reportUnknown(page, [widest.element, ...elements], report);
+
+  const narrower: NarrowerBand[] = [];
+  let carried = arrangement;
+  const carriedPlaces = new Map(
+    elements.map((element) => [element, tiles[ids.get(element) as TileId]?.place as Place]),
+  );
+  bands.slice(1).forEach((band, k) => {
+    if (!band) return;
+    const own = toArrangement(band.grid.style, widths[k + 1] ?? LIMITS.narrowest, sayOf(band.element));
+    const changed: Record<TileId, Partial<Place>> = {};
+    for (const { element, box } of band.items) {
+      const id = ids.get(element);
+      const before = carriedPlaces.get(element);
+      if (id === undefined || !before) continue;
+      const place = placeAt(band, box, sayOf(element));
+      const difference = differencesOf({ ...before, pin: null }, place);
+      if (Object.keys(difference).length > 0) changed[id] = difference;
+      carriedPlaces.set(element, place);
+    }
+    narrower.push({
+      id: `below-${breakpoints[k]}`,
+      below: breakpoints[k] as number,
+      arrangement: differencesOf(carried, own),
+      tiles: changed,
+    });
+    carried = own;
+  });
+  const base = emptyDocument(titleOf(page) || name);
+  return {
+    document: withEntryIds({
+      ...base,
+      language: page.root.attribs.lang ?? base.language,
+      arrangement,
+      bands: narrower,
+      look: { ...base.look, ground: colourOf(page, widest.element, 'ground', report) ?? '#ffffff' },
+      tiles,
+      order: elements.map((element) => ids.get(element) as TileId),
+    }),
+    reports: reports.sort((a, b) => a.line - b.line),
+  };
+}
+
+/** A width in each band that stands for it, from wide to narrow. */
+function bandWidths(breakpoints: readonly number[]): number[] {
+  const edges = [...breakpoints, LIMITS.narrowest];
+  return edges.map((from, k) => {
+    const below = edges[k - 1] ?? Math.max(1280, from);
+    return Math.max(
+      from,
+      Math.min(below - 1, Math.round((from + below) / 2), k === 0 ? Math.max(from, 1280) : Infinity),
+    );
+  });
+}
+
+interface BandGrid {
+  readonly element: Element;
+  readonly grid: Box;
+  readonly items: readonly { readonly element: Element; readonly box: Box }[];
+}
+
+const environmentAt = (width: number): QueryEnvironment => ({
+  inlineSize: width,
+  blockSize: SCREEN_BLOCK_SIZE,
+  units: { em: 16, rem: 16, vw: width / 100, vh: SCREEN_BLOCK_SIZE / 100, cqw: width / 100 },
+});
+
+const cascadeAt = (width: number): CascadeEnvironment => ({
+  media: environmentAt(width),
+  // Whatever holds the grid is taken to be as wide as the page.
+  containerOf: () => environmentAt(width),
+});
+
+/** The outermost grid of a page at a width, and its items; null when there is none. */
+function gridAt(page: SourcePage, width: number): BandGrid | null {
+  const { vw, vh, cqw } = environmentAt(width).units;
+  const { root, elementOf } = toBoxes(page, {
+    units: { vw, vh, cqw },
+    environment: cascadeAt(width),
+    measurer: { width: () => 0, metrics: () => ({ ascent: 12, descent: 4, lineGap: 0 }) },
+    pictureSize: () => null,
+  });
+  const search = (box: Box, wanted: (each: Box) => boolean): Box | null => {
+    if (wanted(box)) return box;
+    for (const child of box.children) {
+      const found = search(child, wanted);
+      if (found) return found;
+    }
+    return null;
+  };
+  const isGrid = ({ style }: Box) => style.display === 'grid';
+  const grid = search(root, (box) => box.isGridRoot && isGrid(box)) ?? search(root, isGrid);
+  const element = grid && elementOf.get(grid);
+  if (!grid || !element) return null;
+  const items = grid.children.flatMap((box) => {
+    const own = elementOf.get(box);
+    return own ? [{ element: own, box }] : [];
+  });
+  return { element, grid, items };
+}
+
+const isGroup = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
+
+function placeAt({ grid }: BandGrid, { style }: Box, say: Say): Place {
+  const lines = (axis: 'column' | 'row') =>
+    namedLines(
+      axis,
+      expandTracks((axis === 'column' ? grid.style.columns : grid.style.rows).parts, 1),
+      grid.style.areas,
+    );
+  return toPlace(style, lines('column'), lines('row'), say);
+}
+
+function differencesOf<T extends Arrangement | Place>(before: T, after: T): Partial<T> {
+  const entries = Object.entries(after).filter(
+    ([key, value]) => key !== 'kind' && JSON.stringify(before[key as keyof T]) !== JSON.stringify(value),
+  );
+  return Object.fromEntries(entries) as Partial<T>;
+}
+
+function titleOf({ root }: SourcePage): string {
+  const search = (element: Element): string => {
+    for (const child of element.children) {
+      if (!isTag(child)) continue;
+      if (child.name === 'title') return wordsOf(child);
+      const inner = search(child);
+      if (inner !== '') return inner;
+    }
+    return '';
+  };
+  return search(root).slice(0, LIMITS.name);
+}
+
+/** Where a property of an element was declared last. */
+function lineOf(page: SourcePage, element: Element, property: string): Pick<Report, 'line' | 'sheet'> {
+  const inline = page.inlineDeclarations.get(element)?.findLast((each) => each.property.startsWith(property));
+  if (inline) return { line: inline.line };
+  for (const rule of [...page.rules].reverse()) {
+    if (!rule.matches(element)) continue;
+    const found = rule.declarations.findLast((each) => each.property.startsWith(property));
+    if (found) return placeOf(found);
+  }
+  return { line: element.sourceCodeLocation?.startLine ?? 1 };
+}
+
+const placeOf = ({ line, sheet }: Declaration) => (sheet === undefined ? { line } : { line, sheet });
+
+/** Reports every declaration for the grid or a tile that a document has no word for. */
+function reportUnknown(
+  page: SourcePage,
+  elements: readonly Element[],
+  report: (report: Report) => void,
+): void {
+  const declarations = [
+    ...page.rules.filter((rule) => elements.some(rule.matches)).flatMap((rule) => rule.declarations),
+    ...elements.flatMap((element) => page.inlineDeclarations.get(element) ?? []),
+  ];
+  for (const each of declarations) {
+    const { property } = each;
+    if (!isTaken(property)) report({ ...placeOf(each), message: `“${property}” is not taken over.` });
+  }
+}
+
+function lookOf(
+  page: SourcePage,
+  element: Element,
+  tile: Tile,
+  report: (report: Report) => void,
+): Tile['look'] {
+  const fill = colourOf(page, element, 'fill', report);
+  const ink = colourOf(page, element, 'ink', report);
+  return { ...tile.look, ...(fill && { fill }), ...(ink && { ink }) };
+}
+
+/** A colour written in hexadecimal; other ways are reported. */
+function colourOf(
+  page: SourcePage,
+  element: Element,
+  of: 'fill' | 'ink' | 'ground',
+  report: (report: Report) => void,
+): string | null {
+  const { values } = cascade(page, element, new Map(), cascadeAt(1280));
+  const properties = of === 'ink' ? ['color'] : ['background-color', 'background'];
+  const property = properties.find((each) => values.has(each));
+  const nodes = property === undefined ? undefined : values.get(property);
+  if (property === undefined || !nodes) return null;
+  for (const node of nodes) {
+    if (node.type === 'Hash' && /^([\da-f]{3}|[\da-f]{6})$/i.test(node.value)) {
+      const digits = node.value.length === 3 ? node.value.replaceAll(/./g, '$&$&') : node.value;
+      return `#${digits.toLowerCase()}`;
+    }
+    if (node.type === 'Identifier' && (node.name === 'white' || node.name === 'black'))
+      return node.name === 'white' ? '#ffffff' : '#000000';
+  }
+  report({
+    ...lineOf(page, element, property),
+    message: `The ${property} of <${element.name}> is no plain colour like “#1e6b5c”; choose one for the tile.`,
+  });
+  return null;
+}
