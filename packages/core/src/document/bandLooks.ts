@@ -1,7 +1,5 @@
-import type { BandLook, CollectionDocument, Tile } from './types.js';
-
-const known = new WeakMap<CollectionDocument, Map<number, CollectionDocument>>();
-const knownTiles = new WeakMap<Tile, { readonly key: string; readonly tile: Tile }>();
+import { perObjectAnd, whileSame } from '../memo.js';
+import type { BandLook, CollectionDocument, Tile, TypeSizes } from './types.js';
 
 /** What a band sets or carries of a tile's look. */
 export function bandLookIn(document: CollectionDocument, tile: string, bandIndex: number): BandLook {
@@ -18,14 +16,10 @@ export function bandLookIn(document: CollectionDocument, tile: string, bandIndex
 export function documentIn(document: CollectionDocument, bandIndex: number): CollectionDocument {
   const bands = document.bands.slice(0, bandIndex);
   if (!bands.some(({ typeSizes, looks }) => typeSizes ?? looks)) return document;
-  let views = known.get(document);
-  if (!views) known.set(document, (views = new Map<number, CollectionDocument>()));
-  let view = views.get(bandIndex);
-  if (!view) views.set(bandIndex, (view = makeView(document, bandIndex)));
-  return view;
+  return viewIn(document, bandIndex);
 }
 
-function makeView(document: CollectionDocument, bandIndex: number): CollectionDocument {
+const viewIn = perObjectAnd((document: CollectionDocument, bandIndex: number): CollectionDocument => {
   const bands = document.bands.slice(0, bandIndex);
   const look = bands.reduce((carried, { typeSizes }) => ({ ...carried, ...typeSizes }), document.look);
   const set = new Set(bands.flatMap(({ looks = {} }) => Object.keys(looks)));
@@ -35,26 +29,22 @@ function makeView(document: CollectionDocument, bandIndex: number): CollectionDo
     if (tile) tiles[id] = withLook(tile, bandLookIn(document, id, bandIndex));
   }
   return { ...document, look: sameLook(document, look, bandIndex), tiles };
-}
+});
 
-const knownLooks = new WeakMap<CollectionDocument['look'], Map<string, CollectionDocument['look']>>();
+/** Type sizes as text, over a look. */
+const lookWith = perObjectAnd((look: CollectionDocument['look'], sizes: string) => ({
+  ...look,
+  ...(JSON.parse(sizes) as TypeSizes),
+}));
 
 /** Measured tiles are kept by the look they are in, so one look is one object. */
 function sameLook(document: CollectionDocument, look: CollectionDocument['look'], bandIndex: number) {
   if (!document.bands.slice(0, bandIndex).some(({ typeSizes }) => typeSizes)) return document.look;
-  let looks = knownLooks.get(document.look);
-  if (!looks) knownLooks.set(document.look, (looks = new Map<string, CollectionDocument['look']>()));
-  const key = JSON.stringify([look.headingSize, look.bodySize]);
-  const before = looks.get(key);
-  if (!before) looks.set(key, look);
-  return before ?? look;
+  const { headingSize, bodySize } = look;
+  return lookWith(document.look, JSON.stringify({ headingSize, bodySize }));
 }
 
-function withLook(tile: Tile, look: BandLook): Tile {
-  const key = JSON.stringify(look);
-  const before = knownTiles.get(tile);
-  if (before?.key === key) return before.tile;
-  const made: Tile = { ...tile, look: { ...tile.look, ...look } };
-  knownTiles.set(tile, { key, tile: made });
-  return made;
-}
+const dressed = whileSame<Tile, Tile>();
+
+const withLook = (tile: Tile, look: BandLook): Tile =>
+  dressed(tile, [JSON.stringify(look)], () => ({ ...tile, look: { ...tile.look, ...look } }));

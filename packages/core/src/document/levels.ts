@@ -1,9 +1,8 @@
+import { perObjectAnd } from '../memo.js';
 import type { CollectionDocument, GroupTile, TileId } from './types.js';
 
 /** The group whose tiles are meant; null: the collection itself. */
 export type Level = TileId | null;
-
-const known = new WeakMap<CollectionDocument, Map<TileId, CollectionDocument>>();
 
 /**
  * A group seen as a collection of its own: its arrangement, its order and what the bands set of them
@@ -11,22 +10,18 @@ const known = new WeakMap<CollectionDocument, Map<TileId, CollectionDocument>>()
  * @throws RangeError when there is no such group
  */
 export function levelOf(document: CollectionDocument, level: Level): CollectionDocument {
-  if (level === null) return document;
-  let views = known.get(document);
-  if (!views) known.set(document, (views = new Map<TileId, CollectionDocument>()));
-  let view = views.get(level);
-  if (!view) views.set(level, (view = makeView(document, groupOf(document, level))));
-  return view;
+  return level === null ? document : viewOf(document, level);
 }
 
-function makeView(document: CollectionDocument, { id, arrangement, order }: GroupTile): CollectionDocument {
+const viewOf = perObjectAnd((document: CollectionDocument, level: TileId): CollectionDocument => {
+  const { id, arrangement, order } = groupOf(document, level);
   return {
     ...document,
     arrangement,
     order,
     bands: document.bands.map((band) => ({ ...band, arrangement: band.groups?.[id] ?? {} })),
   };
-}
+});
 
 /** @throws RangeError when there is no such group */
 export function groupOf(document: CollectionDocument, id: TileId): GroupTile {

@@ -5,6 +5,7 @@ import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import { hasFluidType } from '../look/named.js';
 import { levelBox } from './levelBox.js';
 import '../engine/layoutTree.js';
+import { perObject } from '../memo.js';
 import type { LaidOutTile, Layout, LevelBox } from '../arrangements/kind.js';
 import type { LayoutOptions } from './options.js';
 import type { Fragment } from '../engine/box/box.js';
@@ -62,17 +63,12 @@ function boxesOf(document: CollectionDocument, band: Band, options: LayoutOption
   return made.level;
 }
 
-const thresholds = new WeakMap<CollectionDocument, readonly number[]>();
-
 /** Which of the widths the band's width has come to from which tiles of some level ask for something else. */
-function thresholdsPassed(document: CollectionDocument, { at }: Band): boolean[] {
-  let widths = thresholds.get(document);
-  if (!widths) thresholds.set(document, (widths = thresholdsOf(document)));
-  return widths.map((width) => at >= width);
-}
+const thresholdsPassed = (document: CollectionDocument, { at }: Band): boolean[] =>
+  thresholdsOf(document).map((width) => at >= width);
 
 /** What any arrangement that is written anywhere says, of whatever kind it comes to be. */
-function thresholdsOf({ arrangement, bands, tiles }: CollectionDocument): number[] {
+const thresholdsOf = perObject(({ arrangement, bands, tiles }: CollectionDocument): number[] => {
   const all: Partial<Arrangement>[] = [arrangement, ...bands.map((band) => band.arrangement)];
   for (const tile of Object.values(tiles)) if (tile.kind === 'group') all.push(tile.arrangement);
   for (const { groups = {} } of bands) all.push(...Object.values(groups));
@@ -80,7 +76,7 @@ function thresholdsOf({ arrangement, bands, tiles }: CollectionDocument): number
     arrangementKinds().flatMap(({ thresholds: of }) => of?.({ ...arrangement, ...each }) ?? []),
   );
   return [...new Set(widths)];
-}
+});
 
 function toLayout(fragment: Fragment, level: LevelBox): Layout {
   const { inlineSize, blockSize, children } = fragment;

@@ -1,3 +1,4 @@
+import { whileSame } from '../memo.js';
 import type { Colour, Measure, NamedLook, NamedLooks, TypeSize } from '../document/look.js';
 import type { CollectionDocument } from '../document/types.js';
 
@@ -30,20 +31,21 @@ export const measureOf = (looks: NamedLooks | undefined, value: Measure): number
 export const typeSizeOf = (looks: NamedLooks | undefined, value: TypeSize) =>
   typeof value === 'string' ? (named(looks, value, 'type')?.value ?? 16) : value;
 
-const fluid = new WeakMap<CollectionDocument['tiles'], boolean>();
+/** Whether type grows with the page. */
+export const grows = (looks: NamedLooks | undefined, size: TypeSize | undefined): boolean =>
+  size !== undefined && typeof typeSizeOf(looks, size) === 'object';
+
+const remembered = whileSame<CollectionDocument['tiles'], boolean>();
 
 /** Whether any type of the collection grows with the page. */
 export function hasFluidType({ look, tiles, namedLooks }: CollectionDocument): boolean {
-  const grows = (size: TypeSize | undefined) =>
-    size !== undefined && typeof typeSizeOf(namedLooks, size) === 'object';
-  if (grows(look.headingSize) || grows(look.bodySize)) return true;
+  if (grows(namedLooks, look.headingSize) || grows(namedLooks, look.bodySize)) return true;
   if (Object.values(namedLooks ?? {}).some(({ value }) => typeof value === 'object')) return true;
-  let own = fluid.get(tiles);
-  if (own === undefined) {
-    own = Object.values(tiles).some(({ look: each }) => grows(each.headingSize) || grows(each.bodySize));
-    fluid.set(tiles, own);
-  }
-  return own;
+  return remembered(tiles, [namedLooks], () =>
+    Object.values(tiles).some(
+      ({ look: own }) => grows(namedLooks, own.headingSize) || grows(namedLooks, own.bodySize),
+    ),
+  );
 }
 
 /** The widths of the page at which type begins or ends to grow, px. */

@@ -1,18 +1,20 @@
 import { withContents } from '../document/levels.js';
+import { whileSame } from '../memo.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
-const known = new WeakMap<
-  CollectionDocument['tiles'],
-  { order: readonly TileId[]; levels: Map<TileId, number> }
->();
+const remembered = whileSame<CollectionDocument['tiles'], ReadonlyMap<TileId, number>>();
 
 /**
  * The level of every tile's heading, 1 to 6: what the tile says, else 2 and one more for each group
  * around it; never more than one below the heading before it, so that no level is left out.
  */
-export function headingLevels({ tiles, order }: CollectionDocument): ReadonlyMap<TileId, number> {
-  const before = known.get(tiles);
-  if (before?.order === order) return before.levels;
+export const headingLevels = ({
+  tiles,
+  order,
+}: Pick<CollectionDocument, 'tiles' | 'order'>): ReadonlyMap<TileId, number> =>
+  remembered(tiles, [order], () => levelsAnew(tiles, order));
+
+function levelsAnew(tiles: CollectionDocument['tiles'], order: readonly TileId[]): Map<TileId, number> {
   const levels = new Map<TileId, number>();
   let last = 1;
   const visit = (ids: readonly TileId[], depth: number) => {
@@ -25,7 +27,6 @@ export function headingLevels({ tiles, order }: CollectionDocument): ReadonlyMap
     }
   };
   visit(order, 2);
-  known.set(tiles, { order, levels });
   return levels;
 }
 

@@ -3,6 +3,8 @@ import { inlineContribution } from '../engine/box/intrinsic.js';
 import { layoutBox } from '../engine/box/layoutBox.js';
 import { readPage, readRules, type SourcePage } from '../engine/html/readPage.js';
 import { toBoxes } from '../engine/html/toBoxes.js';
+import { grows } from '../look/named.js';
+import { whileSame } from '../memo.js';
 import { contentCss, namedRule } from './contentCss.js';
 import { tileCss, type PictureImage } from './tileRules.js';
 import { tileHtml, type Sources } from './tileHtml.js';
@@ -11,20 +13,9 @@ import type { Box } from '../engine/box/box.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../engine/text/types.js';
 
-interface Known {
-  readonly look: CollectionDocument['look'];
-  readonly pictures: CollectionDocument['pictures'];
-  readonly namedLooks: CollectionDocument['namedLooks'];
-  readonly films: CollectionDocument['films'];
-  readonly icons: CollectionDocument['icons'];
-  readonly measurer: TextMeasurer;
-  /** Null where the tile is the same at every width of the page. */
-  readonly pageInlineSize: number | null;
-  readonly page: SourcePage;
-  readonly box: Box;
-}
-
-const known = new WeakMap<Tile, Known>();
+/** A tile's page, while the looks that it stands in are the same; and its box, while the measurer is. */
+const pages = whileSame<Tile, SourcePage>();
+const boxes = whileSame<Tile, Box>();
 
 /** The width that is meant where type does not grow with the page, or nobody says how wide that is, px. */
 const ANY_PAGE = 1280;
@@ -42,39 +33,12 @@ export function tileBox(
   pageInlineSize: number = ANY_PAGE,
 ): Box {
   const { look, pictures, namedLooks, films, icons } = document;
-  const before = known.get(tile);
-  if (
-    before?.look === look &&
-    before.pictures === pictures &&
-    before.namedLooks === namedLooks &&
-    before.films === films &&
-    before.icons === icons &&
-    before.measurer === measurer &&
-    (before.pageInlineSize === null || before.pageInlineSize === pageInlineSize)
-  )
-    return before.box;
-  const isSame =
-    before?.look === look &&
-    before.pictures === pictures &&
-    before.namedLooks === namedLooks &&
-    before.films === films &&
-    before.icons === icons;
   // Only type that grows with the page makes another box of the same page.
-  const page = isSame ? before.page : pageOf(document, tile);
-  const read = boxOf(document, page, tile, measurer, pageInlineSize);
-  const box = tile.look.textDirection === 'block' && hasFlow(tile) ? turned(read) : read;
-  known.set(tile, {
-    look,
-    pictures,
-    namedLooks,
-    films,
-    icons,
-    measurer,
-    page,
-    box,
-    pageInlineSize: isFluid(document, tile) ? pageInlineSize : null,
+  const page = pages(tile, [look, pictures, namedLooks, films, icons], () => pageOf(document, tile));
+  return boxes(tile, [page, measurer, isFluid(document, tile) ? pageInlineSize : null], () => {
+    const read = boxOf(document, page, tile, measurer, pageInlineSize);
+    return tile.look.textDirection === 'block' && hasFlow(tile) ? turned(read) : read;
   });
-  return box;
 }
 
 /** What lies behind words takes no part in layout. */
@@ -88,27 +52,17 @@ const SOURCES: Sources = {
 
 const hasFlow = ({ kind }: Tile) => kind !== 'picture' && kind !== 'film' && kind !== 'group';
 
-interface SharedRules {
-  readonly namedLooks: CollectionDocument['namedLooks'];
-  readonly css: string;
-  readonly rules: ReturnType<typeof readRules>;
-}
-
-const shared = new WeakMap<CollectionDocument['look'], SharedRules>();
+const rulesOf = whileSame<CollectionDocument['look'], ReturnType<typeof readRules>>();
 
 /** The rules that all tiles of a collection share; read once for a look. */
-function sharedRules({ look, namedLooks }: CollectionDocument): SharedRules {
-  const before = shared.get(look);
-  if (before && before.namedLooks === namedLooks) return before;
-  const css = `${namedRule(':root', { namedLooks })}${contentCss({ look })}`;
-  const made = { namedLooks, css, rules: readRules(css) };
-  shared.set(look, made);
-  return made;
-}
+const sharedRules = ({ look, namedLooks }: CollectionDocument): ReturnType<typeof readRules> =>
+  rulesOf(look, [namedLooks], () =>
+    readRules(`${namedRule(':root', { namedLooks })}${contentCss({ look })}`),
+  );
 
 /** Whether type in a tile grows with the page. */
-export const isFluid = (document: CollectionDocument, tile: Tile) =>
-  sharedRules(document).css.includes('cqi') || tileCss(document, tile, NO_IMAGE).includes('cqi');
+export const isFluid = ({ look, namedLooks }: CollectionDocument, { look: own }: Tile): boolean =>
+  [look.headingSize, look.bodySize, own.headingSize, own.bodySize].some((size) => grows(namedLooks, size));
 
 function pageOf(document: CollectionDocument, tile: Tile): SourcePage {
   const html = tileHtml(document, tile, SOURCES);
@@ -116,7 +70,7 @@ function pageOf(document: CollectionDocument, tile: Tile): SourcePage {
   return readPage(
     `<!doctype html><style>${css}</style><div style="display: grid">${html}</div>`,
     () => null,
-    sharedRules(document).rules,
+    sharedRules(document),
   );
 }
 

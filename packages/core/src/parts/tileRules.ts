@@ -15,6 +15,7 @@ import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from '../engine/css/rule.js';
 import { hasFigure } from './tileHtml.js';
 import { px } from '../engine/css/units.js';
+import { whileSame } from '../memo.js';
 import type { Declarations } from '../engine/css/rule.js';
 import type { Alignment, FocalPoint, Spread, TileLook } from '../document/look.js';
 import type { Badge, FilmTile, PictureAsset, PictureTile, Tile } from '../document/types.js';
@@ -30,18 +31,13 @@ export function tileRules(document: Known, tile: Tile, image: PictureImage): Rul
   ]);
 }
 
-const kept = new WeakMap<Tile, { known: Known; image: PictureImage; css: string }>();
+const remembered = whileSame<Tile, string>();
 
 /** The same as text, for the stage. A tile that stays as it is keeps its text. */
-export function tileCss(document: Known, tile: Tile, image: PictureImage): string {
-  const before = kept.get(tile);
-  const { pictures, namedLooks } = document;
-  if (before?.known.pictures === pictures && before.known.namedLooks === namedLooks && before.image === image)
-    return before.css;
-  const css = tileRules(document, tile, image).map(ruleCss).join('\n');
-  kept.set(tile, { known: document, image, css });
-  return css;
-}
+export const tileCss = (document: Known, tile: Tile, image: PictureImage): string =>
+  remembered(tile, [document.pictures, document.namedLooks, image], () =>
+    tileRules(document, tile, image).map(ruleCss).join('\n'),
+  );
 
 const SPREAD: Readonly<Record<Spread, string>> = {
   start: 'flex-start',

@@ -20,7 +20,8 @@ import type {
   Tile,
   TileId,
 } from '../document/types.js';
-import type { Declaration, Report } from '../engine/html/styleSheet.js';
+import type { Declaration } from '../engine/html/declaration.js';
+import type { Report } from '../engine/html/report.js';
 import type { QueryEnvironment } from '../engine/html/conditions.js';
 
 export interface ReadCollection {

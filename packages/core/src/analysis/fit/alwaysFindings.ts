@@ -1,6 +1,7 @@
 import { coloursOf, contrastIn, leastContrast } from '../../look/ink.js';
 import { colourOf } from '../../look/named.js';
 import { hasWords } from './needs.js';
+import { whileSame } from '../../memo.js';
 import { levelsOf } from './wordFindings.js';
 import type { Checked, Found } from './checked.js';
 import type { PictureAsset, Tile } from '../../document/types.js';
@@ -25,19 +26,16 @@ export function* alwaysFindings(checked: Checked): Generator<Found> {
   }
 }
 
-const knownContrast = new WeakMap<Tile, { of: unknown[]; least: number }>();
+const remembered = whileSame<Tile, number>();
 
-function leastIn({ pictures, namedLooks }: Checked['looks'], tile: Tile): number {
-  const before = knownContrast.get(tile);
-  if (before?.of[0] === pictures && before.of[1] === namedLooks) return before.least;
-  const known = { pictures, namedLooks };
-  const badges = (tile.badges ?? []).map(({ fill, ink }) =>
-    leastContrast(colourOf(namedLooks, ink), coloursOf(known, fill)),
-  );
-  const least = Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
-  knownContrast.set(tile, { of: [pictures, namedLooks], least });
-  return least;
-}
+const leastIn = ({ pictures, namedLooks }: Checked['looks'], tile: Tile): number =>
+  remembered(tile, [pictures, namedLooks], () => {
+    const known = { pictures, namedLooks };
+    const badges = (tile.badges ?? []).map(({ fill, ink }) =>
+      leastContrast(colourOf(namedLooks, ink), coloursOf(known, fill)),
+    );
+    return Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
+  });
 
 /** A picture that nobody described; one behind words is decoration. */
 function lacksWords(pictures: Readonly<Record<string, PictureAsset>>, tile: Tile): boolean {

@@ -1,5 +1,5 @@
 import { applyPatch } from '../../edit/patch/applyPatch.js';
-import { candidates } from './candidates.js';
+import { candidates } from './candidates/index.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { checkFit, openFindings, type CheckOptions } from './checkFit.js';
 import { widthsIn } from './ranges.js';

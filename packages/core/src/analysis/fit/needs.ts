@@ -3,6 +3,7 @@ import { layoutBox } from '../../engine/box/layoutBox.js';
 import { typeSizeOf } from '../../look/named.js';
 import { isFluid, tileBox } from '../../parts/tileBox.js';
 import '../../engine/layoutTree.js';
+import { whileSame } from '../../memo.js';
 import type { Box } from '../../engine/box/box.js';
 import type { CollectionDocument, Tile, TypeSize } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
@@ -30,37 +31,21 @@ interface Known {
   readonly blockSizes: Map<number, number>;
 }
 
-interface KnownTile {
-  readonly document: Pick<CollectionDocument, 'look' | 'pictures' | 'namedLooks' | 'films' | 'icons'>;
-  readonly measurer: TextMeasurer;
-  /** By the width of the page, where type grows with it. */
-  readonly pages: Map<number, Known>;
-}
-
-const known = new WeakMap<Tile, KnownTile>();
+/** What is known of a tile by the width of the page, where type grows with it. */
+const pagesOf = whileSame<Tile, Map<number, Known>>();
 const MOST_PAGES = 1000;
 
 /** What is known of a tile at a width of the page; measured once, however often it is asked for. */
 function knownOf(document: CollectionDocument, tile: Tile, measurer: TextMeasurer, page: number): Known {
-  let found = known.get(tile);
   const { look, pictures, namedLooks, films, icons } = document;
-  if (
-    found?.measurer !== measurer ||
-    found.document.look !== look ||
-    found.document.pictures !== pictures ||
-    found.document.namedLooks !== namedLooks ||
-    found.document.films !== films ||
-    found.document.icons !== icons
-  ) {
-    found = { document, measurer, pages: new Map<number, Known>() };
-    known.set(tile, found);
-  }
+  const of = [measurer, look, pictures, namedLooks, films, icons];
+  const pages = pagesOf(tile, of, () => new Map<number, Known>());
   const key = isFluid(document, tile) ? page : 0;
-  let at = found.pages.get(key);
+  let at = pages.get(key);
   if (!at) {
-    if (found.pages.size > MOST_PAGES) found.pages.clear();
+    if (pages.size > MOST_PAGES) pages.clear();
     at = { box: tileBox(document, tile, measurer, page), blockSizes: new Map<number, number>() };
-    found.pages.set(key, at);
+    pages.set(key, at);
   }
   return at;
 }

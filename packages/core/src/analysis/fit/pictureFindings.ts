@@ -1,3 +1,4 @@
+import { visibleShare } from '../../geometry/visibleShare.js';
 import { cropIn, isFocusLost, scaleIn, shownShare } from '../../look/crop.js';
 import { addRange } from './ranges.js';
 import { levelsOf } from './wordFindings.js';
@@ -115,11 +116,9 @@ function isSound(picture: PictureAsset, tile: PictureTile, slot: LaidOutTile, de
   );
 }
 
-/** min(a/s, s/a) of the aspects of picture and slot. */
-function coveredShare(picture: PictureAsset, slot: { inlineSize: number; blockSize: number }): number {
-  const ratio = (picture.inlineSize * slot.blockSize) / (picture.blockSize * slot.inlineSize);
-  return ratio > 1 ? 1 / ratio : ratio;
-}
+/** How much of a picture shows in a slot that it covers. */
+const coveredShare = (picture: PictureAsset, slot: { inlineSize: number; blockSize: number }): number =>
+  visibleShare(picture.inlineSize / picture.blockSize, slot.inlineSize / slot.blockSize);
 
 /** Takes the least part of a picture that shows into a curve that begins at a width. */
 function draw(checked: Checked, curve: Float32Array, origin: number): void {
@@ -132,8 +131,7 @@ function draw(checked: Checked, curve: Float32Array, origin: number): void {
       const inlineSize = a.inlineSize + (b.inlineSize - a.inlineSize) * share;
       const blockSize = a.blockSize + (b.blockSize - a.blockSize) * share;
       if (inlineSize <= 0 || blockSize <= 0) continue;
-      const ratio = (aspect * blockSize) / inlineSize;
-      const shown = ratio > 1 ? 1 / ratio : ratio;
+      const shown = visibleShare(aspect, inlineSize / blockSize);
       const k = width - origin;
       if (shown < (curve[k] as number)) curve[k] = shown;
     }

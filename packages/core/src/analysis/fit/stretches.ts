@@ -5,7 +5,8 @@ import { resolvedBand } from '../../arrangements/bands.js';
 import { fluidBends, hasFluidType } from '../../look/named.js';
 import { layoutCollection } from '../../layout/layout.js';
 import type { LaidOutTile, Layout } from '../../arrangements/kind.js';
-import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
+import { isIntrinsic, parseTrackSize, plainTrackSize } from '../../engine/css/trackSize.js';
+import type { Arrangement, CollectionDocument, Tile, TileId, TrackSize } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 /** A level as it is laid out: the collection itself, or a group; px from the outermost border box. */
@@ -65,9 +66,6 @@ function knownBends(document: CollectionDocument, band: Band): number[] {
   ];
 }
 
-const PLAIN_COLUMN = /^\d+(\.\d+)?(px|fr)$/;
-const PLAIN_ROW = /^\d+(\.\d+)?px$/;
-
 /**
  * Whether all edges are known to be straight lines between the bends that are known: shares and px
  * with room for them at the narrowest width, rows of px, tiles that fill their cells.
@@ -75,12 +73,13 @@ const PLAIN_ROW = /^\d+(\.\d+)?px$/;
 function isPlain(document: CollectionDocument, band: Band, low: number): boolean {
   const { columns } = resolvedBand(document, band);
   const { rows, autoRows, padding, columnGap, maxInlineSize, height } = band.arrangement;
-  const px = columns.reduce((sum, size) => sum + (size.endsWith('px') ? Number.parseFloat(size) : 0), 0);
+  const sizes = columns.map(plainTrackSize);
+  const px = sizes.reduce((sum, size) => sum + (size?.unit === 'px' ? size.value : 0), 0);
   const inner = Math.min(low, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
   return (
     (height?.kind ?? 'content') === 'content' &&
-    columns.every((size) => PLAIN_COLUMN.test(size)) &&
-    [...rows, autoRows].every((size) => PLAIN_ROW.test(size)) &&
+    sizes.every((size) => size !== null) &&
+    [...rows, autoRows].every((size) => plainTrackSize(size)?.unit === 'px') &&
     px + (columns.length - 1) * columnGap < inner &&
     document.order.every((id) => {
       const tile = document.tiles[id] as Tile;
@@ -90,13 +89,23 @@ function isPlain(document: CollectionDocument, band: Band, low: number): boolean
   );
 }
 
-const hasContentRows = (document: CollectionDocument): boolean => {
-  const said = JSON.stringify([
-    document.arrangement,
-    document.bands.map((band) => [band.arrangement, band.groups]),
-  ]);
-  return /auto"|content|minmax\(|fit-/.test(said);
-};
+/** Whether any tile may be as high as its words: in tracks that follow their content, or by its kind. */
+function followsWords({ arrangement, bands, tiles }: CollectionDocument): boolean {
+  const groups = Object.values(tiles).flatMap((tile) => (tile.kind === 'group' ? [tile.arrangement] : []));
+  const written: Partial<Arrangement>[] = [
+    arrangement,
+    ...groups,
+    ...bands.flatMap((band) => [band.arrangement, ...Object.values(band.groups ?? {})]),
+  ];
+  const isOpen = (size: TrackSize) => {
+    const sizing = parseTrackSize(size);
+    return sizing === null || isIntrinsic(sizing, true);
+  };
+  return written.some(({ kind, columns = [], rows = [], autoRows }) => {
+    const sizes = [...columns, ...rows, ...(autoRows === undefined ? [] : [autoRows])];
+    return sizes.some(isOpen) || (kind !== undefined && kindOf({ kind }).followsWords !== undefined);
+  });
+}
 
 /**
  * Cuts the widths from one to another into stretches. Layouts are made at the ends and three widths
@@ -110,7 +119,7 @@ export function stretchesOf(
   measurer: TextMeasurer,
 ): Stretch[] {
   const found: Stretch[] = [];
-  const unsure = hasFluidType(document) && hasContentRows(document);
+  const unsure = hasFluidType(document) && followsWords(document);
   const layOut = (width: number) => flat(layoutCollection(document, width, { measurer }));
   const cut = (band: Band, low: number, high: number, first: FlatLayout, last: FlatLayout): void => {
     const length = high - low;

@@ -1,3 +1,4 @@
+import { visibleShare } from '../../geometry/visibleShare.js';
 import { placeIn } from '../../document/bands.js';
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
 import { areasTouch } from '../../geometry/relations.js';
@@ -95,7 +96,7 @@ export function propose(
       const wish = Math.max(1, (weight - 0.6) * scale);
       const cost = (span: Span) => {
         const shape = options.aspectOf(span);
-        const crop = aspect !== null && shape !== null ? 1 - Math.min(aspect / shape, shape / aspect) : 0;
+        const crop = aspect !== null && shape !== null ? 1 - visibleShare(aspect, shape) : 0;
         return Math.abs(Math.log((span.columns * span.rows) / wish)) + 1.2 * crop + 0.9 * random();
       };
       return spans
@@ -180,7 +181,7 @@ function scoreOf(
     const aspect = aspectOf(document, tile);
     const at = areas[k] as GridArea;
     const shape = shapeOf({ columns: at.columnSpan, rows: at.rowSpan });
-    return aspect === null || shape === null ? [] : [Math.min(aspect / shape, shape / aspect)];
+    return aspect === null || shape === null ? [] : [visibleShare(aspect, shape)];
   });
   let neighbours = 0;
   let unlikeOnes = 0;

@@ -7,7 +7,7 @@ import { levelLayout, layoutCollection } from '../../layout/layout.js';
 import type { Draft } from '../../edit/commands/draft.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { Level } from '../../document/levels.js';
-import type { LevelWidths } from './bearing.js';
+import type { LevelWidths } from '../bearing.js';
 import type { CollectionDocument, OwnPlace, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 

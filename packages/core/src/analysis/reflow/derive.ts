@@ -1,6 +1,6 @@
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
 import { hasCells } from '../../arrangements/questions.js';
-import { bandBearing, type BandBearing, type LevelWidths } from './bearing.js';
+import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
 import { bandOf, type Band } from '../../document/bands.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { derivedBand, isCorrected, setColumns, placedTiles, widthsOf } from './bandLevel.js';
@@ -61,7 +61,15 @@ function deriveLevel(
   const first = asked ?? columnsBorne(view, wider, most, bearing);
   for (let columns = first; columns > 1; columns = asked === undefined ? columns - 1 : 1) {
     for (const lenient of asked === undefined ? [STRICT] : [STRICT, ANY_CROP, ANYTHING]) {
-      const spans = placedSpans(view, band, wider, columns, bearing(columns), widths, { ...lenient, anew });
+      const spans = placedSpans({
+        view,
+        band,
+        wider,
+        columns,
+        bearing: bearing(columns),
+        widths,
+        options: { ...lenient, anew },
+      });
       if (spans) return write(index, columns, spans, band, anew);
     }
   }

@@ -1,10 +1,11 @@
+import { clone } from '../../document/clone.js';
 import { resolvedBandOf } from '../../arrangements/bands.js';
 import { bandAt, bandOf, type Band } from '../../document/bands.js';
 import { LIMITS } from '../../document/limits.js';
 import { checkFit } from '../fit/checkFit.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { evenColumn } from '../../geometry/evenColumn.js';
-import { bandBearing } from './bearing.js';
+import { bandBearing } from '../bearing.js';
 import { columnsBorne, deriveBand } from './derive.js';
 import { stackBand } from './stack.js';
 import type { FindingKind } from '../fit/types.js';
@@ -75,7 +76,7 @@ interface Search {
 export const breakpointsCommand =
   (bands: readonly NarrowerBand[]): Command =>
   (draft) => {
-    draft.bands = JSON.parse(JSON.stringify(bands)) as typeof draft.bands;
+    draft.bands = clone(bands);
   };
 
 /** The width nearest to the usual one at which nothing keeps the columns from working. */

@@ -1,5 +1,5 @@
 import { areasTouch } from '../../geometry/relations.js';
-import { bandBearing, type BandBearing, type LevelWidths } from './bearing.js';
+import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
 import { fillCells, type Choice, type HeldCells, type Span } from '../packing/fillCells.js';
 import { isCorrected, placedTiles } from './bandLevel.js';
 import { LEAST_SHOWN } from '../fit/pictureFindings.js';
@@ -33,84 +33,101 @@ export interface PlaceOptions extends Leniency {
   readonly anew: boolean;
 }
 
+/** A level in a band that spans are looked for. */
+export interface PlaceRequest {
+  readonly view: CollectionDocument;
+  readonly band: Band;
+  /** The next wider band, whose sizes the tiles had. */
+  readonly wider: ResolvedBand;
+  readonly columns: number;
+  readonly bearing: BandBearing;
+  readonly widths: LevelWidths;
+  readonly options: PlaceOptions;
+}
+
 /** Spans without a hole in reading order, the cheapest of many tries; null when there are none. */
-export function placedSpans(
-  view: CollectionDocument,
-  band: Band,
-  wider: ResolvedBand,
-  columns: number,
-  bearing: BandBearing,
-  widths: LevelWidths,
-  options: PlaceOptions,
-): Map<TileId, Span> | null {
+export function placedSpans(asked: PlaceRequest): Map<TileId, Span> | null {
+  const { view, wider, columns } = asked;
   const before = new Map(placedTiles(view, wider).map(({ tile, area }) => [tile.id, area]));
+  const tiles = tilesIn(asked, before);
+  if (!tiles) return null;
+  const { held, flowing } = tiles;
+  const pairs = pairsOf(flowing, before);
+  let best: { cost: number; spans: readonly Choice[] } | null = null;
+  for (let seed = 0; seed < SEEDS; seed++) {
+    const spans = filledBy(seed, flowing, held, columns);
+    if (!spans) continue;
+    const own = spans.reduce((sum, each) => sum + each.cost, 0);
+    const cost = own + apartness(spans, columns, held, pairs);
+    if (!best || cost < best.cost - 1e-9) best = { cost, spans };
+  }
+  return (
+    best &&
+    new Map(
+      best.spans.map(({ columns: across, rows }, k) => [
+        (flowing[k] as Candidate).tile.id,
+        { columns: across, rows },
+      ]),
+    )
+  );
+}
+
+/** The tiles that are pinned, and those that flow with the spans that each bears; null where one bears none. */
+function tilesIn(
+  { view, band, wider, columns, bearing, widths, options }: PlaceRequest,
+  before: ReadonlyMap<TileId, GridArea>,
+): { readonly held: readonly HeldCells[]; readonly flowing: readonly Candidate[] } | null {
   const sizes = [...before.values()].map((area) => area.columnSpan * area.rowSpan).sort((a, b) => a - b);
   const usual = sizes[sizes.length >> 1] ?? 1;
   const own = view.bands[band.index - 1]?.tiles ?? {};
-  const wide = bandBearing(
-    view,
-    wider,
-    Math.max(1, wider.columns.length),
-    {
-      ...widths,
-      low: widths.high + 1,
-      high: widths.high + 1,
-    },
-    NO_MEASURE,
-  ).across;
-
+  const at = { ...widths, low: widths.high + 1, high: widths.high + 1 };
+  const { across } = bandBearing(view, wider, Math.max(1, wider.columns.length), at, NO_MEASURE);
   const held: HeldCells[] = [];
   const flowing: Candidate[] = [];
   for (const id of view.order) {
     const tile = view.tiles[id] as Tile;
     const place = placeIn(view, tile, band.index);
     if (place.hidden) continue;
-    const area = before.get(id);
-    const from: Span = area
-      ? { columns: area.columnSpan, rows: area.rowSpan }
-      : { columns: place.columnSpan, rows: place.rowSpan };
+    const span = { columns: Math.min(place.columnSpan, columns), rows: place.rowSpan };
     if (place.pin) {
-      const span = { columns: Math.min(place.columnSpan, columns), rows: place.rowSpan };
       const column = Math.min(place.pin.column, columns - span.columns + 1) - 1;
       held.push({ ...span, column, row: place.pin.row - 1 });
       continue;
     }
-    const corrected = !options.anew && isCorrected(own[id]);
-    const spans = corrected
-      ? [{ span: { columns: Math.min(place.columnSpan, columns), rows: place.rowSpan }, cost: 0 }]
-      : choices(tile, from, usual, columns, bearing, wide(from.columns)[0], options);
+    const area = before.get(id);
+    const from: Span = area
+      ? { columns: area.columnSpan, rows: area.rowSpan }
+      : { columns: place.columnSpan, rows: place.rowSpan };
+    const spans =
+      !options.anew && isCorrected(own[id])
+        ? [{ span, cost: 0 }]
+        : choices({ tile, from, usual, columns, bearing, hadPx: across(from.columns)[0], lenient: options });
     if (spans.length === 0) return null;
     flowing.push({ tile, from, spans });
   }
-  const pairs = pairsOf(flowing, before);
-  let best: { cost: number; spans: Map<TileId, Span> } | null = null;
-  for (let seed = 0; seed < SEEDS; seed++) {
-    const random = noise(seed * 7919 + columns);
-    const jitter = seed === 0 ? 0 : 0.15 + (seed / SEEDS) * 1.2;
-    const sorted = flowing.map(({ spans }) =>
-      spans.map((each) => ({ ...each, by: each.cost + jitter * random() })).sort((a, b) => a.by - b.by),
-    );
-    const filled = fillCells({
-      columns,
-      held,
-      count: flowing.length,
-      budget: Infinity,
-      steps: STEPS,
-      choices: (_, at) => (sorted[at] ?? []).map(({ span, cost }): Choice => ({ ...span, tile: at, cost })),
-    });
-    if (!filled.choices) continue;
-    const spans = new Map(
-      filled.choices.map(({ columns: c, rows }, k) => [
-        (flowing[k] as Candidate).tile.id,
-        { columns: c, rows },
-      ]),
-    );
-    const cost =
-      filled.choices.reduce((sum, each) => sum + each.cost, 0) +
-      apartness(filled.choices, columns, held, pairs);
-    if (!best || cost < best.cost - 1e-9) best = { cost, spans };
-  }
-  return best?.spans ?? null;
+  return { held, flowing };
+}
+
+/** One try: spans in an order of their own that leave no hole; null where there are none. */
+function filledBy(
+  seed: number,
+  flowing: readonly Candidate[],
+  held: readonly HeldCells[],
+  columns: number,
+): readonly Choice[] | null {
+  const random = noise(seed * 7919 + columns);
+  const jitter = seed === 0 ? 0 : 0.15 + (seed / SEEDS) * 1.2;
+  const sorted = flowing.map(({ spans }) =>
+    spans.map((each) => ({ ...each, by: each.cost + jitter * random() })).sort((a, b) => a.by - b.by),
+  );
+  return fillCells({
+    columns,
+    held,
+    count: flowing.length,
+    budget: Infinity,
+    steps: STEPS,
+    choices: (_, at) => (sorted[at] ?? []).map(({ span, cost }): Choice => ({ ...span, tile: at, cost })),
+  }).choices;
 }
 
 /** Widths of columns need no words. */
@@ -119,16 +136,22 @@ const NO_MEASURE: TextMeasurer = {
   metrics: () => ({ ascent: 0, descent: 0, lineGap: 0 }),
 };
 
+/** A tile that spans are looked for. */
+interface ChoiceRequest {
+  readonly tile: Tile;
+  /** The span it had, and how wide that was, px. */
+  readonly from: Span;
+  readonly hadPx: number;
+  /** How many cells most tiles had. */
+  readonly usual: number;
+  readonly columns: number;
+  readonly bearing: BandBearing;
+  readonly lenient: Leniency;
+}
+
 /** The spans that a tile bears, with how far each is from the size that it had. */
-function choices(
-  tile: Tile,
-  from: Span,
-  usual: number,
-  columns: number,
-  bearing: BandBearing,
-  hadPx: number,
-  { crop, words }: Leniency,
-): { span: Span; cost: number }[] {
+function choices({ tile, from, usual, columns, bearing, hadPx, lenient }: ChoiceRequest): Candidate['spans'] {
+  const { crop, words } = lenient;
   const prominence = Math.max(1, ((from.columns * from.rows) / usual) ** 0.25);
   const found: { span: Span; cost: number }[] = [];
   for (let count = 1; count <= columns; count++) {

@@ -1,4 +1,4 @@
-import { bandBearing, type BandBearing } from './bearing.js';
+import { bandBearing, type BandBearing } from '../bearing.js';
 import { resolvedBandOf } from '../../arrangements/bands.js';
 import { bandOf, placeIn } from '../../document/bands.js';
 import { derivedBand, setColumns, placedTiles, widthsOf } from './bandLevel.js';

@@ -1,4 +1,5 @@
 import { parseAreas } from '../../engine/css/parseTracks.js';
+import { whileSame } from '../../memo.js';
 import type { AreaMap } from '../../engine/box/style.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { Arrangement } from '../../document/types.js';
@@ -14,18 +15,14 @@ export function mapRows({ areas = [], columns }: Pick<Arrangement, 'areas' | 'co
   });
 }
 
-const known = new WeakMap<readonly string[], { readonly columns: number; readonly map: AreaMap | null }>();
+/** Every tile in an area asks for it, at every step of a drag. */
+const parsed = whileSame<readonly string[], AreaMap | null>();
 
 /** The map as the grid has it: cut off at its last column. Null: no areas. */
 export function areaMap(arrangement: Pick<Arrangement, 'areas' | 'columns'>): AreaMap | null {
   const { areas, columns } = arrangement;
   if (!areas || areas.length === 0) return null;
-  // Every tile in an area asks for it, at every step of a drag.
-  const before = known.get(areas);
-  if (before?.columns === columns.length) return before.map;
-  const map = parseAreas(mapRows(arrangement).map((row) => row.join(' ')));
-  known.set(areas, { columns: columns.length, map });
-  return map;
+  return parsed(areas, [columns.length], () => parseAreas(mapRows(arrangement).map((row) => row.join(' '))));
 }
 
 /** The cells of a named area; null when the map has none of that name. */

@@ -1,5 +1,6 @@
 import { escapeHtml } from '../../engine/css/escape.js';
 import { carriedArrangement, shownTiles } from '../../document/bands.js';
+import { perObject } from '../../memo.js';
 import { fanOf, openAtRest } from './values.js';
 import type { Level } from '../../document/levels.js';
 import type { Markup } from '../kind.js';
@@ -18,16 +19,8 @@ interface Fanned {
   readonly open: TileId | null;
 }
 
-const known = new WeakMap<CollectionDocument, Fanned>();
-
 /** What every card of a level asks is worked out once. */
-function fannedIn(view: CollectionDocument): Fanned {
-  let fanned = known.get(view);
-  if (!fanned) known.set(view, (fanned = fannedAnew(view)));
-  return fanned;
-}
-
-function fannedAnew(view: CollectionDocument): Fanned {
+const fannedIn = perObject((view: CollectionDocument): Fanned => {
   if (view.order.length < 2) return { isFan: false, open: null };
   const open = [0, ...view.bands.map((_, k) => k + 1)].flatMap((index) => {
     const arrangement = carriedArrangement(view, index);
@@ -36,7 +29,7 @@ function fannedAnew(view: CollectionDocument): Fanned {
     return [shown[openAtRest(fanOf(arrangement), shown.length)]?.tile.id];
   });
   return { isFan: open.length > 0, open: new Set(open).size === 1 ? (open[0] ?? null) : null };
-}
+});
 
 /** The card of a level that lies open at rest in every band; null where bands differ in it. */
 export const openEverywhere = (view: CollectionDocument): TileId | null => fannedIn(view).open;

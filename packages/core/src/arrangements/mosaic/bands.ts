@@ -1,4 +1,4 @@
-import { slotAspect, visibleShare } from './spans.js';
+import { slotAspect, shownIn } from './spans.js';
 import type { MosaicItem, MosaicOptions, MosaicSlot } from './types.js';
 
 /**
@@ -22,7 +22,7 @@ export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptio
           (sum, columnSpan, k) =>
             sum +
             1 -
-            visibleShare((items[first + k] as MosaicItem).aspect, { columnSpan, rowSpan: rows }, options),
+            shownIn((items[first + k] as MosaicItem).aspect, { columnSpan, rowSpan: rows }, options),
           0,
         );
         const total = (cost[first] as number) + crop;

@@ -1,5 +1,5 @@
 import { rowsOf } from './rowsOf.js';
-import { visibleShare } from './spans.js';
+import { shownIn } from './spans.js';
 import { nextWall, type Walls } from './walls.js';
 import type { MosaicItem, MosaicOptions, MosaicSlot, State } from './types.js';
 
@@ -36,7 +36,7 @@ export function evenOut(
       );
     if (!isWhole) return null;
     const taller = { ...slot, rowSpan: end - slot.row };
-    if (1 - visibleShare((items[k] as MosaicItem).aspect, taller, options) > options.mostCrop) return null;
+    if (1 - shownIn((items[k] as MosaicItem).aspect, taller, options) > options.mostCrop) return null;
     grown[k] = taller;
     column += slot.columnSpan;
   }

@@ -3,7 +3,7 @@ import { checkMosaic } from './checkMosaic.js';
 import { fallbackBands } from './bands.js';
 import { rowsOf } from './rowsOf.js';
 import { searchMosaic } from './searchMosaic.js';
-import { spanChoices, visibleShare } from './spans.js';
+import { spanChoices, shownIn } from './spans.js';
 import { wallsOf } from './walls.js';
 import type { MosaicItem, MosaicLayout, MosaicOptions, MosaicSlot } from './types.js';
 
@@ -77,6 +77,6 @@ function finish(
   return {
     slots,
     rows: rowsOf(slots),
-    visible: slots.map((slot, k) => visibleShare((items[k] as MosaicItem).aspect, slot, options)),
+    visible: slots.map((slot, k) => shownIn((items[k] as MosaicItem).aspect, slot, options)),
   };
 }

@@ -2,6 +2,7 @@ import { shownTiles, type Band } from '../../document/bands.js';
 import { mosaicOf } from './values.js';
 import { shapeOf } from '../shared/shape.js';
 import { layoutMosaic } from './layoutMosaic.js';
+import { perText } from '../../memo.js';
 import type { MosaicItem, MosaicLayout } from './types.js';
 import type { CollectionDocument } from '../../document/types.js';
 
@@ -9,8 +10,8 @@ import type { CollectionDocument } from '../../document/types.js';
 const MODULE = 96;
 
 const EMPTY: MosaicLayout = { slots: [], rows: 0, visible: [] };
-const MOST_KNOWN = 40;
-const known = new Map<string, MosaicLayout>();
+/** The same pictures in the same modules are laid out once, however the document came to them. */
+const laidOut = perText<MosaicLayout>(40);
 
 /** The slots of a mosaic of so many modules across, in the order in which tiles are seen. */
 export function mosaicSlots(document: CollectionDocument, band: Band, columns: number): MosaicLayout {
@@ -25,15 +26,5 @@ export function mosaicSlots(document: CollectionDocument, band: Band, columns: n
   });
   if (items.length === 0) return EMPTY;
   const options = { columns, gap: arrangement.columnGap, moduleSize: MODULE, shareOfLarge, seed, mostCrop };
-  // The same pictures in the same modules are laid out once, however the document came to them.
-  const key = JSON.stringify([items, options]);
-  let made = known.get(key);
-  if (made) known.delete(key);
-  else made = layoutMosaic(items, options);
-  known.set(key, made);
-  for (const oldest of known.keys()) {
-    if (known.size <= MOST_KNOWN) break;
-    known.delete(oldest);
-  }
-  return made;
+  return laidOut(JSON.stringify([items, options]), () => layoutMosaic(items, options));
 }

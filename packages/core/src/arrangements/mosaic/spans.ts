@@ -1,3 +1,4 @@
+import { visibleShare } from '../../geometry/visibleShare.js';
 import type { MosaicOptions, MosaicSlot } from './types.js';
 
 /** A span that a picture might take, and how much of it would be cropped away, 0 to 1. */
@@ -22,22 +23,19 @@ export function slotAspect(
   return size(columnSpan) / size(rowSpan);
 }
 
-/** The part of a picture that shows in a slot that it fills: min(a ÷ s, s ÷ a). */
-export function visibleShare(
+/** The part of a picture that shows in a slot that it fills. */
+export const shownIn = (
   aspect: number,
   slot: Pick<MosaicSlot, 'columnSpan' | 'rowSpan'>,
   options: Pick<MosaicOptions, 'moduleSize' | 'gap'>,
-): number {
-  const ratio = aspect / slotAspect(slot, options);
-  return Math.min(ratio, 1 / ratio);
-}
+): number => visibleShare(aspect, slotAspect(slot, options));
 
 /** Every span within the crop limit, least cropped first; at least the three best, so that there is always one. */
 export function spanChoices(aspect: number, options: MosaicOptions): SpanChoice[] {
   const all: SpanChoice[] = [];
   for (let columnSpan = 1; columnSpan <= Math.min(LONGEST, options.columns); columnSpan++) {
     for (let rowSpan = 1; rowSpan <= LONGEST - 1; rowSpan++) {
-      const crop = 1 - visibleShare(aspect, { columnSpan, rowSpan }, options);
+      const crop = 1 - shownIn(aspect, { columnSpan, rowSpan }, options);
       all.push({ columnSpan, rowSpan, crop, isLarge: columnSpan * rowSpan >= LARGE });
     }
   }

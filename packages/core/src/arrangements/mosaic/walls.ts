@@ -1,4 +1,4 @@
-import { visibleShare, type SpanChoice } from './spans.js';
+import { shownIn, type SpanChoice } from './spans.js';
 import type { MosaicItem, MosaicOptions, MosaicSlot, State } from './types.js';
 
 /** Locked pictures, which the others are laid out around. */
@@ -62,7 +62,7 @@ export function smallChoices(
   for (let columnSpan = 1; columnSpan <= Math.min(gap, 4); columnSpan++) {
     const room = Math.min(3, roomBelow(walls, column, columnSpan, row));
     for (let rowSpan = 1; rowSpan <= room; rowSpan++) {
-      const crop = 1 - visibleShare(aspect, { columnSpan, rowSpan }, options);
+      const crop = 1 - shownIn(aspect, { columnSpan, rowSpan }, options);
       found.push({ columnSpan, rowSpan, crop, isLarge: columnSpan * rowSpan >= 4 });
     }
   }

@@ -1,3 +1,4 @@
+import { clone } from '../../document/clone.js';
 import { LIMITS } from '../../document/limits.js';
 import { bandsOf } from '../../document/bands.js';
 import { formatTrackSize } from '../../engine/css/trackSize.js';
@@ -141,7 +142,7 @@ function forget(own: Draft['bands'][number]['arrangement'], values: readonly str
 
 /** Immer freezes what it takes in, so the caller keeps an object of their own. */
 function structuredCopy(values: Partial<ArrangementValues>) {
-  return JSON.parse(JSON.stringify(values)) as Draft['bands'][number]['arrangement'];
+  return clone(values) as Draft['bands'][number]['arrangement'];
 }
 
 /** Sets the number of columns and of explicit rows: tracks are kept, added at the end, or taken away there. */

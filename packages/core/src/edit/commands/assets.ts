@@ -1,3 +1,4 @@
+import { clone, type DeepWritable } from '../../document/clone.js';
 import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../../parts/uses.js';
 import type { Draft } from './draft.js';
 import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
@@ -60,15 +61,6 @@ export function carryAssets(draft: Draft, assets: Assets): (tile: Tile) => Tile 
     return released;
   };
 }
-
-/** A copy of plain data that shares nothing with it. */
-export function clone<V>(value: V): DeepWritable<V> {
-  return JSON.parse(JSON.stringify(value)) as DeepWritable<V>;
-}
-
-type DeepWritable<V> = V extends string | number | boolean | null | undefined
-  ? V
-  : { -readonly [K in keyof V]: DeepWritable<V[K]> };
 
 /** The id of a picture or film in this collection, where another one may have its name. */
 function carryFile<A extends { readonly id: string; readonly hash: string }>(

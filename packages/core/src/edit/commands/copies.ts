@@ -1,3 +1,4 @@
+import { clone } from '../../document/clone.js';
 import { placeIn } from '../../document/bands.js';
 import { resolvedBandOf } from '../../arrangements/bands.js';
 import { wishesOf } from '../../arrangements/cells.js';
@@ -61,7 +62,7 @@ export function copied(
   from: TileId,
   ids: ReadonlyMap<TileId, TileId>,
 ): Tile {
-  const tile = JSON.parse(JSON.stringify(tiles[from])) as Tile;
+  const tile = clone(tiles[from]) as Tile;
   const id = ids.get(from) as TileId;
   const outermost = ids.keys().next().value === from;
   const own = { ...tile, id, place: outermost ? { ...tile.place, pin: null } : tile.place };
@@ -73,14 +74,14 @@ function copyBand(band: Draft['bands'][number], ids: ReadonlyMap<TileId, TileId>
   for (const [from, to] of ids) {
     const own = band.tiles[from];
     if (own) {
-      const { pin, ...rest } = JSON.parse(JSON.stringify(own)) as typeof own;
+      const { pin, ...rest } = clone(own);
       const kept = from === outermost || !pin ? rest : { ...rest, pin };
       if (Object.keys(kept).length > 0) band.tiles[to] = kept;
     }
     const look = band.looks?.[from];
     if (look && band.looks) band.looks[to] = { ...look };
     const group = band.groups?.[from];
-    if (group && band.groups) band.groups[to] = JSON.parse(JSON.stringify(group)) as typeof group;
+    if (group && band.groups) band.groups[to] = clone(group);
   }
 }
 

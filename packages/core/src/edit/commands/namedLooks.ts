@@ -1,4 +1,4 @@
-import { clone } from './assets.js';
+import { clone } from '../../document/clone.js';
 import { namedIn, refer } from '../../look/named.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';

@@ -1,4 +1,4 @@
-import { clone } from './assets.js';
+import { clone } from '../../document/clone.js';
 import { insertTile } from './tiles.js';
 import { newTile } from '../../parts/newTile.js';
 import { bestFit } from '../../geometry/assign.js';

@@ -1,5 +1,5 @@
 import { withContents } from '../../document/levels.js';
-import { clone } from './assets.js';
+import { clone } from '../../document/clone.js';
 import { newTile } from '../../parts/newTile.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';

@@ -1,4 +1,4 @@
-import { clone } from './assets.js';
+import { clone } from '../../document/clone.js';
 import { placeIn } from '../../document/bands.js';
 import { setOwn, type SetFor } from './place.js';
 import type { Command } from '../patch/change.js';

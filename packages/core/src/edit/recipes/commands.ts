@@ -1,4 +1,5 @@
-import { assetsOf, carryAssets, clone, type Assets } from '../commands/assets.js';
+import { assetsOf, carryAssets, type Assets } from '../commands/assets.js';
+import { clone } from '../../document/clone.js';
 import { forgetTiles, insertTile } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
 import { plainWords } from '../../parts/richText.js';

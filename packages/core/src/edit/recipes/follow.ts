@@ -1,4 +1,4 @@
-import { clone } from '../commands/assets.js';
+import { clone } from '../../document/clone.js';
 import type { Draft } from '../commands/draft.js';
 import type { Recipe, RecipeUse, Tile, TileId, TileLook } from '../../document/types.js';
 

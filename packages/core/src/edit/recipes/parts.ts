@@ -1,4 +1,4 @@
-import { clone } from '../commands/assets.js';
+import { clone } from '../../document/clone.js';
 import { withContents } from '../../document/levels.js';
 import type { CollectionDocument, RecipeId, Tile, TileId } from '../../document/types.js';
 

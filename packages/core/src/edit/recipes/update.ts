@@ -1,4 +1,4 @@
-import { clone } from '../commands/assets.js';
+import { clone } from '../../document/clone.js';
 import { forgetTiles } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
 import { follow, isSame, recipeLook, tilesUsing } from './follow.js';

@@ -1,4 +1,4 @@
-import { clone } from '../commands/assets.js';
+import { clone } from '../../document/clone.js';
 import { forgetTiles, removeTiles } from '../commands/tiles.js';
 import { isAddress, readAddress } from '../../engine/css/address.js';
 import { LIMITS } from '../../document/limits.js';

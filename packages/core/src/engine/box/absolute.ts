@@ -2,8 +2,7 @@ import { resolveLength } from '../css/length.js';
 import { clampInline, contentInlineSize } from './intrinsic.js';
 import { frameOf, inlineSum, isDefinite, resolveSides } from './sizes.js';
 import type { Box, Fragment, Space } from './box.js';
-import type { Area, Constraint, Edges, Pending } from './displays.js';
-import type { LaidOut } from './displays.js';
+import type { Area, Constraint, Edges, LaidOut, Pending } from './displays.js';
 import type { Aligned, SelfAlignment } from './style.js';
 
 /**
@@ -47,8 +46,24 @@ function resolveEdges(edges: Edges, { x, y, inlineSize, blockSize }: Area, rtl: 
   };
 }
 
+/** One axis of a containing block, and what a box asks of it; px, null for `auto`. */
+interface AxisPlace {
+  readonly start: number;
+  readonly size: number;
+  readonly before: number | null;
+  readonly after: number | null;
+  readonly marginBefore: number;
+  readonly marginAfter: number;
+  readonly alignment: Aligned<SelfAlignment>;
+  /** Where it would lie, and how it is aligned there, if it took part in the flow. */
+  readonly at: { readonly start: number; readonly size: number };
+  readonly atRest: Aligned<SelfAlignment>;
+}
+
+const NORMAL: Aligned<SelfAlignment> = { at: 'normal', safe: false };
+
 function placeOne(
-  { box, at, justify: staticJustify, align: staticAlign, rtl }: Pending,
+  { box, at, justify, align, rtl }: Pending,
   area: Area,
   containerRtl: boolean,
   into: Fragment[],
@@ -59,89 +74,100 @@ function placeOne(
     side === 'auto' ? null : resolveLength(side, k % 2 === 0 ? area.blockSize : area.inlineSize),
   ) as [number | null, number | null, number | null, number | null];
   const margin = resolveSides(style.margin, area.inlineSize);
-
-  const justify = style.justifySelf ?? { at: 'normal', safe: false };
-  const align = style.alignSelf ?? { at: 'normal', safe: false };
-  const inlineRoom = Math.max(
-    0,
-    (left === null && right === null ? at.inlineSize : area.inlineSize) -
-      (left ?? 0) -
-      (right ?? 0) -
-      inlineSum(margin),
-  );
-  const stretchesInline = left !== null && right !== null && isStretch(justify) && box.natural === null;
-  let inlineSize = NaN;
-  if (
-    style.inlineSize === 'auto' &&
-    stretchesInline &&
-    !(style.aspectRatio !== null && hasBlock(box, area))
-  ) {
-    inlineSize = inlineRoom;
-  } else if (style.inlineSize === 'auto' && box.natural === null && style.aspectRatio === null) {
-    const frame = inlineSum(frameOf(style, area.inlineSize));
-    const hug = (constraint: Constraint) => frame + contentInlineSize(box, constraint);
-    inlineSize = Math.min(hug('max-content'), Math.max(hug('min-content'), inlineRoom));
-  }
-  const blockRoom = area.blockSize - (top ?? 0) - (bottom ?? 0) - margin[0] - margin[2];
-  const stretchesBlock =
-    style.blockSize === 'auto' &&
-    top !== null &&
-    bottom !== null &&
-    isStretch(align) &&
-    box.natural === null &&
-    style.aspectRatio === null;
-  const space: Space = {
+  const inline: AxisPlace = {
+    start: area.x,
+    size: area.inlineSize,
+    before: left,
+    after: right,
+    marginBefore: margin[3],
+    marginAfter: margin[1],
+    alignment: style.justifySelf ?? NORMAL,
+    at: { start: at.x, size: at.inlineSize },
+    atRest: justify,
+  };
+  const block: AxisPlace = {
+    start: area.y,
+    size: area.blockSize,
+    before: top,
+    after: bottom,
+    marginBefore: margin[0],
+    marginAfter: margin[2],
+    alignment: style.alignSelf ?? NORMAL,
+    at: { start: at.y, size: at.blockSize },
+    atRest: align,
+  };
+  const inlineSize = inlineSizeIn(box, inline, area);
+  const { fragment } = layout(box, {
     inline: area.inlineSize,
     block: area.blockSize,
     inlineSize: Number.isNaN(inlineSize) ? NaN : clampInline(box, inlineSize, area.inlineSize),
-    blockSize: stretchesBlock ? Math.max(0, blockRoom) : NaN,
-  };
-  const { fragment } = layout(box, space);
-  const x =
-    left === null && right === null
-      ? at.x + margin[3] + shift(at.inlineSize - inlineSum(margin) - fragment.inlineSize, staticJustify, rtl)
-      : position(
-          area.x,
-          area.inlineSize,
-          left,
-          right,
-          margin[3],
-          margin[1],
-          fragment.inlineSize,
-          justify,
-          containerRtl,
-        );
-  const y =
-    top === null && bottom === null
-      ? at.y + margin[0] + shift(at.blockSize - margin[0] - margin[2] - fragment.blockSize, staticAlign)
-      : position(area.y, area.blockSize, top, bottom, margin[0], margin[2], fragment.blockSize, align);
-  fragment.x = x;
-  fragment.y = y;
+    blockSize: blockSizeIn(box, block),
+  });
+  fragment.x = placeIn(inline, fragment.inlineSize, rtl, containerRtl);
+  fragment.y = placeIn(block, fragment.blockSize, false, false);
   into.push(fragment);
 }
 
-const hasBlock = ({ style }: Box, area: Area) => isDefinite(style.blockSize, area.blockSize);
-const isStretch = ({ at }: Aligned<SelfAlignment>) => at === 'normal' || at === 'stretch';
+/** Room for a box between its insets and margins, px. */
+const roomIn = ({ before, after, marginBefore, marginAfter, size, at }: AxisPlace) =>
+  (before === null && after === null ? at.size : size) -
+  (before ?? 0) -
+  (after ?? 0) -
+  marginBefore -
+  marginAfter;
+
+/** Whether a box is held at both ends and fills what is between. */
+const fills = ({ before, after, alignment: { at } }: AxisPlace) =>
+  before !== null && after !== null && (at === 'normal' || at === 'stretch');
+
+/** px of the border box; NaN: by its own size. */
+function inlineSizeIn(box: Box, axis: AxisPlace, area: Area): number {
+  const { style, natural } = box;
+  if (style.inlineSize !== 'auto' || natural !== null) return NaN;
+  const room = Math.max(0, roomIn(axis));
+  const hasBlockSize = isDefinite(style.blockSize, area.blockSize);
+  if (fills(axis) && !(style.aspectRatio !== null && hasBlockSize)) return room;
+  if (style.aspectRatio !== null) return NaN;
+  const frame = inlineSum(frameOf(style, area.inlineSize));
+  const hug = (constraint: Constraint) => frame + contentInlineSize(box, constraint);
+  return Math.min(hug('max-content'), Math.max(hug('min-content'), room));
+}
+
+/** px of the border box; NaN: by its own size. */
+function blockSizeIn({ style, natural }: Box, axis: AxisPlace): number {
+  const stretches =
+    style.blockSize === 'auto' && fills(axis) && natural === null && style.aspectRatio === null;
+  return stretches ? Math.max(0, roomIn(axis)) : NaN;
+}
+
+/**
+ * Where a box begins, px.
+ * @param own its size, px
+ */
+function placeIn(axis: AxisPlace, own: number, rtl: boolean, containerRtl: boolean): number {
+  const { before, after, marginBefore, marginAfter, at, atRest } = axis;
+  if (before !== null || after !== null) return position(axis, own, containerRtl);
+  return at.start + marginBefore + shift(at.size - (marginBefore + marginAfter) - own, atRest, rtl);
+}
 
 function shift(free: number, { at }: Aligned<SelfAlignment>, rtl = false): number {
   if (at === 'center') return free / 2;
   return (at === 'end') !== rtl ? free : 0;
 }
 
-function position(
-  start: number,
-  size: number,
-  before: number | null,
-  after: number | null,
-  marginBefore: number,
-  marginAfter: number,
-  own: number,
-  alignment: Aligned<SelfAlignment>,
-  rtl = false,
-): number {
+/** Where a box begins that has an inset, px. */
+function position(axis: AxisPlace, own: number, rtl: boolean): number {
+  const { start, size, before, after, marginBefore, marginAfter, alignment } = axis;
   if (rtl) {
-    const mirrored = position(0, size, after, before, marginAfter, marginBefore, own, alignment);
-    return start + size - mirrored - own;
+    const turned: AxisPlace = {
+      ...axis,
+      start: 0,
+      before: after,
+      after: before,
+      marginBefore: marginAfter,
+      marginAfter: marginBefore,
+    };
+    return start + size - position(turned, own, false) - own;
   }
   if (before !== null && after !== null) {
     const from = start + before;

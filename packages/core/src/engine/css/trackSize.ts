@@ -2,6 +2,7 @@ import { generate, parse, type CssNode } from 'css-tree';
 import { hasPercent } from './length.js';
 import { parseTrack } from './parseTracks.js';
 import { DEFAULT_UNITS } from './parseLength.js';
+import { perText } from '../../memo.js';
 import type { TrackSizing } from '../box/style.js';
 
 /** No size in a list of tracks is larger, px. */
@@ -12,7 +13,7 @@ interface Read {
   readonly text: string;
 }
 
-const known = new Map<string, Read | null>();
+const remembered = perText<Read | null>(5000);
 /** Sizes that depend on the window would differ between the stage and the page. */
 const WINDOW_UNIT = /\d(?:[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))\b/i;
 
@@ -46,14 +47,7 @@ export function isIntrinsic({ min, max }: TrackSizing, known: boolean): boolean 
   return asks(min) || asks(max);
 }
 
-function read(text: string): Read | null {
-  let found = known.get(text);
-  if (found === undefined) {
-    if (known.size > 5000) known.clear();
-    known.set(text, (found = readAnew(text)));
-  }
-  return found;
-}
+const read = (text: string): Read | null => remembered(text, () => readAnew(text));
 
 function readAnew(text: string): Read | null {
   if (WINDOW_UNIT.test(text)) return null;

@@ -1,3 +1,4 @@
+import { denseFinder, sparseFinder } from './finders.js';
 import { createOccupancy, type Occupancy } from './occupancy.js';
 
 /** Where an item wishes to be in one axis: a track from 0 (negative: before the explicit grid), or null. */
@@ -38,124 +39,194 @@ const MOST_CELLS = 200_000_000;
 
 /**
  * The grid item placement algorithm (CSS Grid 2, section 8.5), in order-modified document order.
- *
- * Dense flow remembers, for every size of item, where it last found room: cells are only ever taken,
- * so nothing of that size fits earlier. That makes it linear in the cells for each distinct size.
- *
  * @throws RangeError when the grid would have more than 200 million cells
  */
 export function placeItems(wishes: readonly PlacementWish[], options: PlacementOptions): Placement {
+  const placing = begin(wishes, options);
+  placeHeld(placing);
+  placeInLines(placing);
+  placeFlowing(placing);
+  return finish(placing);
+}
+
+/**
+ * A grid whose items are being placed. `cross` runs across the flow (columns in row flow), `flow` along
+ * it; indices are from the first implicit track.
+ */
+interface Placing {
+  readonly count: number;
+  readonly options: PlacementOptions;
+  readonly crossWish: (k: number) => number | null;
+  readonly flowWish: (k: number) => number | null;
+  readonly crossStart: Int32Array;
+  readonly crossSpan: Int32Array;
+  readonly flowStart: Int32Array;
+  readonly flowSpan: Int32Array;
+  /** Implicit tracks before the explicit ones. */
+  readonly crossBefore: number;
+  readonly flowBefore: number;
+  /** Tracks across the flow that there are for certain, and those that may yet come. */
+  crossCount: number;
+  readonly widest: number;
+  room: number;
+  taken: Occupancy;
+  /** How far items reach along the flow, and across it. */
+  end: number;
+  crossEnd: number;
+}
+
+/** What is known before any item is placed: spans, tracks before the explicit ones, room for all. */
+function begin(wishes: readonly PlacementWish[], options: PlacementOptions): Placing {
   const { bound } = options;
   const byRow = options.flowAxis === 'row';
   const count = wishes.length;
-  // `cross` runs across the flow (columns in row flow), `flow` along it.
-  const crossStart = new Int32Array(count);
-  const crossSpan = new Int32Array(count);
-  const flowStart = new Int32Array(count);
-  const flowSpan = new Int32Array(count);
-  const crossWish = (k: number) => (byRow ? wishes[k]?.column : wishes[k]?.row) as AxisWish;
-  const flowWish = (k: number) => (byRow ? wishes[k]?.row : wishes[k]?.column) as AxisWish;
-
-  let crossBefore = 0;
-  let flowBefore = 0;
+  const crossOf = (k: number) => (byRow ? wishes[k]?.column : wishes[k]?.row) as AxisWish;
+  const flowOf = (k: number) => (byRow ? wishes[k]?.row : wishes[k]?.column) as AxisWish;
   const explicitCross = byRow ? options.explicitColumns : options.explicitRows;
   const explicitFlow = byRow ? options.explicitRows : options.explicitColumns;
-  let crossCount = explicitCross;
-  let flowCount = explicitFlow;
+  const crossSpan = new Int32Array(count);
+  const flowSpan = new Int32Array(count);
+  let [crossBefore, flowBefore, crossCount, flowCount] = [0, 0, explicitCross, explicitFlow];
   let widest = 1;
   let most = 0;
+  // An item held in a line of the flow may open further tracks across: room for all of them, at first.
+  let beyond = 0;
   for (let k = 0; k < count; k++) {
-    const cross = crossWish(k);
-    const flow = flowWish(k);
-    crossSpan[k] = bound !== null && cross.start === null ? Math.min(cross.span, bound) : cross.span;
+    const cross = crossOf(k);
+    const flow = flowOf(k);
+    const span = bound !== null && cross.start === null ? Math.min(cross.span, bound) : cross.span;
+    crossSpan[k] = span;
     flowSpan[k] = flow.span;
     most += flow.span;
     if (cross.start !== null) {
       crossBefore = Math.max(crossBefore, -cross.start);
       crossCount = Math.max(crossCount, cross.start + cross.span);
-    } else widest = Math.max(widest, crossSpan[k] as number);
+    } else {
+      widest = Math.max(widest, span);
+      if (flow.start !== null) beyond += span;
+    }
     if (flow.start !== null) {
       flowBefore = Math.max(flowBefore, -flow.start);
       flowCount = Math.max(flowCount, flow.start + flow.span);
     }
-  }
-  // An item held in a line of the flow may open further tracks across: room for all of them, at first.
-  let beyond = 0;
-  for (let k = 0; k < count; k++) {
-    if (crossWish(k).start === null && flowWish(k).start !== null) beyond += crossSpan[k] as number;
   }
   crossCount = bound ?? Math.max(0, crossCount + crossBefore);
   if (bound !== null) crossBefore = 0;
   flowCount = Math.max(0, flowCount + flowBefore);
   const room = Math.max(1, crossCount, widest) + beyond;
   refuseTooMany(room, Math.max(flowCount, most));
-
-  let taken = createOccupancy(room);
-  // Without explicit tracks, implicit ones only reach as far as there are items.
-  let end = explicitFlow > 0 ? flowCount : 0;
-  let crossEnd = explicitCross > 0 || bound !== null ? crossCount : 0;
-  const settle = (k: number, cross: number, flow: number) => {
-    crossStart[k] = cross;
-    flowStart[k] = flow;
-    const depth = flowSpan[k] as number;
-    take(k);
-    end = Math.max(end, flow + depth);
-    crossEnd = Math.max(crossEnd, cross + (crossSpan[k] as number));
+  return {
+    count,
+    options,
+    crossWish: (k) => crossOf(k).start,
+    flowWish: (k) => flowOf(k).start,
+    crossStart: new Int32Array(count),
+    crossSpan,
+    flowStart: new Int32Array(count),
+    flowSpan,
+    crossBefore,
+    flowBefore,
+    crossCount,
+    widest,
+    room,
+    taken: createOccupancy(room),
+    // Without explicit tracks, implicit ones only reach as far as there are items.
+    end: explicitFlow > 0 ? flowCount : 0,
+    crossEnd: explicitCross > 0 || bound !== null ? crossCount : 0,
   };
-  const take = (k: number) => {
-    const from = Math.max(0, crossStart[k] as number);
-    const to = Math.min((crossStart[k] as number) + (crossSpan[k] as number), bound ?? Infinity);
-    if (to > from) taken.take(flowStart[k] as number, from, to - from, flowSpan[k] as number);
-  };
+}
 
-  for (let k = 0; k < count; k++) {
-    const cross = crossWish(k).start;
-    const flow = flowWish(k).start;
-    if (cross !== null && flow !== null) settle(k, cross + crossBefore, flow + flowBefore);
+/** Puts an item in its place. */
+function settle(placing: Placing, k: number, cross: number, flow: number): void {
+  placing.crossStart[k] = cross;
+  placing.flowStart[k] = flow;
+  take(placing, k);
+  placing.end = Math.max(placing.end, flow + (placing.flowSpan[k] as number));
+  placing.crossEnd = Math.max(placing.crossEnd, cross + (placing.crossSpan[k] as number));
+}
+
+function take({ crossStart, crossSpan, flowStart, flowSpan, taken, options: { bound } }: Placing, k: number) {
+  const from = Math.max(0, crossStart[k] as number);
+  const to = Math.min((crossStart[k] as number) + (crossSpan[k] as number), bound ?? Infinity);
+  if (to > from) taken.take(flowStart[k] as number, from, to - from, flowSpan[k] as number);
+}
+
+/** Step 1: items that are held in both axes. */
+function placeHeld(placing: Placing): void {
+  for (let k = 0; k < placing.count; k++) {
+    const [cross, flow] = [placing.crossWish(k), placing.flowWish(k)];
+    if (cross !== null && flow !== null)
+      settle(placing, k, cross + placing.crossBefore, flow + placing.flowBefore);
   }
-  const lineCursor = new Map<number, number>();
+}
+
+/** Step 2: items that are held in a line of the flow; then it is known how many tracks there are across. */
+function placeInLines(placing: Placing): void {
+  const { count, options, crossSpan, flowSpan } = placing;
+  const { bound, dense } = options;
+  const cursors = new Map<number, number>();
   for (let k = 0; k < count; k++) {
-    const flow = flowWish(k).start;
-    if (crossWish(k).start !== null || flow === null) continue;
-    const line = flow + flowBefore;
+    const flow = placing.flowWish(k);
+    if (placing.crossWish(k) !== null || flow === null) continue;
+    const line = flow + placing.flowBefore;
     const span = crossSpan[k] as number;
-    const from = options.dense ? 0 : (lineCursor.get(line) ?? 0);
-    const cross = taken.firstFree(line, from, span, flowSpan[k] as number);
-    lineCursor.set(line, cross + span);
-    settle(k, cross, line);
-    crossCount = bound ?? Math.max(crossCount, cross + span);
+    const cross = placing.taken.firstFree(
+      line,
+      dense ? 0 : (cursors.get(line) ?? 0),
+      span,
+      flowSpan[k] as number,
+    );
+    cursors.set(line, cross + span);
+    settle(placing, k, cross, line);
+    placing.crossCount = bound ?? Math.max(placing.crossCount, cross + span);
   }
-  crossCount = bound ?? Math.max(crossCount, widest);
-  if (crossCount < room) {
-    taken = createOccupancy(crossCount);
-    for (let k = 0; k < count; k++) {
-      if (flowWish(k).start !== null) take(k);
-    }
-  }
+  placing.crossCount = bound ?? Math.max(placing.crossCount, placing.widest);
+  if (placing.crossCount >= placing.room) return;
+  placing.taken = createOccupancy(placing.crossCount);
+  for (let k = 0; k < count; k++) if (placing.flowWish(k) !== null) take(placing, k);
+}
 
-  // The rest, with a cursor.
-  const find = options.dense ? denseFinder(taken) : sparseFinder(taken);
+/** Steps 3 and 4: all others, with a cursor. */
+function placeFlowing(placing: Placing): void {
+  const { count, options, crossBefore, crossSpan, flowSpan } = placing;
+  const { bound } = options;
+  const find = options.dense ? denseFinder(placing.taken) : sparseFinder(placing.taken);
   for (let k = 0; k < count; k++) {
-    if (flowWish(k).start !== null) continue;
-    const cross = crossWish(k).start;
+    if (placing.flowWish(k) !== null) continue;
+    const cross = placing.crossWish(k);
+    const wished = crossSpan[k] as number;
     const held =
       cross === null ? -1 : bound === null ? cross + crossBefore : Math.max(0, Math.min(cross, bound - 1));
-    const span =
-      bound !== null && held >= 0 ? Math.min(crossSpan[k] as number, bound - held) : (crossSpan[k] as number);
+    const span = bound !== null && held >= 0 ? Math.min(wished, bound - held) : wished;
     const [at, line] = find(held, span, flowSpan[k] as number);
-    settle(k, at, line);
+    settle(placing, k, at, line);
   }
-  const before = byRow ? [crossBefore, flowBefore] : [flowBefore, crossBefore];
-  return {
-    columnsBefore: before[0] as number,
-    rowsBefore: before[1] as number,
-    columns: byRow ? crossEnd : end,
-    rows: byRow ? end : crossEnd,
-    columnStart: byRow ? crossStart : flowStart,
-    columnSpan: byRow ? crossSpan : flowSpan,
-    rowStart: byRow ? flowStart : crossStart,
-    rowSpan: byRow ? flowSpan : crossSpan,
-  };
+}
+
+/** The placement by column and row. */
+function finish({ options, crossBefore, flowBefore, crossEnd, end, ...placing }: Placing): Placement {
+  const { crossStart, crossSpan, flowStart, flowSpan } = placing;
+  return options.flowAxis === 'row'
+    ? {
+        columnsBefore: crossBefore,
+        rowsBefore: flowBefore,
+        columns: crossEnd,
+        rows: end,
+        columnStart: crossStart,
+        columnSpan: crossSpan,
+        rowStart: flowStart,
+        rowSpan: flowSpan,
+      }
+    : {
+        columnsBefore: flowBefore,
+        rowsBefore: crossBefore,
+        columns: end,
+        rows: crossEnd,
+        columnStart: flowStart,
+        columnSpan: flowSpan,
+        rowStart: crossStart,
+        rowSpan: crossSpan,
+      };
 }
 
 function refuseTooMany(across: number, along: number): void {
@@ -163,40 +234,4 @@ function refuseTooMany(across: number, along: number): void {
   throw new RangeError(
     `This grid would have up to ${across} × ${along} cells; ${MOST_CELLS} are the most. Use smaller spans or line numbers.`,
   );
-}
-
-/** Answers where an item goes: its index across the flow (`held`, unless that is -1) and along it. */
-type Finder = (held: number, span: number, depth: number) => readonly [cross: number, line: number];
-
-function sparseFinder(taken: Occupancy): Finder {
-  let cross = 0;
-  let line = 0;
-  return (held, span, depth) => {
-    if (held >= 0) {
-      if (held < cross) line++;
-      while (taken.firstFree(line, held, span, depth) !== held) line++;
-      cross = held;
-    } else {
-      let found = taken.firstFree(line, cross, span, depth);
-      while (found < 0) found = taken.firstFree(++line, 0, span, depth);
-      cross = found;
-    }
-    return [cross, line];
-  };
-}
-
-function denseFinder(taken: Occupancy): Finder {
-  const lastLines = new Map<number, Map<number, number>>();
-  return (held, span, depth) => {
-    const key = (held + 1) * 1e8 + span;
-    let byDepth = lastLines.get(key);
-    if (!byDepth) lastLines.set(key, (byDepth = new Map<number, number>()));
-    let line = byDepth.get(depth) ?? 0;
-    const from = Math.max(0, held);
-    const fits = (found: number) => (held >= 0 ? found === held : found >= 0);
-    let found = taken.firstFree(line, from, span, depth);
-    while (!fits(found)) found = taken.firstFree(++line, from, span, depth);
-    byDepth.set(depth, line);
-    return [found, line];
-  };
 }

@@ -2,7 +2,10 @@ import { parse as parseCss } from 'css-tree';
 import type { Element } from 'domhandler';
 import { matchesCondition, matchesMedia, type QueryEnvironment } from './conditions.js';
 import { expandDeclaration, type Nodes } from './shorthands.js';
-import { compareSpecificity, type Declaration, type RuleCondition, type StyleRule } from './styleSheet.js';
+import { type RuleCondition, type StyleRule } from './styleSheet.js';
+import { compareSpecificity } from './specificity.js';
+import { type Declaration } from './declaration.js';
+import { perObject, perText } from '../../memo.js';
 import type { SourcePage } from './readPage.js';
 
 /** The winning value of every property of an element, and its custom properties. */
@@ -18,25 +21,38 @@ export interface CascadeEnvironment {
   readonly containerOf: (element: Element, name: string | null) => QueryEnvironment | null;
 }
 
-const matching = new WeakMap<SourcePage, Map<Element, readonly StyleRule[]>>();
-
-/** The rules whose selectors match an element; that does not depend on the width. */
-function matchingRules(page: SourcePage, element: Element): readonly StyleRule[] {
-  let known = matching.get(page);
-  if (!known) matching.set(page, (known = new Map<Element, readonly StyleRule[]>()));
-  const before = known.get(element);
-  if (before) return before;
-  const matched = (rules: readonly StyleRule[]) =>
-    rules.filter((rule) => rule.matches(element)).sort(bySpecificity);
-  const all = [...matched(page.ownRules), ...matched(page.rules)];
-  known.set(element, all);
-  return all;
+/** The rules whose selectors match an element, those that win last. */
+interface Matching {
+  readonly normal: readonly StyleRule[];
+  /** Those with important declarations, which count the other way round between layers. */
+  readonly important: readonly StyleRule[];
 }
 
+/** What matches an element does not depend on the width. */
+const matchingIn = perObject((page: SourcePage) =>
+  perObject((element: Element): Matching => {
+    const matched = (rules: readonly StyleRule[]) => rules.filter((rule) => rule.matches(element));
+    const own = matched(page.ownRules).sort(byWeight(1));
+    const rules = matched(page.rules);
+    const isImportant = ({ declarations }: StyleRule) => declarations.some(({ important }) => important);
+    return {
+      normal: [...own, ...rules.toSorted(byWeight(1))],
+      important: [...own, ...rules.toSorted(byWeight(-1))].filter(isImportant),
+    };
+  }),
+);
+
 /** Sorting is stable, so later rules stay behind earlier ones of the same weight. */
-const bySpecificity = (a: StyleRule, b: StyleRule) =>
-  compareLayers(a.layer, b.layer) || compareSpecificity(a.specificity, b.specificity);
-const compareLayers = (a: number, b: number) => (a === b ? 0 : a < b ? -1 : 1);
+const byWeight = (layers: 1 | -1) => (a: StyleRule, b: StyleRule) =>
+  layers * compareLayers(a.layer, b.layer) || compareSpecificity(a.specificity, b.specificity);
+
+function compareLayers(a: readonly number[], b: readonly number[]): number {
+  for (let k = 0; k < Math.min(a.length, b.length); k++) {
+    const [one, other] = [a[k] as number, b[k] as number];
+    if (one !== other) return one < other ? -1 : 1;
+  }
+  return 0;
+}
 
 /** The cascade for one element (CSS Cascade 5, section 6). */
 export function cascade(
@@ -50,14 +66,16 @@ export function cascade(
     const container = environment.containerOf(element, condition.name);
     return container !== null && matchesCondition(condition.query, container);
   };
-  const normal: Declaration[] = [];
-  const important: Declaration[] = [];
-  const add = (declaration: Declaration) => (declaration.important ? important : normal).push(declaration);
-  for (const rule of matchingRules(page, element)) {
-    if (rule.conditions.every(holds)) rule.declarations.forEach(add);
-  }
-  page.inlineDeclarations.get(element)?.forEach(add);
-  const all = [...normal, ...important];
+  const { normal, important } = matchingIn(page)(element);
+  const inline = page.inlineDeclarations.get(element) ?? [];
+  const declared = (rules: readonly StyleRule[], isImportant: boolean): Declaration[] =>
+    [
+      ...rules
+        .filter(({ conditions }) => conditions.every(holds))
+        .flatMap(({ declarations }) => declarations),
+      ...inline,
+    ].filter((declaration) => declaration.important === isImportant);
+  const all = [...declared(normal, false), ...declared(important, true)];
 
   const custom = new Map(inheritedCustom);
   for (const { property, text } of all)
@@ -73,7 +91,7 @@ export function cascade(
   return { values, custom };
 }
 
-const parsed = new Map<string, Nodes>();
+const parsed = perText<Nodes>(5000);
 
 function longhandsOf(
   { property, text, value }: Declaration,
@@ -95,14 +113,7 @@ function tryParse(text: string): Nodes {
   }
 }
 
-function parseValue(text: string): Nodes {
-  const known = parsed.get(text);
-  if (known) return known;
-  const nodes = tryParse(text);
-  if (parsed.size > 5000) parsed.clear();
-  parsed.set(text, nodes);
-  return nodes;
-}
+const parseValue = (text: string): Nodes => parsed(text, () => tryParse(text));
 
 /** Writes out every `var()` (CSS Variables 2); null when one has no value, or they go round in a ring. */
 function substitute(text: string, custom: ReadonlyMap<string, string>, depth: number): string | null {

@@ -2,13 +2,9 @@ import { parse as parseHtml } from 'parse5';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
 import { parse as parseCss } from 'css-tree';
 import { isTag, type ChildNode, type Document, type Element } from 'domhandler';
-import {
-  readDeclaration,
-  readStyleSheet,
-  type Declaration,
-  type Report,
-  type StyleRule,
-} from './styleSheet.js';
+import { readStyleSheet, type StyleRule } from './styleSheet.js';
+import { readDeclaration, type Declaration } from './declaration.js';
+import { type Report } from './report.js';
 import { USER_AGENT_CSS } from './userAgent.js';
 
 /** A page as read: its elements and the rules that style them. Nothing in it depends on a width. */

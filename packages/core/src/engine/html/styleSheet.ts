@@ -1,9 +1,11 @@
-import { parse, type Atrule, type CssNode, type Rule } from 'css-tree';
+import { generate, parse, type Atrule, type CssNode, type Rule } from 'css-tree';
 import { compile } from 'css-select';
-import { AttributeAction, parse as parseSelector, SelectorType, type Selector } from 'css-what';
-import { generate } from 'css-tree';
+import { parse as parseSelector, SelectorType } from 'css-what';
+import { readDeclaration, type Declaration } from './declaration.js';
+import { specificityOf, type Specificity } from './specificity.js';
+import { isSupported } from './supports.js';
 import type { Element } from 'domhandler';
-import { expandDeclaration, type Nodes } from './shorthands.js';
+import type { Report } from './report.js';
 
 /** States that nothing is in as long as nobody does anything with the page. */
 const STATES = [
@@ -12,38 +14,20 @@ const STATES = [
 ];
 const AT_REST = { pseudos: Object.fromEntries(STATES.map((state) => [state, () => false])) };
 
-/** What was found in a page that could not be taken over, with its line. */
-export interface Report {
-  readonly line: number;
-  /** The linked style sheet that the line is in; left out for the page itself. */
-  readonly sheet?: string;
-  readonly message: string;
-}
-
-export type Specificity = readonly [ids: number, classes: number, types: number];
-
 /** A condition around a rule: both must hold for the rule to count. */
 export type RuleCondition =
   | { readonly kind: 'media'; readonly query: CssNode }
   | { readonly kind: 'container'; readonly name: string | null; readonly query: CssNode };
 
-export interface Declaration {
-  readonly property: string;
-  /** Text of the value, for custom properties and values that name one; else null. */
-  readonly text: string | null;
-  readonly value: Nodes;
-  readonly important: boolean;
-  readonly line: number;
-  /** The linked style sheet that it is in; left out for the page itself. */
-  readonly sheet?: string;
-}
-
 export interface StyleRule {
   readonly matches: (element: Element) => boolean;
   readonly specificity: Specificity;
   readonly conditions: readonly RuleCondition[];
-  /** Rank of its layer; unlayered rules rank highest. */
-  readonly layer: number;
+  /**
+   * Rank of its layer: of the outermost layer around it first, and so on; what is in no further layer
+   * ranks highest (CSS Cascade 5, section 6.4.3).
+   */
+  readonly layer: readonly number[];
   readonly declarations: readonly Declaration[];
 }
 
@@ -87,54 +71,12 @@ export function readStyleSheet(
   };
 
   const readAtrule = (node: Atrule, context: Context): void => {
-    const children = node.block?.children.toArray() ?? [];
+    const name = node.name.toLowerCase();
+    if (LEFT_ALONE.has(name)) return;
     const prelude = node.prelude && 'children' in node.prelude ? node.prelude.children.toArray() : [];
-    switch (node.name.toLowerCase()) {
-      case 'media': {
-        const query = prelude[0];
-        const conditions: readonly RuleCondition[] = query
-          ? [...context.conditions, { kind: 'media', query }]
-          : context.conditions;
-        inside(children, { ...context, conditions });
-        return;
-      }
-      case 'container': {
-        const name = prelude.find((child) => child.type === 'Identifier');
-        const query = prelude.find((child) => (child.type as string) === 'Condition');
-        if (!query) return;
-        const condition: RuleCondition = {
-          kind: 'container',
-          name: name?.type === 'Identifier' ? name.name : null,
-          query,
-        };
-        inside(children, { ...context, conditions: [...context.conditions, condition] });
-        return;
-      }
-      case 'supports':
-        if (isSupported(prelude[0])) inside(children, context);
-        return;
-      case 'layer': {
-        const list = prelude
-          .map((child) => generate(child))
-          .join('')
-          .split(',')
-          .map((name) => name.trim());
-        const full = (name: string) => (context.layer ? `${context.layer}.${name}` : name);
-        for (const name of list) if (name !== '' && !names.includes(full(name))) names.push(full(name));
-        if (!node.block) return;
-        const name = full(list[0] || `(unnamed ${names.length})`);
-        if (!names.includes(name)) names.push(name);
-        inside(children, { ...context, layer: name });
-        return;
-      }
-      case 'font-face':
-      case 'keyframes':
-      case 'property':
-      case 'charset':
-        return;
-      default:
-        report({ line: lineOf(node), message: `“@${node.name}” is not taken over.` });
-    }
+    const within = contextIn(name, prelude, context, names, node.block !== null);
+    if (within === 'unknown') report({ line: lineOf(node), message: `“@${node.name}” is not taken over.` });
+    else if (within && node.block) inside(node.block.children.toArray(), within);
   };
 
   /** The children of a conditional rule: rules, or, nested in a rule, declarations of that rule. */
@@ -188,8 +130,77 @@ export function readStyleSheet(
 
   readBlock(ast.children.toArray(), { conditions: [], layer: null, parents: null });
   for (const { rule, layer } of read) {
-    inline.rules.push({ ...rule, layer: layer === null ? Infinity : names.indexOf(layer) });
+    inline.rules.push({ ...rule, layer: rankOf(layer, names) });
   }
+}
+
+/** Rules that say nothing of a layout. */
+const LEFT_ALONE: ReadonlySet<string> = new Set(['font-face', 'keyframes', 'property', 'charset']);
+
+/**
+ * What holds for the rules in a conditional rule or a layer; null: they count for nothing. Layers are
+ * named as they come.
+ */
+function contextIn(
+  atRule: string,
+  prelude: readonly CssNode[],
+  context: Context,
+  layers: string[],
+  hasBlock: boolean,
+): Context | null | 'unknown' {
+  const under = (condition: RuleCondition) => ({
+    ...context,
+    conditions: [...context.conditions, condition],
+  });
+  switch (atRule) {
+    case 'media':
+      return prelude[0] ? under({ kind: 'media', query: prelude[0] }) : context;
+    case 'container': {
+      const name = prelude.find((child) => child.type === 'Identifier');
+      const query = prelude.find((child) => (child.type as string) === 'Condition');
+      if (!query) return null;
+      return under({ kind: 'container', name: name?.type === 'Identifier' ? name.name : null, query });
+    }
+    case 'supports':
+      return isSupported(prelude[0]) ? context : null;
+    case 'layer':
+      return { ...context, layer: layerIn(prelude, context.layer, layers, hasBlock) };
+    default:
+      return 'unknown';
+  }
+}
+
+/** The layer that a block is in, by its full name; those of a list are named in their order (CSS Cascade 5, section 6.4). */
+function layerIn(
+  prelude: readonly CssNode[],
+  around: string | null,
+  layers: string[],
+  hasBlock: boolean,
+): string {
+  const list = prelude
+    .map((child) => generate(child))
+    .join('')
+    .split(',')
+    .map((name) => name.trim());
+  const full = (name: string) => (around ? `${around}.${name}` : name);
+  /** With the layers around it, which it names as well. */
+  const note = (name: string) => {
+    const parts = name.split('.');
+    for (let k = 1; k <= parts.length; k++) {
+      const outer = parts.slice(0, k).join('.');
+      if (!layers.includes(outer)) layers.push(outer);
+    }
+    return name;
+  };
+  for (const name of list) if (name !== '') note(full(name));
+  const name = full(list[0] || `(unnamed ${layers.length})`);
+  return hasBlock ? note(name) : name;
+}
+
+function rankOf(layer: string | null, layers: readonly string[]): readonly number[] {
+  const parts = layer?.split('.') ?? [];
+  const around = parts.map((_, k) => layers.indexOf(parts.slice(0, k + 1).join('.')));
+  return [...around, Infinity];
 }
 
 /** A nested selector written out (CSS Nesting 1). */
@@ -197,103 +208,4 @@ function nest(selector: string, parents: readonly string[] | null): string {
   if (!parents) return selector.replaceAll('&', ':root');
   const parent = `:is(${parents.join(',')})`;
   return selector.includes('&') ? selector.replaceAll('&', parent) : `${parent} ${selector.trim()}`;
-}
-
-export function readDeclaration(
-  node: CssNode & { type: 'Declaration' },
-  line: number,
-  report: (report: Report) => void,
-): Declaration[] {
-  const important = node.important !== false;
-  const property = node.property.startsWith('--') ? node.property : node.property.toLowerCase();
-  if (node.value.type === 'Raw') {
-    const raw = node.value.value.trim();
-    if (property.startsWith('--') || raw.includes('var(')) {
-      return [{ property, text: raw, value: [], important, line }];
-    }
-    report({ line, message: `“${property}: ${raw}” can’t be read and is left out.` });
-    return [];
-  }
-  const text = generate(node.value);
-  if (property.startsWith('--') || text.includes('var('))
-    return [{ property, text, value: [], important, line }];
-  const longhands = expandDeclaration(property, node.value.children.toArray());
-  if (!longhands) report({ line, message: `“${property}: ${text}” makes no sense and is left out.` });
-  return (longhands ?? []).map(([name, value]) => ({ property: name, text: null, value, important, line }));
-}
-
-/** Specificity (Selectors 4, section 17). */
-export function specificityOf(selector: readonly Selector[]): Specificity {
-  let [ids, classes, types] = [0, 0, 0];
-  for (const part of selector) {
-    switch (part.type) {
-      case SelectorType.Attribute:
-        if (part.name === 'id' && part.action === AttributeAction.Equals) ids++;
-        else classes++;
-        break;
-      case SelectorType.Pseudo: {
-        if (part.name === 'where') break;
-        const inner = Array.isArray(part.data) ? part.data.map(specificityOf) : null;
-        if (inner && ['is', 'not', 'has', 'matches'].includes(part.name)) {
-          const most = inner.reduce<Specificity>(
-            (a, b) => (compareSpecificity(a, b) >= 0 ? a : b),
-            [0, 0, 0],
-          );
-          ids += most[0];
-          classes += most[1];
-          types += most[2];
-        } else classes++;
-        break;
-      }
-      case SelectorType.Tag:
-      case SelectorType.PseudoElement:
-        types++;
-        break;
-      default:
-    }
-  }
-  return [ids, classes, types];
-}
-
-export const compareSpecificity = (a: Specificity, b: Specificity) =>
-  a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
-
-/** What the layout here understands counts as supported. */
-function isSupported(node: CssNode | undefined): boolean {
-  if (!node) return true;
-  switch (node.type as string) {
-    case 'Condition':
-    case 'Parentheses': {
-      let result: boolean | null = null;
-      let operator = '';
-      for (const child of (
-        node as unknown as { children: { toArray: () => CssNode[] } }
-      ).children.toArray()) {
-        if (child.type === 'Identifier') {
-          operator = child.name.toLowerCase();
-          continue;
-        }
-        const holds = operator === 'not' ? !isSupported(child) : isSupported(child);
-        result = result === null ? holds : operator === 'or' ? result || holds : result && holds;
-      }
-      return result ?? true;
-    }
-    case 'SupportsDeclaration': {
-      const { declaration } = node as unknown as { declaration: CssNode & { type: 'Declaration' } };
-      return isSupported(declaration);
-    }
-    case 'Declaration': {
-      const { property, value } = node as CssNode & { type: 'Declaration' };
-      const text = generate(value);
-      if (property === 'display')
-        return /^(block|inline|inline-block|grid|inline-grid|grid-lanes|flex|inline-flex|none|contents|flow-root|list-item)$/.test(
-          text,
-        );
-      return !/masonry|item-flow|item-slack/.test(`${property}:${text}`);
-    }
-    case 'Feature':
-      return true;
-    default:
-      return true;
-  }
 }

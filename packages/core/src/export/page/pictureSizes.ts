@@ -2,6 +2,7 @@ import { kindOf } from '../../arrangements/index.js';
 import { bandsOf, carriedArrangement } from '../../document/bands.js';
 import { levelOf } from '../../document/levels.js';
 import { LIMITS } from '../../document/limits.js';
+import { perObject } from '../../memo.js';
 import { slotsAt } from './slots.js';
 import type { Band } from '../../document/bands.js';
 import type { Arrangement, CollectionDocument, PictureAsset, Tile, TileId } from '../../document/types.js';
@@ -55,21 +56,19 @@ export function pictureSizes(
     .join(', ');
 }
 
-const around = new WeakMap<CollectionDocument, ReadonlyMap<TileId, TileId>>();
+/** The group around each tile that is in one. */
+const groupsAround = perObject(
+  ({ tiles }: CollectionDocument): ReadonlyMap<TileId, TileId> =>
+    new Map(
+      Object.values(tiles).flatMap((tile) =>
+        tile.kind === 'group' ? tile.order.map((each) => [each, tile.id] as const) : [],
+      ),
+    ),
+);
 
 /** The arrangement that a tile lies in. */
 function arrangementAround(document: CollectionDocument, { id }: Tile, band: Band): Arrangement {
-  let groups = around.get(document);
-  if (!groups) {
-    const all = Object.values(document.tiles);
-    groups = new Map(
-      all.flatMap((tile) =>
-        tile.kind === 'group' ? tile.order.map((each) => [each, tile.id] as const) : [],
-      ),
-    );
-    around.set(document, groups);
-  }
-  return carriedArrangement(levelOf(document, groups.get(id) ?? null), band.index);
+  return carriedArrangement(levelOf(document, groupsAround(document).get(id) ?? null), band.index);
 }
 
 /** Widths that share one size, and widths at which it is looked at, px. */

@@ -1,9 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { bearingAt } from './bearing.js';
-import { LETTERS } from '../../testing/layoutHtml.js';
-import { newTile } from '../../parts/newTile.js';
-import { sample } from '../../testing/sample.js';
-import type { CollectionDocument, PictureTile, TextTile } from '../../document/types.js';
+import fc from 'fast-check';
+import { checkFit } from './fit/checkFit.js';
+import { LEAST_SHOWN } from './fit/pictureFindings.js';
+import { bearingAt } from './bearingAt.js';
+import { LETTERS } from '../testing/layoutHtml.js';
+import { newTile } from '../parts/newTile.js';
+import { sample } from '../testing/sample.js';
+import type { CollectionDocument, PictureTile, TextTile } from '../document/types.js';
 
 const base = sample([[1, 1]]);
 const text: TextTile = {
@@ -52,5 +55,40 @@ describe('what tiles bear at a width', () => {
     expect(at(0.5).allows('wide', { columns: 1, rows: 1 })).toBe(false);
     expect(at(0.5).allows('wide', { columns: 2, rows: 1 })).toBe(true);
     expect(at(0.7).allows('wide', { columns: 1, rows: 1 })).toBe(true);
+  });
+
+  test('nothing is allowed that the check finds squashed, clipped or cropped too far', () => {
+    const contained = { ...picture, id: 'whole', shows: 'contain' as const };
+    const running = { ...text, id: 'running', heading: 'Hut', body: 'Bread, a spoon and a blanket.' };
+    const all: CollectionDocument = {
+      ...document,
+      tiles: { ...document.tiles, whole: contained, running },
+      bands: [],
+    };
+    fc.assert(
+      fc.property(
+        fc.constantFrom('words', 'wide', 'whole', 'running'),
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 500, max: 1600 }),
+        (id, columns, rows, width) => {
+          const tile = all.tiles[id];
+          if (!tile) throw new Error('There is no such tile.');
+          const alone = {
+            ...all,
+            order: [id],
+            tiles: { [id]: { ...tile, place: { columnSpan: columns, rowSpan: rows, pin: null } } },
+          };
+          const amiss = checkFit(alone, { measurer: LETTERS, from: width, to: width }).findings.filter(
+            ({ kind }) => kind === 'squashed' || kind === 'clipped' || kind === 'over-cropped',
+          );
+          const { allows } = bearingAt(alone, width, width, 1 - LEAST_SHOWN, LETTERS);
+          expect([allows(id, { columns, rows }), amiss.map(({ kind }) => kind)]).toEqual([
+            amiss.length === 0,
+            amiss.map(({ kind }) => kind),
+          ]);
+        },
+      ),
+    );
   });
 });

@@ -1,12 +1,14 @@
-import { plainTrackSize } from '../../engine/css/trackSize.js';
-import { documentIn } from '../../document/bandLooks.js';
-import { canClip, neededBlockSize, needOf } from '../fit/needs.js';
-import { LEAST_SHOWN } from '../fit/pictureFindings.js';
-import { evenColumn } from '../../geometry/evenColumn.js';
-import type { Band } from '../../document/bands.js';
-import type { Span } from '../packing/fillCells.js';
-import type { CollectionDocument, Tile } from '../../document/types.js';
-import type { TextMeasurer } from '../../engine/text/types.js';
+import { plainTrackSize } from '../engine/css/trackSize.js';
+import { documentIn } from '../document/bandLooks.js';
+import { canClip, neededBlockSize, needOf } from './fit/needs.js';
+import { LEAST_SHOWN } from './fit/pictureFindings.js';
+import { SLACK } from '../geometry/slack.js';
+import { visibleShare } from '../geometry/visibleShare.js';
+import { evenColumn } from '../geometry/evenColumn.js';
+import type { Band } from '../document/bands.js';
+import type { Span } from './packing/fillCells.js';
+import type { CollectionDocument, Tile } from '../document/types.js';
+import type { TextMeasurer } from '../engine/text/types.js';
 
 /** The least and greatest inline size of a level's border box in a band, and of the page, px. */
 export interface LevelWidths {
@@ -28,18 +30,25 @@ export interface BandBearing {
   readonly shown: (tile: Tile, span: Span) => number;
   /** The rows in which its picture shows most in so many columns, at both ends alike; 1 without a picture. */
   readonly fittingRows: (tile: Tile, columns: number) => number;
+  /** Whether a tile's words fit a span, and no more of its picture is cropped away than may be. */
   readonly allows: (tile: Tile, span: Span) => boolean;
 }
 
-const SLACK = 0.5;
-
-/** @throws whatever the measurer throws */
+/**
+ * What the tiles of a level bear in a band of so many even columns, by the rules of the fit check: no
+ * tile is narrower than what is legible, no text is clipped where rows have a height of their own, and
+ * no picture is cropped too far.
+ * @param columns 1 or more
+ * @param leastShown the least part of a picture that must show, 0 to 1
+ * @throws whatever the measurer throws
+ */
 export function bandBearing(
   document: CollectionDocument,
   band: Pick<Band, 'index' | 'arrangement'>,
   columns: number,
   { low, high, lowPage, highPage }: LevelWidths,
   measurer: TextMeasurer,
+  leastShown = LEAST_SHOWN,
 ): BandBearing {
   const { columnGap, rowGap, padding, maxInlineSize, autoRows } = band.arrangement;
   const looks = documentIn(document, band.index);
@@ -76,12 +85,7 @@ export function bandBearing(
   const shown = (tile: Tile, { columns: count, rows }: Span): number => {
     const aspect = aspectOf(document, tile);
     if (aspect === null || !down) return 1;
-    return Math.min(
-      ...across(count).map((size) => {
-        const ratio = (aspect * down(rows)) / Math.max(1, size);
-        return Math.min(ratio, 1 / ratio);
-      }),
-    );
+    return Math.min(...across(count).map((size) => visibleShare(aspect, Math.max(1, size) / down(rows))));
   };
   const fittingRows = (tile: Tile, count: number): number => {
     const aspect = aspectOf(document, tile);
@@ -92,7 +96,7 @@ export function bandBearing(
   };
   const allows = (tile: Tile, span: Span): boolean => {
     const rows = leastRows(tile, span.columns);
-    return rows !== null && (rows <= span.rows || !down) && shown(tile, span) >= LEAST_SHOWN;
+    return rows !== null && (rows <= span.rows || !down) && shown(tile, span) >= leastShown;
   };
   return { across, down, leastRows, shown, fittingRows, allows };
 }

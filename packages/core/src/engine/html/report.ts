@@ -1,0 +1,7 @@
+/** What was found in a page that could not be taken over, with its line. */
+export interface Report {
+  readonly line: number;
+  /** The linked style sheet that the line is in; left out for the page itself. */
+  readonly sheet?: string;
+  readonly message: string;
+}
