@@ -48,7 +48,7 @@ export { columnsThatFit, countColumns, minimumsFor } from './arrangements/shared
 export * from './geometry/relations.js';
 export * from './geometry/nearest.js';
 export * from './layout/neighbour.js';
-export * from './engine/grid/place.js';
+export * from './engine/grid/placeInColumns.js';
 export * from './geometry/bounds.js';
 export * from './geometry/coverage.js';
 export * from './arrangements/kind.js';

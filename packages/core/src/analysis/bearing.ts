@@ -83,12 +83,12 @@ export function bandBearing(
     );
   };
   const shown = (tile: Tile, { columns: count, rows }: Span): number => {
-    const aspect = aspectOf(document, tile);
+    const aspect = coveredAspect(document, tile);
     if (aspect === null || !down) return 1;
     return Math.min(...across(count).map((size) => visibleShare(aspect, Math.max(1, size) / down(rows))));
   };
   const fittingRows = (tile: Tile, count: number): number => {
-    const aspect = aspectOf(document, tile);
+    const aspect = coveredAspect(document, tile);
     if (aspect === null || row?.unit !== 'px') return 1;
     const [least, most] = across(count);
     const blockSize = Math.sqrt(Math.max(1, least) * Math.max(1, most)) / aspect;
@@ -102,7 +102,7 @@ export function bandBearing(
 }
 
 /** Inline ÷ block of the picture that a tile covers itself with; null without one. */
-export function aspectOf({ pictures }: CollectionDocument, tile: Tile): number | null {
+export function coveredAspect({ pictures }: CollectionDocument, tile: Tile): number | null {
   if (tile.kind === 'picture' && tile.shows === 'contain') return null;
   const { fill } = tile.look;
   const id: string | null =

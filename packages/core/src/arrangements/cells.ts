@@ -4,7 +4,7 @@ import { kindOf } from './index.js';
 import { areasOf, rowCount } from './shared/cells.js';
 import type { ResolvedBand } from './bands.js';
 import type { Arrangement, CollectionDocument, TrackSize } from '../document/types.js';
-import type { PlacementItem } from '../engine/grid/place.js';
+import type { PlacementItem } from '../engine/grid/placeInColumns.js';
 import type { GridArea } from '../geometry/area.js';
 
 export { isHidden } from './shared/cells.js';

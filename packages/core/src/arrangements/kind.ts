@@ -13,7 +13,7 @@ import type {
 } from '../document/types.js';
 import type { Box, Fragment, OwnCells } from '../engine/box/box.js';
 import type { Declarations, Rule } from '../engine/css/rule.js';
-import type { PlacementItem } from '../engine/grid/place.js';
+import type { PlacementItem } from '../engine/grid/placeInColumns.js';
 import type { GridArea } from '../geometry/area.js';
 import type { Coverage } from '../geometry/coverage.js';
 import type { Track } from '../geometry/track.js';

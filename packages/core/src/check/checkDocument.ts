@@ -18,7 +18,7 @@ import {
   sameId,
   text,
 } from '../document/checks.js';
-import type { Check, Report } from '../document/checks.js';
+import type { Check, Reporter } from '../document/checks.js';
 import { pointerSegment, type Problem } from '../document/problems.js';
 import { BAND_LOOK_FIELDS, type CollectionDocument } from '../document/types.js';
 
@@ -210,7 +210,7 @@ const collection = fields(
 export function checkDocument(input: unknown, before?: CollectionDocument): CheckedDocument {
   const { value, problems: fromMigration } = migrate(input);
   const problems: Problem[] = [...fromMigration];
-  const report: Report = Object.assign((problem: Problem) => void problems.push(problem), {
+  const report: Reporter = Object.assign((problem: Problem) => void problems.push(problem), {
     sound: entriesOf(before),
   });
   if (problems.length === 0) {

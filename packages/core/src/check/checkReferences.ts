@@ -1,13 +1,13 @@
 import { LIMITS } from '../document/limits.js';
 import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../parts/uses.js';
-import type { Report } from '../document/checks.js';
+import type { Reporter } from '../document/checks.js';
 import type { CollectionDocument, Recipe, Tile } from '../document/types.js';
 
 /**
  * What only shows across the parts: order against tiles, bands from wide to narrow, pictures used.
  * @param before a sound document that this one was made from; its tiles are not looked at again
  */
-export function checkReferences(document: CollectionDocument, report: Report, before?: CollectionDocument) {
+export function checkReferences(document: CollectionDocument, report: Reporter, before?: CollectionDocument) {
   const error = (path: string, message: string) => report({ path, severity: 'error', message });
   const seen = new Set<string>();
   const checkOrder = (order: readonly string[], at: string, depth: number) =>

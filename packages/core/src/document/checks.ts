@@ -1,9 +1,9 @@
 import { pointerSegment, type Problem } from './problems.js';
 
 /** Checks one value and says what is wrong with it. */
-export type Check = (value: unknown, path: string, report: Report) => void;
+export type Check = (value: unknown, path: string, report: Reporter) => void;
 
-export interface Report {
+export interface Reporter {
   (problem: Problem): void;
   /** Objects that were checked before, by the path where: the same one there is not looked at again. */
   readonly sound?: WeakMap<object, string>;
@@ -16,7 +16,8 @@ export function shown(value: unknown): string {
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }
 
-const fail = (report: Report, path: string, message: string) => report({ path, severity: 'error', message });
+const fail = (report: Reporter, path: string, message: string) =>
+  report({ path, severity: 'error', message });
 
 export const number =
   (least: number, most: number, what: string, whole = false): Check =>
@@ -112,7 +113,7 @@ export function isObject(value: unknown): value is Record<string, unknown> {
 }
 
 /** Says when an object does not have the id that it is stored under. */
-export function sameId(value: unknown, key: string, path: string, report: Report): void {
+export function sameId(value: unknown, key: string, path: string, report: Reporter): void {
   if (!isObject(value) || value.id === key) return;
   report({
     path: `${path}/id`,

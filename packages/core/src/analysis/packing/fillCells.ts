@@ -35,7 +35,7 @@ export interface FillOptions {
   readonly steps: number;
 }
 
-export interface Filled {
+export interface FilledCells {
   /** The choices in order; null when there is no way, or none was found in so many steps. */
   readonly choices: readonly Choice[] | null;
   readonly steps: number;
@@ -46,7 +46,7 @@ export interface Filled {
  * as auto-placement does (CSS Grid 2, section 8.5), and a choice that leads nowhere is taken back.
  * What is found is laid out alike by the browser, dense or sparse.
  */
-export function fillCells({ columns, held, count, choices, budget, steps }: FillOptions): Filled {
+export function fillCells({ columns, held, count, choices, budget, steps }: FillOptions): FilledCells {
   const rows: Uint8Array[] = [];
   const filledIn: number[] = [];
   const rowAt = (row: number): Uint8Array => {

@@ -6,6 +6,7 @@ import { cellsOf } from '../../arrangements/cells.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { noise } from '../../geometry/noise.js';
 import { setSpan } from '../../edit/commands/place.js';
+import { coveredAspect } from '../bearing.js';
 import { coverageOf } from './closeGaps.js';
 import { fillCells, type Choice, type Span } from './fillCells.js';
 import { tilesOf } from './tilesOf.js';
@@ -85,7 +86,7 @@ export function propose(
       ? allSpans(columns).filter((each) => options.allows(tile.id, each))
       : [];
     const spans = others.length > 0 ? others : [span];
-    return { id: tile.id, spans, weight: weightOf(tile, position), aspect: aspectOf(document, tile) };
+    return { id: tile.id, spans, weight: weightOf(tile, position), aspect: coveredAspect(document, tile) };
   });
 
   const found = new Map<string, Proposal>();
@@ -178,7 +179,7 @@ function scoreOf(
 ): ProposalScore {
   const tiles = document.order.map((id) => document.tiles[id] as Tile);
   const crops = tiles.flatMap((tile, k) => {
-    const aspect = aspectOf(document, tile);
+    const aspect = coveredAspect(document, tile);
     const at = areas[k] as GridArea;
     const shape = shapeOf({ columns: at.columnSpan, rows: at.rowSpan });
     return aspect === null || shape === null ? [] : [visibleShare(aspect, shape)];
@@ -227,11 +228,6 @@ function concord(weights: readonly number[], sizes: readonly number[]): number {
     }
   });
   return pairs === 0 ? 1 : right / pairs;
-}
-
-function aspectOf({ pictures }: CollectionDocument, tile: Tile): number | null {
-  const picture = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
-  return picture ? picture.inlineSize / picture.blockSize : null;
 }
 
 function allSpans(columns: number): Span[] {

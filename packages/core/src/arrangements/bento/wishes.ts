@@ -1,7 +1,7 @@
 import { placeIn, type Band } from '../../document/bands.js';
 import { areaIn } from './areaMap.js';
 import type { CollectionDocument, Tile, TrackSize } from '../../document/types.js';
-import type { PlacementItem } from '../../engine/grid/place.js';
+import type { PlacementItem } from '../../engine/grid/placeInColumns.js';
 
 /** What each tile of a bento asks for among the columns of a band, in reading order; null for one that is hidden there. */
 export function bentoWishes(

@@ -1,4 +1,4 @@
-import { placeItems, type PlacementItem } from '../../engine/grid/place.js';
+import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInColumns.js';
 import { columnsThatFit, evenShares } from '../shared/columnCount.js';
 import { fluidOf } from './values.js';
 import type { Band } from '../../document/bands.js';
@@ -30,7 +30,7 @@ function usedColumns(
     if (wishes.length >= columns && wishes.every(({ columnSpan }) => columnSpan === 1)) return columns;
   }
   if (wishes.length === 0) return columns;
-  return placeItems(wishes, columns, flow).reduce(
+  return placeInColumns(wishes, columns, flow).reduce(
     (most, { column, columnSpan }) => Math.max(most, column + columnSpan - 1),
     1,
   );

@@ -3,7 +3,7 @@ import { countColumns } from '../shared/columnCount.js';
 import { masonryOf, toleranceOf } from './values.js';
 import { evenColumn } from '../../geometry/evenColumn.js';
 import { placeLanes, type LaneItem } from '../../engine/lanes/placeLanes.js';
-import { evenTracks, ownLevel, putTile, type OwnTile } from '../shared/boxes.js';
+import { tracksOfOneSize, ownLevel, putTile, type OwnTile } from '../shared/boxes.js';
 import { aspectOf } from '../shared/shape.js';
 import type { Box, Fragment } from '../../engine/box/box.js';
 import type { LevelBox, LevelInput } from '../kind.js';
@@ -47,7 +47,7 @@ export function masonryBox(input: LevelInput): LevelBox {
             row: k + 1,
             rowSpan: 1,
           })),
-          columns: evenTracks(count, inner, columnGap, frame[3]),
+          columns: tracksOfOneSize(count, inner, columnGap, frame[3]),
           rows: [],
         };
       };

@@ -1,5 +1,5 @@
 import { coverage } from '../../geometry/coverage.js';
-import { evenTracks, ownLevel, putTile } from '../shared/boxes.js';
+import { tracksOfOneSize, ownLevel, putTile } from '../shared/boxes.js';
 import { moduleCount } from './columns.js';
 import { mosaicSlots } from './slots.js';
 import type { LevelBox, LevelInput } from '../kind.js';
@@ -17,7 +17,7 @@ export function mosaicBox(input: LevelInput): LevelBox {
         let laid = made.get(count);
         if (!laid) made.set(count, (laid = mosaicSlots(document, band, count)));
         const { slots, rows } = laid;
-        const columns = evenTracks(count, inner, columnGap, frame[3]);
+        const columns = tracksOfOneSize(count, inner, columnGap, frame[3]);
         const module = columns[0]?.size ?? 0;
         const areas = slots.map((slot) => ({ ...slot, column: slot.column + 1, row: slot.row + 1 }));
         return {

@@ -3,7 +3,7 @@ import { layoutBox } from '../../engine/box/layoutBox.js';
 import '../../engine/layoutTree.js';
 import { bandOf } from '../../document/bands.js';
 import { sample } from '../../testing/sample.js';
-import { evenTracks, frameStyle, ownLevel, plainBox, putTile, resolvedFrame } from './boxes.js';
+import { tracksOfOneSize, frameStyle, ownLevel, plainBox, putTile, resolvedFrame } from './boxes.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
 import type { LevelInput } from '../kind.js';
 
@@ -79,12 +79,12 @@ describe('a level that lays its tiles out itself', () => {
 
 describe('what levels are made of', () => {
   test('even tracks share what the gaps leave, and never less than nothing', () => {
-    expect(evenTracks(3, 320, 10, 5)).toEqual([
+    expect(tracksOfOneSize(3, 320, 10, 5)).toEqual([
       { start: 5, size: 100 },
       { start: 115, size: 100 },
       { start: 225, size: 100 },
     ]);
-    expect(evenTracks(4, 20, 10, 0).map(({ size }) => size)).toEqual([0, 0, 0, 0]);
+    expect(tracksOfOneSize(4, 20, 10, 0).map(({ size }) => size)).toEqual([0, 0, 0, 0]);
   });
 
   test('a frame says its height as it is written', () => {

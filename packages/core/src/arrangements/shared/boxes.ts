@@ -60,7 +60,7 @@ export function putTile(box: Box, x: number, y: number, inlineSize: number, bloc
 }
 
 /** So many even columns inside of a frame. */
-export function evenTracks(count: number, inner: number, gap: number, start: number): Track[] {
+export function tracksOfOneSize(count: number, inner: number, gap: number, start: number): Track[] {
   const size = Math.max(0, (inner - (count - 1) * gap) / count);
   return Array.from({ length: count }, (_, k) => ({ start: start + k * (size + gap), size }));
 }

@@ -1,5 +1,5 @@
 import { placeIn, type Band } from '../../document/bands.js';
-import { placeItems, type PlacementItem } from '../../engine/grid/place.js';
+import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInColumns.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { Arrangement, CollectionDocument, Tile } from '../../document/types.js';
 
@@ -26,7 +26,7 @@ export function areasOf(
   wishes: readonly (PlacementItem | null)[],
 ): GridArea[] {
   const placed = placingOrder(document, band).filter((position) => wishes[position]);
-  const found = placeItems(
+  const found = placeInColumns(
     placed.map((position) => wishes[position] as PlacementItem),
     columns,
     band.arrangement.flow,

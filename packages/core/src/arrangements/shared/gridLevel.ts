@@ -9,7 +9,7 @@ import { frameStyle, ownBox, plainBox } from './boxes.js';
 import type { Box, Inside, OwnInside } from '../../engine/box/box.js';
 import type { BoxStyle, TrackSizing } from '../../engine/box/style.js';
 import type { GridArea } from '../../geometry/area.js';
-import type { PlacementItem } from '../../engine/grid/place.js';
+import type { PlacementItem } from '../../engine/grid/placeInColumns.js';
 import type { Track } from '../../geometry/track.js';
 import type { Fit, Lie, Tile, TileId, TrackSize } from '../../document/types.js';
 import type { LevelBox, LevelInput } from '../kind.js';

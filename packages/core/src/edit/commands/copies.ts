@@ -2,7 +2,7 @@ import { clone } from '../../document/clone.js';
 import { placeIn } from '../../document/bands.js';
 import { resolvedBandOf } from '../../arrangements/bands.js';
 import { wishesOf } from '../../arrangements/cells.js';
-import { placeItems } from '../../engine/grid/place.js';
+import { placeInColumns } from '../../engine/grid/placeInColumns.js';
 import { type Command } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { emptyDocument } from '../emptyDocument.js';
@@ -43,13 +43,13 @@ export function duplicateTile(
   const { arrangement, columns } = found;
   const all = wishesOf(document, found);
   const wishes = all.filter((each) => each !== null);
-  const before = placeItems(wishes, columns.length, arrangement.flow);
+  const before = placeInColumns(wishes, columns.length, arrangement.flow);
   const first = document.order.indexOf(original) + 1;
   const { columnSpan, rowSpan } = placeIn(document, tile, band);
   const wish = { columnSpan, rowSpan, column: null, row: null };
   for (let position = first; position < document.order.length; position++) {
     const shown = all.slice(0, position).filter((each) => each !== null).length;
-    const after = placeItems(wishes.toSpliced(shown, 0, wish), columns.length, arrangement.flow);
+    const after = placeInColumns(wishes.toSpliced(shown, 0, wish), columns.length, arrangement.flow);
     after.splice(shown, 1);
     const stays = (k: number) => after[k]?.column === before[k]?.column && after[k]?.row === before[k]?.row;
     if (before.every((_, k) => stays(k))) return copyAt(position);

@@ -6,7 +6,7 @@ import { areasMeet } from '../../geometry/relations.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
 import { setLayer, setPin, setSpan, type SetFor } from './place.js';
-import { placeItems, type PlacementItem } from '../../engine/grid/place.js';
+import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInColumns.js';
 import { type GridArea } from '../../geometry/area.js';
 import type { CollectionDocument, Pin, Tile, TileId } from '../../document/types.js';
 
@@ -69,7 +69,7 @@ export function moveToCell(
   // What flows after it does not matter to it.
   const at = (position: number) => {
     const moved = [...rest.slice(0, position), own, ...rest.slice(position).filter(isHeld)];
-    return placeItems(moved, columns.length, flow)[position] as GridArea;
+    return placeInColumns(moved, columns.length, flow)[position] as GridArea;
   };
   // The more tiles come before it, the further on it flows; so the positions that lead there are a run.
   const first = firstFrom(rest.length + 1, (position) => !isBefore(at(position), target));

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { coverage, packed } from '../../geometry/coverage.js';
 import { evenColumn } from '../../geometry/evenColumn.js';
-import { placeItems, type PlacementItem } from './place.js';
+import { placeInColumns, type PlacementItem } from './placeInColumns.js';
 import { formatTrackSize, parseTrackSize, plainTrackSize } from '../css/trackSize.js';
 
 const free = (columnSpan: number, rowSpan = 1): PlacementItem => ({
@@ -59,12 +59,12 @@ describe('tracks', () => {
 describe('placement', () => {
   test('sparse keeps the cursor, dense goes back into holes', () => {
     const items = [free(2), free(2), free(1)];
-    expect(cells(placeItems(items, 3, 'sparse'))).toEqual([
+    expect(cells(placeInColumns(items, 3, 'sparse'))).toEqual([
       [1, 1],
       [1, 2],
       [3, 2],
     ]);
-    expect(cells(placeItems(items, 3, 'dense'))).toEqual([
+    expect(cells(placeInColumns(items, 3, 'dense'))).toEqual([
       [1, 1],
       [1, 2],
       [3, 1],
@@ -73,7 +73,7 @@ describe('placement', () => {
 
   test('free items flow around pinned ones', () => {
     const pinned = { column: 2, row: 1, columnSpan: 1, rowSpan: 2 };
-    expect(cells(placeItems([free(1), free(2), pinned, free(1)], 3, 'dense'))).toEqual([
+    expect(cells(placeInColumns([free(1), free(2), pinned, free(1)], 3, 'dense'))).toEqual([
       [1, 1],
       [1, 3],
       [2, 1],
@@ -83,7 +83,7 @@ describe('placement', () => {
 
   test('an item held in a row takes its first free columns', () => {
     const held = { column: null, row: 2, columnSpan: 2, rowSpan: 1 };
-    expect(cells(placeItems([held, free(1), held], 4, 'sparse'))).toEqual([
+    expect(cells(placeInColumns([held, free(1), held], 4, 'sparse'))).toEqual([
       [1, 2],
       [1, 1],
       [3, 2],
@@ -91,7 +91,7 @@ describe('placement', () => {
   });
 
   test('wider than the grid is pulled in', () => {
-    expect(placeItems([free(9), { column: 7, row: 2, columnSpan: 2, rowSpan: 1 }], 3, 'sparse')).toEqual([
+    expect(placeInColumns([free(9), { column: 7, row: 2, columnSpan: 2, rowSpan: 1 }], 3, 'sparse')).toEqual([
       { column: 1, row: 1, columnSpan: 3, rowSpan: 1 },
       { column: 2, row: 2, columnSpan: 2, rowSpan: 1 },
     ]);
@@ -109,7 +109,7 @@ describe('placement', () => {
         fc.integer({ min: 1, max: 8 }),
         fc.constantFrom('sparse' as const, 'dense' as const),
         (spans, columns, flow) => {
-          const areas = placeItems(
+          const areas = placeInColumns(
             spans.map((span) => free(span.columnSpan, span.rowSpan)),
             columns,
             flow,
@@ -129,7 +129,7 @@ describe('placement', () => {
   test('sparse flow keeps reading order from cell to cell', () => {
     fc.assert(
       fc.property(anyItems, (spans) => {
-        const areas = placeItems(
+        const areas = placeInColumns(
           spans.map((span) => free(span.columnSpan, span.rowSpan)),
           5,
           'sparse',

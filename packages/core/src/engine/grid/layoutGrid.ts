@@ -9,7 +9,7 @@ import type { Constraint, Display, Filled } from '../box/displays.js';
 import type { BoxStyle } from '../box/style.js';
 import { layOutAxis, inheritedGeometry } from './axis.js';
 import { columnItems, rowItems, sizeRows, dependsOnRows, type RowsBefore } from './asking.js';
-import { fillCells } from './fillCells.js';
+import { layOutCells } from './layOutCells.js';
 
 /** The grid layout algorithm (CSS Grid 2, section 12) on numbers. */
 export const grid: Display = { inlineSize: gridInlineSize, fill: fillGrid };
@@ -102,5 +102,5 @@ export function fillGrid(box: Box, inside: Inside): Filled {
     // The height stays as the first sizes made it, as it does in browsers.
     ({ rows } = sizeRows(placed, columns, { ...inside, blockSize }, gapOf(style.rowGap, blockSize)));
   }
-  return fillCells(placed, columns, rows, inside, blockSize);
+  return layOutCells(placed, columns, rows, inside, blockSize);
 }

@@ -10,11 +10,11 @@ export type PictureSize = (
 const REPLACED: ReadonlySet<string> = new Set(['img', 'video', 'canvas', 'svg', 'iframe']);
 
 /** Whether an element shows something that has a size of its own. */
-export const isReplaced = (name: string) => REPLACED.has(name);
+export const isReplacedElement = (name: string) => REPLACED.has(name);
 
 /** The size that an element has by what it shows, px; null for one that shows nothing of its own. */
 export function naturalSize(element: Element, pictureSize: PictureSize): Box['natural'] {
-  if (!isReplaced(element.name)) return null;
+  if (!isReplacedElement(element.name)) return null;
   const { attribs } = element;
   const [width, height] = [dimension(attribs.width), dimension(attribs.height)];
   if (element.name === 'img') {

@@ -4,7 +4,7 @@ import { cascade, type Cascaded, type CascadeEnvironment } from './cascade.js';
 import { computeStyle, type ComputedStyle } from './computeStyle.js';
 import { INITIAL_INHERITED, type InheritedStyle } from './inheritedStyle.js';
 import { contentOf, runOf, type Part } from './words.js';
-import { isReplaced, naturalSize, replacedStyle, type PictureSize } from './replaced.js';
+import { isReplacedElement, naturalSize, replacedStyle, type PictureSize } from './replaced.js';
 import type { Box } from '../box/box.js';
 import type { TextMeasurer } from '../text/types.js';
 import type { Units } from '../css/parseLength.js';
@@ -72,7 +72,10 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
     const blockified =
       context.parentBox !== null && ['grid', 'lanes', 'flex'].includes(context.parentBox.display);
     const isWords =
-      style.outer === 'inline' && !blockified && style.box.position !== 'absolute' && !isReplaced(node.name);
+      style.outer === 'inline' &&
+      !blockified &&
+      style.box.position !== 'absolute' &&
+      !isReplacedElement(node.name);
     if (isWords || style.outer === 'contents') {
       const inner: Context = {
         inherited: style.inherited,

@@ -1,6 +1,6 @@
 import { placeIn, shownTiles } from '../../document/bands.js';
 import { fields, number } from '../../document/checks.js';
-import { evenTracks, ownLevel, putTile } from '../../arrangements/shared/boxes.js';
+import { tracksOfOneSize, ownLevel, putTile } from '../../arrangements/shared/boxes.js';
 import { evenShares } from '../../arrangements/shared/columnCount.js';
 import { frameCss, SLOT, stackCss } from '../../arrangements/shared/css.js';
 import type { ArrangementKind, CssInput, LevelBox, LevelCss, LevelInput } from '../../arrangements/kind.js';
@@ -26,7 +26,7 @@ function stairsBox(input: LevelInput): LevelBox {
     lay:
       (tiles) =>
       ({ inlineSize: inner, frame }) => {
-        const columns = evenTracks(count(input), inner, columnGap, frame[3]);
+        const columns = tracksOfOneSize(count(input), inner, columnGap, frame[3]);
         const rows = tiles.map((_, k) => ({ start: frame[0] + k * (step + rowGap), size: step }));
         return {
           blockSize: Math.max(0, tiles.length * (step + rowGap) - rowGap),

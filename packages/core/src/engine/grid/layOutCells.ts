@@ -12,7 +12,7 @@ import { subgridBox } from './subgridBox.js';
 
 const NOTHING: readonly never[] = [];
 
-export function fillCells(
+export function layOutCells(
   placed: PlacedGrid,
   columns: AxisGeometry,
   rows: AxisGeometry,

@@ -1,4 +1,4 @@
-import { placeItems as placeInGrid } from './placeItems.js';
+import { placeItems } from './placeItems.js';
 import type { GridArea } from '../../geometry/area.js';
 
 /** What asks for a place. Lines are 1-based; null is `auto`. Spans are clamped to the columns. */
@@ -16,7 +16,7 @@ export interface PlacementItem {
  * @param columns number of columns, at least 1; a wider span or a line beyond it is pulled in
  * @returns the areas, in the order of `items`
  */
-export function placeItems(
+export function placeInColumns(
   items: readonly PlacementItem[],
   columns: number,
   flow: 'sparse' | 'dense',
@@ -28,7 +28,7 @@ export function placeItems(
       row: { start: row === null ? null : row - 1, span: rowSpan },
     };
   });
-  const placed = placeInGrid(wishes, {
+  const placed = placeItems(wishes, {
     explicitColumns: columns,
     explicitRows: 0,
     flowAxis: 'row',
