@@ -23,10 +23,12 @@ describe('what was worked out is remembered', () => {
     ]);
   });
 
-  test('for the texts asked for last', () => {
+  test('for the texts asked for last, and for no more than twice as many as are kept for certain', () => {
     const remembered = perText<number>(2);
     let made = 0;
     const ask = (text: string) => remembered(text, () => ++made);
-    expect([ask('a'), ask('b'), ask('a'), ask('c'), ask('a'), ask('b')]).toEqual([1, 2, 1, 3, 1, 4]);
+    expect([ask('a'), ask('b'), ask('a'), ask('c'), ask('b'), ask('c')]).toEqual([1, 2, 1, 3, 2, 3]);
+    // Two others were asked for since, and two more.
+    expect([ask('d'), ask('e'), ask('f'), ask('a')]).toEqual([4, 5, 6, 7]);
   });
 });

@@ -31,10 +31,15 @@ export function whileSame<Key extends object, Value>(): Remembered<Key, Value> {
   const known = new WeakMap<Key, { readonly of: readonly unknown[]; readonly value: Value }>();
   return (key, of, make) => {
     let found = known.get(key);
-    if (found?.of.length !== of.length || !found.of.every((each, k) => each === of[k]))
-      known.set(key, (found = { of, value: make() }));
+    if (!found || !areSame(found.of, of)) known.set(key, (found = { of, value: make() }));
     return found.value;
   };
+}
+
+function areSame(a: readonly unknown[], b: readonly unknown[]): boolean {
+  if (a.length !== b.length) return false;
+  for (let k = 0; k < a.length; k++) if (a[k] !== b[k]) return false;
+  return true;
 }
 
 /** Gives what was made before, or makes it. */
@@ -42,15 +47,20 @@ export type Remembered<Key, Value> = (key: Key, of: readonly unknown[], make: ()
 
 /**
  * What was made of texts is kept for those that were asked for last.
- * @param most how many are kept, 1 or more
+ * @param most how many are kept for certain, 1 or more; never more than twice as many
  */
 export function perText<Value>(most: number): (text: string, make: () => Value) => Value {
-  const known = new Map<string, { readonly value: Value }>();
+  let young = new Map<string, { readonly value: Value }>();
+  let old = young;
   return (text, make) => {
-    const found = known.get(text) ?? { value: make() };
-    known.delete(text);
-    known.set(text, found);
-    if (known.size > most) known.delete(known.keys().next().value as string);
+    let found = young.get(text);
+    if (found) return found.value;
+    found = old.get(text) ?? { value: make() };
+    if (young.size >= most) {
+      old = young;
+      young = new Map();
+    }
+    young.set(text, found);
     return found.value;
   };
 }
