@@ -1,5 +1,10 @@
 import { resolveLength } from '../engine/css/length.js';
-import { INITIAL_STYLE, type BoxStyle, type TrackListPart, type TrackSizing } from '../engine/box/style.js';
+import {
+  INITIAL_STYLE,
+  type BoxStyle,
+  type TrackListPart,
+  type TrackSizingFunction,
+} from '../engine/box/style.js';
 import { countRepetitions } from '../engine/grid/repetitions.js';
 import { HOLDING } from '../arrangements/index.js';
 import { LIMITS } from '../document/limits.js';
@@ -50,7 +55,7 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
 export const rounded = (value: number) => Math.round(value * 100) / 100;
 
 /** A track list written out, `auto-fill` as often as it fits. */
-function written(parts: readonly TrackListPart[], times: number): TrackSizing[] {
+function written(parts: readonly TrackListPart[], times: number): TrackSizingFunction[] {
   return parts.flatMap((part) => {
     if (part.kind === 'track') return [part.sizing];
     if (part.kind === 'names') return [];
@@ -73,7 +78,7 @@ function columnTracks(style: BoxStyle, inner: number, gap: number, say: Say): Tr
     );
   const named = style.areas?.columns ?? 0;
   while (sizings.length < named)
-    sizings.push({ min: { kind: 'auto' }, max: { kind: 'fr', value: 1 }, limit: null });
+    sizings.push({ min: { kind: 'auto' }, max: { kind: 'fr', value: 1 }, fitLimit: null });
   if (sizings.length === 0) return ['1fr'];
   return sizings.map((sizing) => {
     const { min, max } = sizing;
@@ -109,7 +114,7 @@ function rowTracks(parts: readonly TrackListPart[], property: string, say: Say):
   return rows;
 }
 
-function rowSize(sizing: TrackSizing | undefined, property: string, say: Say): TrackSize | null {
+function rowSize(sizing: TrackSizingFunction | undefined, property: string, say: Say): TrackSize | null {
   if (!sizing) return null;
   const { min, max } = sizing;
   const size = max.kind === 'length' ? max.value : min.kind === 'length' ? min.value : null;

@@ -7,7 +7,7 @@ import { coverage } from '../../geometry/coverage.js';
 import { areasOf, isHidden, rowCount } from './cells.js';
 import { frameStyle, ownBox, plainBox } from './boxes.js';
 import type { Box, Inside, OwnInside } from '../../engine/box/box.js';
-import type { BoxStyle, TrackSizing } from '../../engine/box/style.js';
+import type { BoxStyle, TrackSizingFunction } from '../../engine/box/style.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { PlacementItem } from '../../engine/grid/placeInColumns.js';
 import type { Track } from '../../geometry/track.js';
@@ -110,8 +110,8 @@ function fillSquares(box: Box, count: number, inside: Inside): OwnInside {
 }
 
 /** The checker has read every track of a document before it comes here. */
-const sizing = (size: TrackSize): TrackSizing =>
-  parseTrackSize(size) ?? { min: { kind: 'auto' }, max: { kind: 'auto' }, limit: null };
+const sizing = (size: TrackSize): TrackSizingFunction =>
+  parseTrackSize(size) ?? { min: { kind: 'auto' }, max: { kind: 'auto' }, fitLimit: null };
 
 const tracks = (sizes: readonly TrackSize[]): BoxStyle['columns'] => ({
   kind: 'tracks',

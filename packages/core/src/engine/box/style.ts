@@ -13,16 +13,16 @@ export type Breadth =
   | { readonly kind: 'auto' | 'min-content' | 'max-content' };
 
 /** One track's sizing function; `limit` is the argument of `fit-content()`. */
-export interface TrackSizing {
+export interface TrackSizingFunction {
   readonly min: Breadth;
   readonly max: Breadth;
-  readonly limit: Length | null;
+  readonly fitLimit: Length | null;
 }
 
 /** A piece of a track list: line names, a track, or a repetition of such pieces. */
 export type TrackListPart =
   | { readonly kind: 'names'; readonly names: readonly string[] }
-  | { readonly kind: 'track'; readonly sizing: TrackSizing }
+  | { readonly kind: 'track'; readonly sizing: TrackSizingFunction }
   | {
       readonly kind: 'repeat';
       readonly count: number | 'auto-fill' | 'auto-fit';
@@ -94,8 +94,8 @@ export interface BoxStyle {
   readonly columns: Template;
   readonly rows: Template;
   readonly areas: AreaMap | null;
-  readonly autoColumns: readonly TrackSizing[];
-  readonly autoRows: readonly TrackSizing[];
+  readonly autoColumns: readonly TrackSizingFunction[];
+  readonly autoRows: readonly TrackSizingFunction[];
   readonly flowAxis: 'row' | 'column';
   readonly dense: boolean;
   /** `normal`: nothing in a grid, the outer grid's gap in a subgrid. */
@@ -130,7 +130,11 @@ const noTracks: Template = { kind: 'tracks', parts: [] };
 const autoLine: GridLine = { kind: 'auto' };
 const normal: Aligned<'normal'> = { at: 'normal', safe: false };
 
-export const AUTO_TRACK: TrackSizing = { min: { kind: 'auto' }, max: { kind: 'auto' }, limit: null };
+export const AUTO_TRACK: TrackSizingFunction = {
+  min: { kind: 'auto' },
+  max: { kind: 'auto' },
+  fitLimit: null,
+};
 
 /** The initial values (of the CSS specifications, but for `display`, which is `block`). */
 export const INITIAL_STYLE: BoxStyle = {

@@ -1,6 +1,13 @@
 import type { CssNode } from 'css-tree';
 import { parseLength, splitArguments, type Units } from './parseLength.js';
-import type { AreaMap, Breadth, GridLine, Template, TrackListPart, TrackSizing } from '../box/style.js';
+import type {
+  AreaMap,
+  Breadth,
+  GridLine,
+  Template,
+  TrackListPart,
+  TrackSizingFunction,
+} from '../box/style.js';
 
 const keyword = (node: CssNode | undefined) => (node?.type === 'Identifier' ? node.name.toLowerCase() : '');
 
@@ -59,20 +66,20 @@ function parseRepeat(children: readonly CssNode[], units: Units): TrackListPart 
 }
 
 /** Reads one track size: a breadth, `minmax()` or `fit-content()`; null when it is none. */
-export function parseTrack(node: CssNode, units: Units): TrackSizing | null {
+export function parseTrack(node: CssNode, units: Units): TrackSizingFunction | null {
   if (node.type === 'Function' && node.name.toLowerCase() === 'minmax') {
     const [least, most] = splitArguments(node.children.toArray());
     const min = parseBreadth(least?.[0], units);
     const max = parseBreadth(most?.[0], units);
-    return min && max && min.kind !== 'fr' ? { min, max, limit: null } : null;
+    return min && max && min.kind !== 'fr' ? { min, max, fitLimit: null } : null;
   }
   if (node.type === 'Function' && node.name.toLowerCase() === 'fit-content') {
     const limit = parseLength(node.children.toArray()[0], units);
-    return limit === null ? null : { min: { kind: 'auto' }, max: { kind: 'max-content' }, limit };
+    return limit === null ? null : { min: { kind: 'auto' }, max: { kind: 'max-content' }, fitLimit: limit };
   }
   const breadth = parseBreadth(node, units);
   if (!breadth) return null;
-  return { min: breadth.kind === 'fr' ? { kind: 'auto' } : breadth, max: breadth, limit: null };
+  return { min: breadth.kind === 'fr' ? { kind: 'auto' } : breadth, max: breadth, fitLimit: null };
 }
 
 function parseBreadth(node: CssNode | undefined, units: Units): Breadth | null {

@@ -3,13 +3,13 @@ import { hasPercent } from './length.js';
 import { parseTrack } from './parseTracks.js';
 import { DEFAULT_UNITS } from './parseLength.js';
 import { perText } from '../../memo.js';
-import type { TrackSizing } from '../box/style.js';
+import type { TrackSizingFunction } from '../box/style.js';
 
 /** No size in a list of tracks is larger, px. */
 export const LARGEST_TRACK = 10_000;
 
 interface Read {
-  readonly sizing: TrackSizing;
+  readonly sizing: TrackSizingFunction;
   readonly text: string;
 }
 
@@ -22,7 +22,7 @@ const WINDOW_UNIT = /\d(?:[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))\b/i;
  * nothing, as `minmax(0, 1fr)` does, so that content never widens it.
  * @returns null when the text is no track size, or depends on the size of the window
  */
-export const parseTrackSize = (text: string): TrackSizing | null => read(text)?.sizing ?? null;
+export const parseTrackSize = (text: string): TrackSizingFunction | null => read(text)?.sizing ?? null;
 
 /** The text of a track size in its one spelling, such as `72px` or `minmax(200px, 1fr)`; null when it is none. */
 export const formatTrackSize = (text: string): string | null => read(text)?.text ?? null;
@@ -41,8 +41,8 @@ export function trackCss(text: string): string {
 }
 
 /** Whether a track's size depends on what is in it, in a grid whose size in that axis is known or not. */
-export function isIntrinsic({ min, max }: TrackSizing, known: boolean): boolean {
-  const asks = (breadth: TrackSizing['min']) =>
+export function isIntrinsic({ min, max }: TrackSizingFunction, known: boolean): boolean {
+  const asks = (breadth: TrackSizingFunction['min']) =>
     breadth.kind === 'fr' ? !known : breadth.kind === 'length' ? !known && hasPercent(breadth.value) : true;
   return asks(min) || asks(max);
 }
@@ -71,7 +71,7 @@ function readAnew(text: string): Read | null {
   return { text: written, sizing: isShare ? { ...sizing, min: { kind: 'length', value: 0 } } : sizing };
 }
 
-const isBounded = ({ min, max }: TrackSizing) =>
+const isBounded = ({ min, max }: TrackSizingFunction) =>
   [min, max].every(
     (breadth) => !('value' in breadth) || typeof breadth.value !== 'number' || breadth.value <= LARGEST_TRACK,
   );

@@ -7,7 +7,7 @@ import type { AxisTracks } from './tracks.js';
  * @param free px left in the container; may be negative
  */
 export function alignTracks(
-  { base, collapsed, count }: AxisTracks,
+  { baseSize, collapsed, count }: AxisTracks,
   gap: number,
   free: number,
   alignment: Aligned<ContentAlignment>,
@@ -19,7 +19,7 @@ export function alignTracks(
   let at = offset;
   for (let k = 0; k < count; k++) {
     starts[k] = at;
-    if (collapsed[k] === 0) at += (base[k] as number) + gap + between;
+    if (collapsed[k] === 0) at += (baseSize[k] as number) + gap + between;
   }
   return { starts, between: gap + between, origin: offset };
 }

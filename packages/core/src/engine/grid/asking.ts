@@ -17,7 +17,7 @@ import {
 import { gapOf } from '../css/gap.js';
 import type { Box, Inside } from '../box/box.js';
 
-import type { BoxStyle, TrackSizing } from '../box/style.js';
+import type { BoxStyle, TrackSizingFunction } from '../box/style.js';
 import { layOutAxis, areaSize, once, unknownSpace, inheritedGeometry, needsBlockSize } from './axis.js';
 
 /**
@@ -38,14 +38,14 @@ export function dependsOnRows({ items, box, columns, placement }: PlacedGrid, is
   });
 }
 
-const asksContent = ({ min, max }: TrackSizing, isMeasured: boolean) =>
+const asksContent = ({ min, max }: TrackSizingFunction, isMeasured: boolean) =>
   min.kind !== 'length' ||
   (max.kind !== 'length' && max.kind !== 'fr') ||
   (isMeasured && (max.kind === 'fr' || hasPercent(min.value) || hasPercent(max.value)));
 
 /** Rows of px in a grid as high as they make it: they are the same at every width. */
 const fixedRows = new WeakMap<PlacedGrid, { readonly gap: number; readonly sized: SizedRows }>();
-const isPx = ({ min, max }: TrackSizing) =>
+const isPx = ({ min, max }: TrackSizingFunction) =>
   min.kind === 'length' &&
   typeof min.value === 'number' &&
   max.kind === 'length' &&
@@ -165,11 +165,11 @@ function heightsBefore({ rows, placement, box }: PlacedGrid, before: RowsBefore)
   if (box.inherited?.row) return () => NaN;
   const sized = once(() => initializeTracks(rows.sizings, before.space, rows.collapsed));
   return (k) => {
-    const { maxKind, limit } = sized();
+    const { maxKind, growthLimit } = sized();
     let sum = ((rowSpan[k] as number) - 1) * before.gap;
     for (let row = rowStart[k] as number, n = 0; n < (rowSpan[k] as number); n++) {
       if (maxKind[row + n] !== FIXED) return NaN;
-      sum += limit[row + n] as number;
+      sum += growthLimit[row + n] as number;
     }
     return sum;
   };

@@ -21,7 +21,7 @@ export const inheritedGeometry = (axis: InheritedAxis | null | undefined): AxisG
 export function needsBlockSize({ sizings }: AxisPlan, gap: Box['style']['rowGap']): boolean {
   if (typeof gap === 'object' && hasPercent(gap)) return true;
   return sizings.some(
-    ({ min, max, limit }) =>
+    ({ min, max, fitLimit: limit }) =>
       max.kind === 'fr' ||
       (min.kind === 'length' && hasPercent(min.value)) ||
       (max.kind === 'length' && hasPercent(max.value)) ||
@@ -56,7 +56,7 @@ export function layOutAxis(
   const total = tracksTotal(tracks, gap);
   const size = Number.isNaN(space) ? Math.max(minSpace, Math.min(total, maxSpace)) : space;
   const { starts, between, origin } = alignTracks(tracks, gap, size - total, alignment);
-  return { geometry: { starts, sizes: tracks.base, gap: between, origin }, total };
+  return { geometry: { starts, sizes: tracks.baseSize, gap: between, origin }, total };
 }
 
 export const areaSize = ({ starts, sizes }: AxisGeometry, start: number, span: number) => {

@@ -3,7 +3,7 @@ import type { AxisItem } from './axisItem.js';
 
 export interface Affected {
   /** What grows: base sizes or growth limits. */
-  readonly target: 'base' | 'limit';
+  readonly target: 'baseSize' | 'growthLimit';
   readonly affects: (track: number) => boolean;
   /** Of the affected tracks, those that grow past their limits first when space remains. */
   readonly beyond: (track: number) => boolean;
@@ -20,7 +20,7 @@ export interface Affected {
  * planned increases of all items of the group are applied together at the end.
  */
 export function distribute(tracks: AxisTracks, items: readonly AxisItem[], step: Affected): void {
-  const { base, limit, count } = tracks;
+  const { baseSize, growthLimit, count } = tracks;
   const planned = new Float64Array(count);
   const touched = new Uint8Array(count);
   for (const item of items) {
@@ -40,16 +40,21 @@ export function distribute(tracks: AxisTracks, items: readonly AxisItem[], step:
   for (let k = 0; k < count; k++) {
     if (touched[k] === 0) continue;
     const growth = planned[k] as number;
-    if (step.target === 'base') base[k] = (base[k] as number) + growth;
-    else limit[k] = (limit[k] === Infinity ? (base[k] as number) : (limit[k] as number)) + growth;
+    if (step.target === 'baseSize') baseSize[k] = (baseSize[k] as number) + growth;
+    else
+      growthLimit[k] =
+        (growthLimit[k] === Infinity ? (baseSize[k] as number) : (growthLimit[k] as number)) + growth;
   }
 }
 
 /** What the item needs beyond the affected sizes of its tracks; an unknown limit counts as its base. */
-function extraSpace({ base, limit }: AxisTracks, item: AxisItem, step: Affected): number {
+function extraSpace({ baseSize, growthLimit }: AxisTracks, item: AxisItem, step: Affected): number {
   let taken = (item.span - 1) * step.gap;
   for (let k = item.start; k < item.start + item.span; k++) {
-    taken += step.target === 'base' || limit[k] === Infinity ? (base[k] as number) : (limit[k] as number);
+    taken +=
+      step.target === 'baseSize' || growthLimit[k] === Infinity
+        ? (baseSize[k] as number)
+        : (growthLimit[k] as number);
   }
   return step.contribution(item) - taken;
 }
@@ -62,13 +67,13 @@ function shareByFactor({ factor }: AxisTracks, affected: readonly number[], spac
 
 /** Equal parts up to the limits, and the rest in equal parts beyond them. */
 function share(tracks: AxisTracks, affected: readonly number[], space: number, step: Affected): number[] {
-  const { base, limit, fitLimit, maxKind } = tracks;
+  const { baseSize, growthLimit, fitLimit, maxKind } = tracks;
   const room = affected.map((k) => {
-    if (step.target === 'base') {
-      return Math.max(0, (limit[k] as number) - (base[k] as number));
+    if (step.target === 'baseSize') {
+      return Math.max(0, (growthLimit[k] as number) - (baseSize[k] as number));
     }
-    const current = limit[k] === Infinity ? (base[k] as number) : (limit[k] as number);
-    if (limit[k] === Infinity || step.growable?.[k] === 1) {
+    const current = growthLimit[k] === Infinity ? (baseSize[k] as number) : (growthLimit[k] as number);
+    if (growthLimit[k] === Infinity || step.growable?.[k] === 1) {
       return Math.max(0, (fitLimit[k] as number) - current);
     }
     return 0;
@@ -81,8 +86,8 @@ function share(tracks: AxisTracks, affected: readonly number[], space: number, s
   const open = beyond.map((yes, i) => {
     if (!yes && some) return 0;
     const k = affected[i] as number;
-    if (step.target === 'base') return Infinity;
-    const current = limit[k] === Infinity ? (base[k] as number) : (limit[k] as number);
+    if (step.target === 'baseSize') return Infinity;
+    const current = growthLimit[k] === Infinity ? (baseSize[k] as number) : (growthLimit[k] as number);
     return Math.max(0, (fitLimit[k] as number) - current - (increase[i] as number));
   });
   fill(increase, open, left);

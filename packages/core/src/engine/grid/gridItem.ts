@@ -36,9 +36,9 @@ export function columnItem(box: Box, start: number, span: number, gap: number, b
   return {
     start,
     span,
-    minContent,
-    maxContent,
-    minimum: (tracks, start, extra) => {
+    minContentContribution: minContent,
+    maxContentContribution: maxContent,
+    minimumContribution: (tracks, start, extra) => {
       const { style } = box;
       if (isDefinite(style.inlineSize, NaN) || isKeyword(style.inlineSize)) return minContent() + extra;
       const frame = inlineSum(frameOf(style, NaN));
@@ -74,9 +74,9 @@ export function rowItem(
   return {
     start,
     span,
-    minContent: size,
-    maxContent: size,
-    minimum: (tracks, start, extra) => {
+    minContentContribution: size,
+    maxContentContribution: size,
+    minimumContribution: (tracks, start, extra) => {
       const { style } = box;
       if (isDefinite(style.blockSize, NaN)) return size() + extra;
       const frame = blockSum(frameOf(style, area));
@@ -151,7 +151,7 @@ function fixedLimit(tracks: AxisTracks, start: number, span: number, gap: number
   let sum = (span - 1) * gap;
   for (let k = start; k < start + span; k++) {
     if (tracks.maxKind[k] !== FIXED) return Infinity;
-    sum += tracks.limit[k] as number;
+    sum += tracks.growthLimit[k] as number;
   }
   return sum;
 }

@@ -30,7 +30,7 @@ function gridInlineSize(box: Box, constraint: Constraint, blockSize: number): nu
       stretches: false,
     });
     const { starts } = alignTracks(tracks, gap, 0, START);
-    return { tracks, geometry: { starts, sizes: tracks.base, gap } };
+    return { tracks, geometry: { starts, sizes: tracks.baseSize, gap } };
   };
   const { tracks, geometry } = measure({ tracks: null, space: rowSpace.space, gap: rowSpace.gap });
   if (!dependsOnRows(placed, true)) return tracksTotal(tracks, gap);

@@ -1,9 +1,9 @@
-import type { AreaMap, GridLine, TrackListPart, TrackSizing } from '../box/style.js';
+import type { AreaMap, GridLine, TrackListPart, TrackSizingFunction } from '../box/style.js';
 import type { AxisWish } from './placeItems.js';
 
 /** The explicit tracks of one axis, with the names of its lines. */
 export interface ExplicitAxis {
-  readonly sizings: readonly TrackSizing[];
+  readonly sizings: readonly TrackSizingFunction[];
   /** Names of line 1 and on; one more entry than there are tracks. */
   readonly lineNames: readonly (readonly string[])[];
   /** Tracks that an `auto-fit` made, which collapse when empty: from and to (not included). */
@@ -12,7 +12,7 @@ export interface ExplicitAxis {
 
 /** Writes a track list out, with `repetitions` for its `auto-fill` or `auto-fit`. */
 export function expandTracks(parts: readonly TrackListPart[], repetitions: number): ExplicitAxis {
-  const sizings: TrackSizing[] = [];
+  const sizings: TrackSizingFunction[] = [];
   const lineNames: string[][] = [[]];
   let autoFit: [number, number] | null = null;
   const write = (some: readonly TrackListPart[]) => {

@@ -21,9 +21,9 @@ export function nested(
       {
         start: start + (isReversed ? span - item.start - item.span : item.start),
         span: item.span,
-        minContent: () => item.minContent() + extra,
-        maxContent: () => item.maxContent() + extra,
-        minimum: (tracks, at, more) => item.minimum(tracks, at, more + extra),
+        minContentContribution: () => item.minContentContribution() + extra,
+        maxContentContribution: () => item.maxContentContribution() + extra,
+        minimumContribution: (tracks, at, more) => item.minimumContribution(tracks, at, more + extra),
       },
     ];
   });
@@ -31,7 +31,14 @@ export function nested(
   const edge = (at: number, size: number) => {
     if (size === 0) return;
     const ask = () => size;
-    inner.push({ start: at, span: 1, isEdge: true, minContent: ask, maxContent: ask, minimum: ask });
+    inner.push({
+      start: at,
+      span: 1,
+      isEdge: true,
+      minContentContribution: ask,
+      maxContentContribution: ask,
+      minimumContribution: ask,
+    });
   };
   if (span === 1) edge(start, before + after);
   else {

@@ -1,4 +1,4 @@
-import { AUTO_TRACK, type BoxStyle, type TrackSizing } from '../box/style.js';
+import { AUTO_TRACK, type BoxStyle, type TrackSizingFunction } from '../box/style.js';
 import { isPlain } from './plain.js';
 import { expandTracks, namedLines, resolveWish, type ExplicitAxis, type NamedLines } from './lines.js';
 import { placeItems, type Placement } from './placeItems.js';
@@ -7,7 +7,7 @@ import type { Box, InheritedAxis } from '../box/box.js';
 
 /** One axis of a grid before its tracks are sized. */
 export interface AxisPlan {
-  readonly sizings: readonly TrackSizing[];
+  readonly sizings: readonly TrackSizingFunction[];
   readonly collapsed: Uint8Array;
   /** Flex factors when every track is a share that content can't widen, adding up to one or more; else null. */
   readonly shares: Float64Array | null;
@@ -122,7 +122,7 @@ function explicitAxis(
 ): ExplicitAxis {
   if (!inherited) return expandTracks(parts, repetitions);
   const { tracks, lineNames } = inherited;
-  return { sizings: new Array<TrackSizing>(tracks).fill(AUTO_TRACK), lineNames, autoFit: null };
+  return { sizings: new Array<TrackSizingFunction>(tracks).fill(AUTO_TRACK), lineNames, autoFit: null };
 }
 
 /** Children that are laid out in the grid, sorted by `order`. */
@@ -143,7 +143,7 @@ export function itemsOf(box: Box): readonly Box[] {
 
 function plan(
   explicit: ExplicitAxis,
-  auto: readonly TrackSizing[],
+  auto: readonly TrackSizingFunction[],
   count: number,
   before: number,
   lines: NamedLines,
@@ -152,13 +152,13 @@ function plan(
 ): AxisPlan {
   const pattern = auto.length > 0 ? auto : [AUTO_TRACK];
   const length = pattern.length;
-  const sizings: TrackSizing[] = [];
+  const sizings: TrackSizingFunction[] = [];
   // Before the explicit tracks the pattern runs backwards from them.
   for (let k = 0; k < before; k++)
-    sizings.push(pattern[(length - ((before - k) % length)) % length] as TrackSizing);
+    sizings.push(pattern[(length - ((before - k) % length)) % length] as TrackSizingFunction);
   sizings.push(...explicit.sizings);
   if (sizings.length > count) sizings.length = count;
-  for (let k = 0; sizings.length < count; k++) sizings.push(pattern[k % length] as TrackSizing);
+  for (let k = 0; sizings.length < count; k++) sizings.push(pattern[k % length] as TrackSizingFunction);
   const collapsed = new Uint8Array(sizings.length);
   if (explicit.autoFit) {
     collapsed.fill(1, explicit.autoFit[0] + before, explicit.autoFit[1] + before);
@@ -169,11 +169,11 @@ function plan(
   return { sizings, collapsed, shares: sharesOf(sizings, collapsed), lines, before };
 }
 
-function sharesOf(sizings: readonly TrackSizing[], collapsed: Uint8Array): Float64Array | null {
+function sharesOf(sizings: readonly TrackSizingFunction[], collapsed: Uint8Array): Float64Array | null {
   const factors = new Float64Array(sizings.length);
   let sum = 0;
   for (let k = 0; k < sizings.length; k++) {
-    const { min, max } = sizings[k] as TrackSizing;
+    const { min, max } = sizings[k] as TrackSizingFunction;
     if (min.kind !== 'length' || min.value !== 0 || max.kind !== 'fr' || collapsed[k] === 1) return null;
     factors[k] = max.value;
     sum += max.value;

@@ -1,5 +1,5 @@
 import { hasPercent, resolveLength } from '../css/length.js';
-import type { Breadth, TrackListPart, TrackSizing } from '../box/style.js';
+import type { Breadth, TrackListPart, TrackSizingFunction } from '../box/style.js';
 
 export interface AvailableSpace {
   /** Inner size of the container, px; NaN when not definite. */
@@ -57,7 +57,7 @@ function measure(parts: readonly TrackListPart[], basis: number): { size: number
 }
 
 /** A track counts as its maximum if that is definite, floored by its minimum, else as its minimum. */
-function definiteSize({ min, max, limit }: TrackSizing, basis: number): number {
+function definiteSize({ min, max, fitLimit: limit }: TrackSizingFunction, basis: number): number {
   const least = definite(min, basis);
   const most = limit === null ? definite(max, basis) : null;
   const size = most === null ? (least ?? 0) : Math.max(most, least ?? 0);

@@ -23,7 +23,7 @@ export function sizeTracks(tracks: AxisTracks, items: readonly AxisItem[], optio
   const definite = !Number.isNaN(options.space);
   if (tracks.hasIntrinsic) resolveIntrinsic(tracks, items, options);
   for (let k = 0; k < tracks.count; k++) {
-    if (tracks.limit[k] === Infinity) tracks.limit[k] = tracks.base[k] as number;
+    if (tracks.growthLimit[k] === Infinity) tracks.growthLimit[k] = tracks.baseSize[k] as number;
   }
   maximize(tracks, options);
   if (tracks.hasFlex) expandFlexible(tracks, items, options);
@@ -51,7 +51,8 @@ function resolveIntrinsic(tracks: AxisTracks, items: readonly AxisItem[], option
     }
   }
   for (let k = 0; k < tracks.count; k++) {
-    if ((tracks.limit[k] as number) < (tracks.base[k] as number)) tracks.limit[k] = tracks.base[k] as number;
+    if ((tracks.growthLimit[k] as number) < (tracks.baseSize[k] as number))
+      tracks.growthLimit[k] = tracks.baseSize[k] as number;
   }
   for (const span of [...bySpan.keys()].sort((a, b) => a - b)) {
     fitGroup(tracks, bySpan.get(span) as AxisItem[], options, false);
@@ -73,24 +74,25 @@ function countBefore(tracks: AxisTracks, test: (k: number) => boolean): Int32Arr
 /** Section 12.5, step 2, for one item in one track that is not flexible. */
 function fitSingle(tracks: AxisTracks, item: AxisItem): void {
   const k = item.start;
-  const { base, limit, minKind, maxKind, fitLimit } = tracks;
+  const { baseSize, growthLimit, minKind, maxKind, fitLimit } = tracks;
   switch (minKind[k]) {
     case MIN_CONTENT:
-      base[k] = Math.max(base[k] as number, item.minContent());
+      baseSize[k] = Math.max(baseSize[k] as number, item.minContentContribution());
       break;
     case MAX_CONTENT:
-      base[k] = Math.max(base[k] as number, item.maxContent());
+      baseSize[k] = Math.max(baseSize[k] as number, item.maxContentContribution());
       break;
     case AUTO:
-      base[k] = Math.max(base[k] as number, item.minimum(tracks, item.start, 0));
+      baseSize[k] = Math.max(baseSize[k] as number, item.minimumContribution(tracks, item.start, 0));
       break;
   }
   const kind = maxKind[k] as number;
   if (item.isEdge) return;
-  if (kind === MIN_CONTENT) limit[k] = Math.max(finite(limit[k] as number), item.minContent());
+  if (kind === MIN_CONTENT)
+    growthLimit[k] = Math.max(finite(growthLimit[k] as number), item.minContentContribution());
   else if (kind === AUTO || kind === MAX_CONTENT) {
-    const most = Math.min(item.maxContent(), fitLimit[k] as number);
-    limit[k] = Math.max(finite(limit[k] as number), most, base[k] as number);
+    const most = Math.min(item.maxContentContribution(), fitLimit[k] as number);
+    growthLimit[k] = Math.max(finite(growthLimit[k] as number), most, baseSize[k] as number);
   }
 }
 
@@ -103,7 +105,7 @@ function fitGroup(
   { gap }: SizingOptions,
   flexible: boolean,
 ): void {
-  const { minKind, maxKind, base, limit, count } = tracks;
+  const { minKind, maxKind, baseSize, growthLimit, count } = tracks;
   const counts = (k: number) => tracks.collapsed[k] === 0 && (!flexible || maxKind[k] === FLEX);
   const intrinsicMax = (k: number) => maxKind[k] !== FIXED && maxKind[k] !== FLEX;
   const maxContentMax = (k: number) => maxKind[k] === MAX_CONTENT || maxKind[k] === AUTO;
@@ -111,70 +113,70 @@ function fitGroup(
     distribute(tracks, items, { ...options, gap, byFactor: flexible });
 
   step({
-    target: 'base',
+    target: 'baseSize',
     affects: (k) => counts(k) && minKind[k] !== FIXED,
     beyond: intrinsicMax,
-    contribution: (item) => item.minimum(tracks, item.start, 0),
+    contribution: (item) => item.minimumContribution(tracks, item.start, 0),
   });
   step({
-    target: 'base',
+    target: 'baseSize',
     affects: (k) => counts(k) && (minKind[k] === MIN_CONTENT || minKind[k] === MAX_CONTENT),
     beyond: intrinsicMax,
-    contribution: (item) => item.minContent(),
+    contribution: (item) => item.minContentContribution(),
   });
   step({
-    target: 'base',
+    target: 'baseSize',
     affects: (k) => counts(k) && minKind[k] === MAX_CONTENT,
     beyond: maxContentMax,
-    contribution: (item) => item.maxContent(),
+    contribution: (item) => item.maxContentContribution(),
   });
   for (let k = 0; k < count; k++) {
-    if ((limit[k] as number) < (base[k] as number)) limit[k] = base[k] as number;
+    if ((growthLimit[k] as number) < (baseSize[k] as number)) growthLimit[k] = baseSize[k] as number;
   }
   if (flexible) return;
 
   const growable = new Uint8Array(count);
-  const before = limit.slice();
+  const before = growthLimit.slice();
   step({
-    target: 'limit',
+    target: 'growthLimit',
     affects: (k) => counts(k) && intrinsicMax(k),
     beyond: intrinsicMax,
-    contribution: (item) => item.minContent(),
+    contribution: (item) => item.minContentContribution(),
   });
-  for (let k = 0; k < count; k++) if (before[k] === Infinity && limit[k] !== Infinity) growable[k] = 1;
+  for (let k = 0; k < count; k++) if (before[k] === Infinity && growthLimit[k] !== Infinity) growable[k] = 1;
   step({
-    target: 'limit',
+    target: 'growthLimit',
     affects: (k) => counts(k) && maxContentMax(k),
     beyond: maxContentMax,
     growable,
-    contribution: (item) => item.maxContent(),
+    contribution: (item) => item.maxContentContribution(),
   });
 }
 
 /** Section 12.6: what is left goes to the tracks in equal parts, up to their growth limits. */
 function maximize(tracks: AxisTracks, { space, constraint, gap }: SizingOptions): void {
-  const { base, limit, count } = tracks;
+  const { baseSize, growthLimit, count } = tracks;
   if (constraint === 'min-content') return;
   if (!Number.isNaN(space)) {
     growToLimits(tracks, space - tracksTotal(tracks, gap));
     return;
   }
-  for (let k = 0; k < count; k++) base[k] = limit[k] as number;
+  for (let k = 0; k < count; k++) baseSize[k] = growthLimit[k] as number;
 }
 
-function growToLimits({ base, limit, count }: AxisTracks, free: number): void {
+function growToLimits({ baseSize, growthLimit, count }: AxisTracks, free: number): void {
   let left = free;
   const open: number[] = [];
-  for (let k = 0; k < count; k++) if ((limit[k] as number) > (base[k] as number)) open.push(k);
+  for (let k = 0; k < count; k++) if ((growthLimit[k] as number) > (baseSize[k] as number)) open.push(k);
   // The track with the least room fills first, and the rest share what it leaves.
   open.sort((a, b) => room(a) - room(b));
   function room(k: number): number {
-    return (limit[k] as number) - (base[k] as number);
+    return (growthLimit[k] as number) - (baseSize[k] as number);
   }
   for (let i = 0; i < open.length && left > 0; i++) {
     const k = open[i] as number;
     const growth = Math.min(room(k), left / (open.length - i));
-    base[k] = (base[k] as number) + growth;
+    baseSize[k] = (baseSize[k] as number) + growth;
     left -= growth;
   }
 }
@@ -187,18 +189,21 @@ function expandFlexible(tracks: AxisTracks, items: readonly AxisItem[], options:
     return;
   }
   if (constraint === 'min-content') return;
-  const { base, factor, maxKind, count } = tracks;
+  const { baseSize, factor, maxKind, count } = tracks;
   let fraction = 0;
   for (let k = 0; k < count; k++) {
     if (maxKind[k] === FLEX)
-      fraction = Math.max(fraction, (base[k] as number) / Math.max(1, factor[k] as number));
+      fraction = Math.max(fraction, (baseSize[k] as number) / Math.max(1, factor[k] as number));
   }
   for (const item of items) {
     const end = item.start + item.span;
     let crosses = false;
     for (let k = item.start; k < end && !crosses; k++) crosses = (factor[k] as number) > 0;
     if (crosses) {
-      fraction = Math.max(fraction, findFraction(tracks, item.start, end, item.maxContent(), gap));
+      fraction = Math.max(
+        fraction,
+        findFraction(tracks, item.start, end, item.maxContentContribution(), gap),
+      );
     }
   }
   // The container's minimum and maximum are kept by sizing the rows anew once its height is known.
@@ -206,21 +211,21 @@ function expandFlexible(tracks: AxisTracks, items: readonly AxisItem[], options:
 }
 
 /** What a track's share loses by counting in 64ths of a px goes to the next one. */
-function applyFraction({ base, factor, maxKind, count }: AxisTracks, fraction: number): void {
+function applyFraction({ baseSize, factor, maxKind, count }: AxisTracks, fraction: number): void {
   let left = 0;
   for (let k = 0; k < count; k++) {
     if (maxKind[k] !== FLEX) continue;
     const share = fraction * (factor[k] as number) + left;
     const size = toUnits(share);
-    if (size < (base[k] as number)) continue;
-    base[k] = size;
+    if (size < (baseSize[k] as number)) continue;
+    baseSize[k] = size;
     left = Math.max(0, share - size);
   }
 }
 
 /** Section 12.7.1: the size of one `fr` over some tracks in a space. */
 function findFraction(tracks: AxisTracks, from: number, to: number, space: number, gap: number): number {
-  const { base, factor, maxKind, collapsed } = tracks;
+  const { baseSize, factor, maxKind, collapsed } = tracks;
   let left = space;
   let factors = 0;
   let open = 0;
@@ -231,28 +236,28 @@ function findFraction(tracks: AxisTracks, from: number, to: number, space: numbe
     if (maxKind[k] === FLEX) {
       flexible.push(k);
       factors += factor[k] as number;
-    } else left -= base[k] as number;
+    } else left -= baseSize[k] as number;
   }
   left -= Math.max(0, open - 1) * gap;
   if (left <= 0) return 0;
   // Tracks whose content needs more than their share are set aside, the neediest first.
-  const need = (k: number) => (base[k] === 0 ? 0 : (base[k] as number) / (factor[k] as number));
+  const need = (k: number) => (baseSize[k] === 0 ? 0 : (baseSize[k] as number) / (factor[k] as number));
   flexible.sort((a, b) => need(b) - need(a));
   for (const k of flexible) {
     const fraction = left / Math.max(1, factors);
-    if (fraction * (factor[k] as number) >= (base[k] as number)) return fraction;
-    left -= base[k] as number;
+    if (fraction * (factor[k] as number) >= (baseSize[k] as number)) return fraction;
+    left -= baseSize[k] as number;
     factors -= factor[k] as number;
   }
   return 0;
 }
 
 /** Section 12.8. */
-function stretchAuto({ base, maxKind, collapsed, count }: AxisTracks, free: number): void {
+function stretchAuto({ baseSize, maxKind, collapsed, count }: AxisTracks, free: number): void {
   if (free <= 0) return;
   let autos = 0;
   for (let k = 0; k < count; k++) if (maxKind[k] === AUTO && collapsed[k] === 0) autos++;
   for (let k = 0; k < count; k++) {
-    if (maxKind[k] === AUTO && collapsed[k] === 0) base[k] = (base[k] as number) + free / autos;
+    if (maxKind[k] === AUTO && collapsed[k] === 0) baseSize[k] = (baseSize[k] as number) + free / autos;
   }
 }

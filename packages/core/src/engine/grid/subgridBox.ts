@@ -92,7 +92,7 @@ function widthBefore({ items, columns, placement, box }: PlacedGrid, k: number):
   const start = placement.columnStart[k] as number;
   const span = placement.columnSpan[k] as number;
   let sum = (span - 1) * gapOf(box.style.columnGap, NaN);
-  for (const { min, max, limit } of columns.sizings.slice(start, start + span)) {
+  for (const { min, max, fitLimit: limit } of columns.sizings.slice(start, start + span)) {
     if (min.kind !== 'length' || max.kind !== 'length' || limit !== null) return NaN;
     if (typeof min.value !== 'number' || min.value !== max.value) return NaN;
     sum += min.value;

@@ -1,5 +1,5 @@
 import { hasPercent, resolveLength, toUnits } from '../css/length.js';
-import type { Breadth, TrackSizing } from '../box/style.js';
+import type { Breadth, TrackSizingFunction } from '../box/style.js';
 
 /** What a minimum or maximum is, once lengths are px. */
 export const FIXED = 0;
@@ -17,8 +17,8 @@ export interface AxisTracks {
   readonly factor: Float64Array;
   /** Argument of `fit-content()`, in px; Infinity where there is none. */
   readonly fitLimit: Float64Array;
-  readonly base: Float64Array;
-  readonly limit: Float64Array;
+  readonly baseSize: Float64Array;
+  readonly growthLimit: Float64Array;
   /** 1 where an empty track of `auto-fit` is collapsed to nothing, its gutters with it. */
   readonly collapsed: Uint8Array;
   readonly hasIntrinsic: boolean;
@@ -39,7 +39,7 @@ interface Resolved {
  * @param space px that percentages refer to; NaN when not known, and then they count as `auto`
  */
 export function initializeTracks(
-  sizings: readonly TrackSizing[],
+  sizings: readonly TrackSizingFunction[],
   space: number,
   collapsed: Uint8Array,
 ): AxisTracks {
@@ -50,20 +50,20 @@ export function initializeTracks(
     maxKind: new Uint8Array(count),
     factor: new Float64Array(count),
     fitLimit: new Float64Array(count).fill(Infinity),
-    base: new Float64Array(count),
-    limit: new Float64Array(count).fill(Infinity),
+    baseSize: new Float64Array(count),
+    growthLimit: new Float64Array(count).fill(Infinity),
     collapsed,
     hasIntrinsic: false,
     hasFlex: false,
   };
-  let last: TrackSizing | null = null;
+  let last: TrackSizingFunction | null = null;
   let resolved: Resolved | null = null;
   for (let k = 0; k < count; k++) {
     if (collapsed[k] === 1) {
-      tracks.limit[k] = 0;
+      tracks.growthLimit[k] = 0;
       continue;
     }
-    const sizing = sizings[k] as TrackSizing;
+    const sizing = sizings[k] as TrackSizingFunction;
     if (sizing !== last || resolved === null) {
       resolved = resolveSizing(sizing, space);
       last = sizing;
@@ -72,8 +72,8 @@ export function initializeTracks(
     tracks.minKind[k] = minKind;
     tracks.maxKind[k] = maxKind;
     tracks.fitLimit[k] = fitLimit;
-    if (minKind === FIXED) tracks.base[k] = minValue;
-    if (maxKind === FIXED) tracks.limit[k] = Math.max(maxValue, tracks.base[k] as number);
+    if (minKind === FIXED) tracks.baseSize[k] = minValue;
+    if (maxKind === FIXED) tracks.growthLimit[k] = Math.max(maxValue, tracks.baseSize[k] as number);
     if (maxKind === FLEX) {
       tracks.factor[k] = maxValue;
       tracks.hasFlex = true;
@@ -83,7 +83,7 @@ export function initializeTracks(
   return tracks;
 }
 
-function resolveSizing({ min, max, limit }: TrackSizing, space: number): Resolved {
+function resolveSizing({ min, max, fitLimit: limit }: TrackSizingFunction, space: number): Resolved {
   const least = resolveBreadth(min, space);
   const most = resolveBreadth(max, space);
   const unlimited = limit === null || (Number.isNaN(space) && hasPercent(limit));
@@ -113,12 +113,12 @@ function resolveBreadth(breadth: Breadth, space: number): { kind: number; value:
 }
 
 /** The sum of the base sizes and of the gutters between tracks that are not collapsed. */
-export function tracksTotal({ base, collapsed, count }: AxisTracks, gap: number): number {
+export function tracksTotal({ baseSize, collapsed, count }: AxisTracks, gap: number): number {
   let sum = 0;
   let open = 0;
   for (let k = 0; k < count; k++) {
     if (collapsed[k] === 1) continue;
-    sum += base[k] as number;
+    sum += baseSize[k] as number;
     open++;
   }
   return sum + Math.max(0, open - 1) * gap;

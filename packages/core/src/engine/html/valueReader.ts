@@ -1,7 +1,13 @@
 import { parseTrack } from '../css/parseTracks.js';
 import { parseLength, parseNumber, type Units } from '../css/parseLength.js';
 import { resolveLength, type Length } from '../css/length.js';
-import { INITIAL_STYLE, type BoxStyle, type Sides, type Size, type TrackSizing } from '../box/style.js';
+import {
+  INITIAL_STYLE,
+  type BoxStyle,
+  type Sides,
+  type Size,
+  type TrackSizingFunction,
+} from '../box/style.js';
 import { word } from './inheritedStyle.js';
 import type { Cascaded } from './cascade.js';
 import type { Nodes } from './shorthands.js';
@@ -21,7 +27,7 @@ export interface ValueReader {
   /** px, whole. */
   readonly borderWidth: (property: string) => number;
   readonly gap: (property: string) => Length | 'normal';
-  readonly tracks: (property: string) => readonly TrackSizing[];
+  readonly tracks: (property: string) => readonly TrackSizingFunction[];
   /** All four sides, from block start on; each side's physical and logical names are told to `name`. */
   readonly sides: <Value>(read: (property: string) => Value, name: (side: string) => string) => Sides<Value>;
 }

@@ -23,7 +23,7 @@ import { resolveLength } from '../css/length.js';
 import { placeLanes, type LaneItem } from './placeLanes.js';
 import type { Box, Fragment, Space, Inside } from '../box/box.js';
 import type { Constraint, Display, Filled, Pending } from '../box/displays.js';
-import type { BoxStyle, TrackSizing } from '../box/style.js';
+import type { BoxStyle, TrackSizingFunction } from '../box/style.js';
 
 /** Lanes (CSS Grid 3): tracks in one axis, items one after the other along them. */
 export const lanes: Display = { inlineSize: lanesInlineSize, fill: fillLanes };
@@ -32,7 +32,7 @@ export const lanes: Display = { inlineSize: lanesInlineSize, fill: fillLanes };
 const areRows = ({ columns, rows }: BoxStyle) => columns.parts.length === 0 && rows.parts.length > 0;
 
 interface PlannedLanes {
-  readonly sizings: readonly TrackSizing[];
+  readonly sizings: readonly TrackSizingFunction[];
   readonly wishes: readonly LaneItem[];
   readonly items: readonly Box[];
 }
@@ -56,13 +56,13 @@ function planLanes(box: Box, space: number, gap: number): PlannedLanes {
     return wish;
   });
   const auto = inRows ? style.autoRows : style.autoColumns;
-  const sizings: TrackSizing[] = [];
+  const sizings: TrackSizingFunction[] = [];
   for (let k = 0; k < before + count; k++) {
     const own = explicit.sizings[k - before];
     const later = k - before - explicit.sizings.length;
     const index =
       later >= 0 ? later % auto.length : (auto.length - ((before - k) % auto.length)) % auto.length;
-    sizings.push(own ?? (auto[index] as TrackSizing));
+    sizings.push(own ?? (auto[index] as TrackSizingFunction));
   }
   const held = wishes.map(({ start, span }) => ({ lane: start === null ? null : start + before, span }));
   return { sizings, wishes: held, items };
@@ -106,7 +106,7 @@ function lanesInlineSize(box: Box, constraint: Constraint): number {
       plan.wishes,
       (k) =>
         columnItem(plan.items[k] as Box, 0, 1, 0)[
-          constraint === 'min-content' ? 'minContent' : 'maxContent'
+          constraint === 'min-content' ? 'minContentContribution' : 'maxContentContribution'
         ](),
       {
         lanes: plan.sizings.length,
@@ -157,7 +157,7 @@ function fillColumnLanes(box: Box, inside: Inside): Filled {
   );
   const width = (k: number, lane: number) => {
     const last = lane + Math.min((plan.wishes[k] as LaneItem).span, plan.sizings.length) - 1;
-    return (starts[last] as number) + (tracks.base[last] as number) - (starts[lane] as number);
+    return (starts[last] as number) + (tracks.baseSize[last] as number) - (starts[lane] as number);
   };
   const laid: (LaidOut | undefined)[] = plan.items.map(() => undefined);
   const margins = (k: number, area: number) => resolveSides((plan.items[k] as Box).style.margin, area);
@@ -224,7 +224,7 @@ function fillRowLanes(box: Box, inside: Inside): Filled {
   const { starts } = alignTracks(tracks, gap, blockSize - total, style.alignContent);
   const height = (k: number, lane: number) => {
     const last = lane + Math.min((plan.wishes[k] as LaneItem).span, plan.sizings.length) - 1;
-    return (starts[last] as number) + (tracks.base[last] as number) - (starts[lane] as number);
+    return (starts[last] as number) + (tracks.baseSize[last] as number) - (starts[lane] as number);
   };
   const laid: (LaidOut | undefined)[] = plan.items.map(() => undefined);
   const { lane, start, ends } = placeLanes(
