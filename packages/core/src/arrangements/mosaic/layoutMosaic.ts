@@ -1,6 +1,6 @@
 import { noise } from '../../geometry/noise.js';
 import { checkMosaic } from './checkMosaic.js';
-import { fallbackBands } from './bands.js';
+import { fallbackStripes } from './stripes.js';
 import { rowsOf } from './rowsOf.js';
 import { searchMosaic } from './searchMosaic.js';
 import { spanChoices, shownIn } from './spans.js';
@@ -15,7 +15,7 @@ export type * from './types.js';
  *
  * A beam search fills the lowest gap from its left, picture by picture, and keeps the best unfinished
  * mosaics. At the end, pictures at the lower edge grow to make the last row whole. Where that can't
- * be, the pictures go into bands, each of which is whole, and none is locked. Time grows linearly with
+ * be, the pictures go into stripes, each of which is whole, and none is locked. Time grows linearly with
  * the pictures.
  *
  * @throws RangeError when an option or aspect makes no sense
@@ -44,7 +44,7 @@ function fromRow({ aspect, locked }: MosaicItem, row: number, columns: number): 
 
 /** How many pictures are laid out at a time; each stretch ends with a whole row. */
 const STRETCH = 48;
-/** How often a stretch is tried with other chances before it is put into bands. */
+/** How often a stretch is tried with other chances before it is put into stripes. */
 const TRIES = 8;
 
 function layoutStretch(items: readonly MosaicItem[], options: MosaicOptions): readonly MosaicSlot[] {
@@ -66,7 +66,7 @@ function layoutStretch(items: readonly MosaicItem[], options: MosaicOptions): re
       if (found) return found;
     }
   }
-  return fallbackBands(items, options);
+  return fallbackStripes(items, options);
 }
 
 function finish(

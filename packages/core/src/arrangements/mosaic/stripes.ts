@@ -2,11 +2,11 @@ import { slotAspect, shownIn } from './spans.js';
 import type { MosaicItem, MosaicOptions, MosaicSlot } from './types.js';
 
 /**
- * A mosaic in bands, each as wide as the whole and of one height, broken so that the least is cropped
+ * A mosaic in stripes, each as wide as the whole and of one height, broken so that the least is cropped
  * (dynamic programming over the breaks). There is one for any pictures, so it is what a mosaic falls
  * back on.
  */
-export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptions): MosaicSlot[] {
+export function fallbackStripes(items: readonly MosaicItem[], options: MosaicOptions): MosaicSlot[] {
   const count = items.length;
   const cost = new Float64Array(count + 1).fill(Infinity);
   const from = new Int32Array(count + 1);
@@ -14,10 +14,10 @@ export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptio
   cost[0] = 0;
   for (let end = 1; end <= count; end++) {
     for (let first = Math.max(0, end - options.columns); first < end; first++) {
-      // A picture alone in a band may need it higher than it is wide.
+      // A picture alone in a stripe may need it higher than it is wide.
       const highest = end - first === 1 ? options.columns : 3;
       for (let rows = 1; rows <= highest; rows++) {
-        const spans = bandSpans(items, first, end, rows, options);
+        const spans = stripeSpans(items, first, end, rows, options);
         const crop = spans.reduce(
           (sum, columnSpan, k) =>
             sum +
@@ -41,7 +41,7 @@ export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptio
   for (const end of breaks.reverse()) {
     const rowSpan = height[end] as number;
     let column = 0;
-    for (const columnSpan of bandSpans(items, from[end] as number, end, rowSpan, options)) {
+    for (const columnSpan of stripeSpans(items, from[end] as number, end, rowSpan, options)) {
       slots.push({ column, row, columnSpan, rowSpan });
       column += columnSpan;
     }
@@ -51,7 +51,7 @@ export function fallbackBands(items: readonly MosaicItem[], options: MosaicOptio
 }
 
 /** Spans that add up to all columns, each as near as may be to what its picture would have. */
-function bandSpans(
+function stripeSpans(
   items: readonly MosaicItem[],
   first: number,
   end: number,
