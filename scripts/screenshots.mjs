@@ -20,6 +20,11 @@ async function take(name, { dark = false, width = 1280, height = 800, show }) {
   await page.getByRole('link', { name: 'Winter at the huts' }).waitFor();
   await show(page);
   await page.evaluate(() => document.fonts.ready);
+  // A picture that is still coming shows as a blur.
+  await page.waitForFunction(() =>
+    [...document.images].every(({ complete, loading }) => complete || loading === 'lazy'),
+  );
+  await page.waitForLoadState('networkidle', { timeout: 5000 }).catch(() => undefined);
   await page.waitForTimeout(900);
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
   await page.close();
