@@ -1,5 +1,6 @@
 import { carriedArrangement } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
+import { perObject } from '../memo.js';
 import { arrangementKinds, kindOf } from './index.js';
 import type { Level } from '../document/levels.js';
 import type {
@@ -52,8 +53,10 @@ export const beforeTile = (view: CollectionDocument, level: Level, tile: Tile): 
     .map(({ markup }) => markup?.before(view, level, tile) ?? '')
     .join('');
 
+type SelectorsBefore = ReadonlyMap<TileId, readonly string[]>;
+
 /** The selectors of what any kind has before the tiles of a collection, for each tile that has some. */
-export function selectorsBefore(document: CollectionDocument): ReadonlyMap<TileId, readonly string[]> {
+export const selectorsBefore = perObject((document: CollectionDocument): SelectorsBefore => {
   const groups = Object.values(document.tiles).filter(({ kind }) => kind === 'group');
   const levels: Level[] = [null, ...groups.map(({ id }) => id)];
   const markups = arrangementKinds().flatMap(({ markup }) => markup ?? []);
@@ -65,4 +68,4 @@ export function selectorsBefore(document: CollectionDocument): ReadonlyMap<TileI
       );
     }),
   );
-}
+});

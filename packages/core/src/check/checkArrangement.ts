@@ -95,8 +95,10 @@ const valueChecks = (): Readonly<Record<string, Check>> =>
   );
 
 /** What a band says of the arrangement that it changes. */
-export const ownArrangement: Check = (value, path, report) =>
-  fields(allFields(), 'What a band sets of an arrangement', Object.keys(allFields()))(value, path, report);
+export const ownArrangement: Check = (value, path, report) => {
+  const known = allFields();
+  fields(known, 'What a band sets of an arrangement', Object.keys(known))(value, path, report);
+};
 
 export const arrangement: Check = (value, path, report) =>
   fields(allFields(), 'The arrangement', [...OPTIONAL, ...Object.keys(valueChecks())])(value, path, report);

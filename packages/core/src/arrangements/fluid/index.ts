@@ -20,7 +20,10 @@ export const fluid: ArrangementKind = {
   // A group knows its columns when it is laid out.
   changesWithWidth: ({ cells }, level) => level !== null || cells === 'square',
   cuts: fluidCuts,
-  thresholds: (arrangement) => [fluidOf(arrangement).spansFrom ?? []].flat(),
+  thresholds: (arrangement) => {
+    const { spansFrom } = fluidOf(arrangement);
+    return spansFrom === null ? [] : [spansFrom];
+  },
   isSquare: ({ cells }) => cells === 'square',
   remedies: fluidRemedies,
 };

@@ -36,10 +36,10 @@ export function setSpan({ tiles, band, setFor, columnSpan, rowSpan }: SetPlace):
 /** Holds tiles at a cell of one band, or lets them flow again with a pin of null. */
 export function setPin(tiles: readonly TileId[], band: number, pin: Pin | null): Command {
   return (draft) => {
+    const columns = resolvedBands(draft)[band]?.columns.length ?? 1;
     for (const id of tiles) {
       const tile = draft.tiles[id];
       if (!tile) continue;
-      const columns = resolvedBands(draft)[band]?.columns.length ?? 1;
       const { columnSpan } = placeIn(draft, tile, band);
       const held = pin && {
         column: clamp(Math.min(pin.column, columns - Math.min(columnSpan, columns) + 1), LIMITS.columns),

@@ -31,6 +31,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
   const at = document.queries === 'media' ? '@media' : '@container';
   const sizes = bandSizes(document, image);
   const widest = (pieces[0] as Piece).css.rules;
+  const initial = initialValues();
   const parts = [
     namedRule(':root', document),
     ruleCss({ selector: ':root', declarations: sizes.widest }),
@@ -41,19 +42,21 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
       declarations: {
         'box-sizing': 'border-box',
         'margin-inline': 'auto',
-        ...plain(widest[COLLECTION] ?? {}),
+        ...plain(widest[COLLECTION] ?? {}, initial),
       },
     }),
     contentCss({ look: sizes.look }).trimEnd(),
     allTiles(document)
-      .flatMap((id) => wholeTile(document, document.tiles[id] as Tile, widest, image).map(ruleCss))
+      .flatMap((id) =>
+        wholeTile(document, document.tiles[id] as Tile, { widest, initial, image }).map(ruleCss),
+      )
       .join('\n'),
     Object.entries(widest)
       .filter(([selector]) => selector.endsWith('::before'))
       .map(([selector, declarations]) => ruleCss({ selector, declarations }))
       .join('\n'),
   ];
-  const reset = resetsOf(document);
+  const reset = resetsOf(document, initial);
   const bands = bandsOf(document);
   let said = widest;
   pieces.slice(1).forEach(({ band, css }) => {
@@ -162,8 +165,14 @@ function bandSizes(document: CollectionDocument, image: PictureImage) {
   };
 }
 
+interface Whole {
+  readonly widest: BandCss['rules'];
+  readonly initial: Declarations;
+  readonly image: PictureImage;
+}
+
 /** A tile's place in the widest band and its own look, as one rule where they share a selector. */
-function wholeTile(document: CollectionDocument, tile: Tile, widest: BandCss['rules'], image: PictureImage) {
+function wholeTile(document: CollectionDocument, tile: Tile, { widest, initial, image }: Whole) {
   const said = widest[tileSelector(tile.id)] ?? {};
   // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
   const size = Object.fromEntries(
@@ -171,7 +180,7 @@ function wholeTile(document: CollectionDocument, tile: Tile, widest: BandCss['ru
       ([property]) => tile.kind === 'picture' && /^(inline|block)-size$/.test(property),
     ),
   );
-  const place = { selector: tileSelector(tile.id), declarations: { ...plain(said), ...size } };
+  const place = { selector: tileSelector(tile.id), declarations: { ...plain(said, initial), ...size } };
   return mergedRules([place, ...tileRules(document, tile, image)]);
 }
 
@@ -193,8 +202,7 @@ function fontFaces(name: FamilyName): string[] {
 }
 
 /** What the browser does anyway is not written in the base rules. */
-function plain(declarations: Declarations): Declarations {
-  const initial = initialValues();
+function plain(declarations: Declarations, initial: Declarations): Declarations {
   return Object.fromEntries(
     Object.entries(declarations).filter(([property, value]) => initial[property] !== value),
   );
@@ -215,8 +223,7 @@ const differing = (
 };
 
 /** What properties are in a rule that does not say them. */
-function resetsOf(document: CollectionDocument) {
-  const initial = initialValues();
+function resetsOf(document: CollectionDocument, initial: Declarations) {
   const byTile = new Map(allTiles(document).map((id) => [tileSelector(id), document.tiles[id] as Tile]));
   return (selector: string) => (property: string) => {
     const tile = byTile.get(selector);
