@@ -65,6 +65,36 @@ module.exports = {
       to: { path: '^packages/core/src/arrangements/[^/]+\\.ts$', pathNot: '/kind\\.ts$' },
     },
     {
+      name: 'core-parts-keep-to-themselves',
+      comment: 'a part imports none of another part; only compositions know several',
+      severity: 'error',
+      from: {
+        path: '^packages/core/src/parts/([^/]+)/',
+        pathNot: '^packages/core/src/parts/(shared|compositions)/',
+      },
+      to: {
+        path: '^packages/core/src/parts/[^/]+/',
+        pathNot: '^packages/core/src/parts/($1|shared)/',
+      },
+    },
+    {
+      name: 'core-parts-are-asked-by-the-index',
+      comment: 'nobody but the index and the compositions reaches into the folder of a part',
+      severity: 'error',
+      from: { path: '^packages/core/src/', pathNot: '^packages/core/src/parts/([^/]+/|index\\.ts$)' },
+      to: {
+        path: '^packages/core/src/parts/[^/]+/',
+        pathNot: '^packages/core/src/parts/(shared|compositions)/',
+      },
+    },
+    {
+      name: 'core-parts-know-no-index',
+      comment: 'the index knows the parts, never the reverse; compositions ask it',
+      severity: 'error',
+      from: { path: '^packages/core/src/parts/[^/]+/', pathNot: '^packages/core/src/parts/compositions/' },
+      to: { path: '^packages/core/src/parts/index\\.ts$' },
+    },
+    {
       name: 'testing-is-for-tests',
       severity: 'error',
       from: { path: '^packages/[a-z]+/src', pathNot: '\\.test\\.tsx?$|/src/testing/' },

@@ -16,6 +16,29 @@ const KIND_NAMES = [
   'Property[key.name="kind"] > Literal[value="rows"]',
 ].map((selector) => ({ selector, message: ELSEWHERE }));
 
+const PARTS = 'eyebrow|heading|text|figure|label|quote|source|icons|action|picture|film';
+/** A part's name where something is told by its kind; fills and files of pages have kinds of their own. */
+const PART_NAMES = [
+  `BinaryExpression[left.property.name="kind"]:not([left.object.name=/^(fill|paint|asset)$/]) > Literal[value=/^(${PARTS})$/]`,
+  `BinaryExpression[left.name="kind"] > Literal[value=/^(${PARTS})$/]`,
+  `SwitchStatement[discriminant.property.name="kind"] SwitchCase > Literal[value=/^(${PARTS})$/]`,
+  `Property[key.name="kind"] > Literal[value=/^(${PARTS.replace('|picture|film', '')})$/]`,
+].map((selector) => ({
+  selector,
+  message: 'What belongs to a part lives in its folder: ask `partKindOf(part)` or `compositionOf(card)`.',
+}));
+
+const KIND_PLACES = [
+  'packages/core/src/arrangements/*/**',
+  'packages/core/src/arrangements/index.ts',
+  'packages/core/src/document/arrangement.ts',
+];
+const PART_PLACES = ['packages/core/src/parts/**', 'packages/core/src/document/parts.ts'];
+/** What names everything that an older format version had. */
+const OLDER_FORMATS = 'packages/core/src/check/migrations/**';
+const TESTS = ['**/*.test.ts', 'packages/*/src/testing/**'];
+const CODE = 'packages/{core,cli,server}/src/**/*.ts';
+
 export default tseslint.config(
   { ignores: ['**/dist/', '.noria/', 'test-results/', 'playwright-report/'] },
   js.configs.recommended,
@@ -41,16 +64,12 @@ export default tseslint.config(
     },
   },
   {
-    files: ['packages/{core,cli,server}/src/**/*.ts'],
-    ignores: [
-      '**/*.test.ts',
-      'packages/*/src/testing/**',
-      'packages/core/src/arrangements/*/**',
-      'packages/core/src/arrangements/index.ts',
-      'packages/core/src/document/arrangement.ts',
-    ],
-    rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] },
+    files: [CODE],
+    ignores: [...TESTS, OLDER_FORMATS, ...KIND_PLACES, ...PART_PLACES],
+    rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES, ...PART_NAMES] },
   },
+  { files: KIND_PLACES, ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...PART_NAMES] } },
+  { files: PART_PLACES, ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] } },
   { files: ['packages/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
   // What it hands to `page.evaluate` runs in the browser.

@@ -1,3 +1,4 @@
+import { kindTitle } from '@noria/core';
 import {
   createCollection,
   drag,
@@ -210,7 +211,7 @@ test('a tile of each kind is added to an empty collection', async ({ page, appli
   await saved(page);
   expect(
     Object.values((await readStored(application, id)).document.tiles)
-      .map(({ kind }) => kind)
+      .map(kindTitle)
       .sort(),
-  ).toEqual(['action', 'picture', 'quote', 'stat', 'text']);
+  ).toEqual(['Action', 'Picture', 'Quote', 'Stat', 'Text']);
 });

@@ -1,4 +1,4 @@
-import { emptyDocument, newTile, type CollectionDocument, type Tile } from '@noria/core';
+import { emptyDocument, newCard, newTile, partIn, type CollectionDocument, type Tile } from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { createCollection, expect, hand, openCompose, readStored, saved, test } from './noria';
 import type { Page } from '@playwright/test';
@@ -26,7 +26,10 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
   await page.getByRole('button', { name: 'Close recipes' }).click();
   await saved(page);
   const booking = (await readStored(application, collection)).document.tiles.booking;
-  expect(booking).toMatchObject({ kind: 'quote', words: 'Ask for a bunk', look: { fill: '{larch}' } });
+  expect(booking).toMatchObject({
+    parts: [{ kind: 'quote', words: 'Ask for a bunk' }, { kind: 'source' }],
+    look: { fill: '{larch}' },
+  });
 
   // Its own spread: shown as its own, kept while the recipe changes, then reset.
   await settings(page)
@@ -43,7 +46,7 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
     .click();
   await settings(page).getByRole('button', { name: 'Change the recipe' }).click();
   await saved(page);
-  expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'centre' });
+  expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'center' });
   await hand(page, 'booking').click();
   await settings(page).getByRole('button', { name: 'Spread: back to the recipe' }).click();
   await saved(page);
@@ -161,7 +164,9 @@ test('a table becomes tiles; taken in anew, what was made by hand stays and it i
   await saved(page);
   const { document } = await readStored(application, id);
   expect(
-    Object.values(document.tiles).map((tile) => (tile.kind === 'text' ? [tile.heading, tile.body] : null)),
+    Object.values(document.tiles).map((tile) =>
+      ['heading', 'text'].map((id) => partIn(tile, id)).map((part) => part && 'words' in part && part.words),
+    ),
   ).toEqual(
     expect.arrayContaining([
       ['By hand', 'Bread'],
@@ -174,10 +179,10 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   page,
   application,
 }) => {
-  const text = (id: string, heading: string): Tile => ({ ...newTile('text', id), heading }) as Tile;
+  const text = (id: string, words: string): Tile => newCard('text', id, { heading: { words } });
   const start: CollectionDocument = {
     ...emptyDocument('Words'),
-    tiles: { a: text('a', 'First'), m: newTile('marks', 'm') },
+    tiles: { a: text('a', 'First'), m: newTile('icons', 'm') },
     order: ['a', 'm'],
   };
   const { id } = await createCollection(application, { document: start });
@@ -210,9 +215,16 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   const stored = (await readStored(application, id)).document;
   expect(stored.tiles.a).toMatchObject({
     link: '#kitchen',
-    body: [
-      { kind: 'paragraph', spans: [{ text: 'Bring a ' }, { text: 'spoon', strong: true }] },
-      { kind: 'list', items: [[{ text: 'and bread' }]] },
+    parts: [
+      { kind: 'eyebrow' },
+      { kind: 'heading' },
+      {
+        kind: 'text',
+        words: [
+          { kind: 'paragraph', spans: [{ text: 'Bring a ' }, { text: 'spoon', strong: true }] },
+          { kind: 'list', items: [[{ text: 'and bread' }]] },
+        ],
+      },
     ],
   });
   expect(stored.icons).toHaveProperty('soup');

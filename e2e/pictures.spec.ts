@@ -1,3 +1,4 @@
+import { pictureOf } from '@noria/core';
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
 import type { Locator, Page } from '@playwright/test';
@@ -141,9 +142,8 @@ const namesShown = async (application: Application, id: string) => {
   const { document } = await readStored(application, id);
   return document.order.flatMap((tile) => {
     const each = document.tiles[tile];
-    return each?.kind === 'picture'
-      ? [each.picture === null ? null : document.pictures[each.picture]?.name]
-      : [];
+    const part = each && pictureOf(each);
+    return part ? [part.picture === null ? null : document.pictures[part.picture]?.name] : [];
   });
 };
 
@@ -186,8 +186,9 @@ test('a picture is moved and scaled in its slot by pointer, wheel and keys, its 
   await openCompose(page, application, collection);
   const tile = async () => {
     const each = (await readStored(application, collection)).document.tiles['ridge-path'];
-    if (each?.kind !== 'picture') throw new Error('It is a picture.');
-    return each;
+    const part = each && pictureOf(each);
+    if (!part) throw new Error('It is a picture.');
+    return part;
   };
   await hand(page, 'ridge-path').dblclick();
   const crop = page.getByTestId('crop-hand');

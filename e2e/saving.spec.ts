@@ -1,3 +1,4 @@
+import { pictureOf } from '@noria/core';
 import { expect, expectAccessible, hand, openCompose, readStored, saved, test } from './noria';
 import type { Application } from './noria';
 import type { BrowserContext, Page } from '@playwright/test';
@@ -332,7 +333,7 @@ test('a picture that was deleted is shown as missing, the tile stays, and other 
 }) => {
   const { document } = await readStored(application, collection);
   const tile = document.tiles['ridge-path'];
-  const { hash = '' } = document.pictures[tile?.kind === 'picture' ? (tile.picture ?? '') : ''] ?? {};
+  const { hash = '' } = document.pictures[(tile && pictureOf(tile)?.picture) ?? ''] ?? {};
   const path = `${application.url}/api/workspaces/huts/pictures/${hash}`;
   const bytes = await (await fetch(path)).arrayBuffer();
   expect((await fetch(`${path}?evenUsed=true`, { method: 'DELETE' })).status).toBe(204);
@@ -363,7 +364,7 @@ test('a picture is replaced', async ({ page, application, collection }) => {
   const { document } = await readStored(application, collection);
   // The library has these bytes already, as the bread of another collection.
   const tile = document.tiles['ridge-path'];
-  const shown = tile?.kind === 'picture' ? (tile.picture ?? '') : '';
+  const shown = (tile && pictureOf(tile)?.picture) ?? '';
   expect(document.pictures[shown]).toMatchObject({ alternativeText: 'A round loaf', inlineSize: 1400 });
 });
 

@@ -9,7 +9,7 @@ import pg from 'pg';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres, makeDatabase, startPostgres } from './lib/postgres.mjs';
 import { startServer } from './lib/server.mjs';
-import { emptyDocument, newTile } from '../packages/core/dist/index.js';
+import { emptyDocument, newCard } from '../packages/core/dist/index.js';
 
 const COLLECTIONS = 1000;
 const TILES = 10_000;
@@ -68,7 +68,7 @@ async function meanwhile(work) {
 
 function large(count) {
   const words = 'Words about the hut and the path that leads there. '.repeat(4);
-  const tiles = Array.from({ length: count }, (_, k) => ({ ...newTile('text', `t${k}`), body: words }));
+  const tiles = Array.from({ length: count }, (_, k) => newCard('text', `t${k}`, { text: { words } }));
   return {
     ...emptyDocument('Large'),
     tiles: Object.fromEntries(tiles.map((tile) => [tile.id, tile])),
@@ -119,7 +119,7 @@ try {
     const value = `Heading ${revision}`;
     saves.push(
       await timed(async () => {
-        const answer = await patch(id, revision, [{ op: 'replace', path: '/tiles/t9/heading', value }]);
+        const answer = await patch(id, revision, [{ op: 'replace', path: '/tiles/t9/parts/1/words', value }]);
         if (!answer.ok) throw new Error(await answer.text());
       }),
     );
@@ -139,7 +139,7 @@ try {
       async () => {
         const operations = Array.from({ length: 20_000 }, (_, k) => ({
           op: 'replace',
-          path: `/tiles/t${k % TILES}/heading`,
+          path: `/tiles/t${k % TILES}/parts/1/words`,
           value: String(k),
         }));
         return (await patch(id, SAVES + 1, operations)).status;

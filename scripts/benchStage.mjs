@@ -20,12 +20,14 @@ const browser = await chromium.launch({
 const tile = (k) => ({
   id: `t${k}`,
   name: `Tile ${k + 1}`,
-  kind: 'text',
+  kind: 'card',
   place: { columnSpan: 1 + ((k * 7) % 3), rowSpan: 1 + ((k * 5) % 2), pin: null },
   look: { fill: '#ffffff', ink: '#1d2b2a', spread: 'end' },
-  eyebrow: '',
-  heading: `Tile ${k + 1}`,
-  body: 'Snow, bread and a very long ladder.',
+  parts: [
+    { id: 'eyebrow', kind: 'eyebrow', words: '' },
+    { id: 'heading', kind: 'heading', words: `Tile ${k + 1}` },
+    { id: 'text', kind: 'text', words: 'Snow, bread and a very long ladder.' },
+  ],
 });
 
 const post = (body) =>

@@ -4,7 +4,9 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { COLLECTIONS } from './collections.mjs';
 import { GALLERIES } from './galleries.mjs';
-import { readPicture } from '../../packages/server/dist/pictures/readPicture.js';
+import { FORMAT_VERSION, newCard, newGroup, picturesIn } from '../../packages/core/dist/index.js';
+import sharp from 'sharp';
+import { glance } from '../../packages/server/dist/pictures/glance.js';
 import { PICTURES } from './pictures.mjs';
 
 const demo = join(import.meta.dirname, '..');
@@ -13,12 +15,6 @@ const slug = (name) =>
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
-
-/** Its colours and placeholder, as the server reads them. */
-async function glance(file) {
-  const { colours, placeholder } = await readPicture(await readFile(file), file);
-  return { colours, placeholder };
-}
 
 async function asset({ id, name, size, alternativeText }) {
   const file = `${id}.webp`;
@@ -35,7 +31,8 @@ async function asset({ id, name, size, alternativeText }) {
     inlineSize,
     blockSize,
     alternativeText,
-    ...(await glance(join(demo, 'pictures', file))),
+    // Its colours and placeholder, as the server reads them.
+    ...(await glance(sharp(join(demo, 'pictures', file)))),
   };
 }
 
@@ -47,7 +44,7 @@ const RECIPES = {
     slots: [
       ['Eyebrow', 'eyebrow'],
       ['Heading', 'heading'],
-      ['Text', 'body'],
+      ['Text', 'text'],
     ],
   },
   figure: {
@@ -87,8 +84,8 @@ function recipesOf(tiles) {
         id,
         name,
         root,
-        parts: { [root]: { ...first, id: root } },
-        slots: slots.map(([slot, field]) => ({ name: slot, part: root, field })),
+        tiles: { [root]: { ...first, id: root } },
+        slots: slots.map(([slot, part]) => ({ name: slot, tile: root, part, field: 'words' })),
         variants,
       },
     ];
@@ -96,9 +93,20 @@ function recipesOf(tiles) {
   return { recipes: Object.fromEntries(recipes) };
 }
 
+/** What the parts of a card hold: its words by the part, its picture, where it leads. */
+function held({ picture, caption = '', action, address, ...words }) {
+  if (picture !== undefined) {
+    const { focalPoint } = PICTURES.find(({ id }) => id === picture);
+    return { picture: { picture, focalPoint, caption } };
+  }
+  if (action !== undefined) return { action: { words: action, address } };
+  return Object.fromEntries(Object.entries(words).map(([part, said]) => [part, { words: said }]));
+}
+
 /** A tile of the file with those in it, a group before what it holds. */
 function written({
   name,
+  kind,
   span = [1, 1],
   place = {},
   fill = '#e3e9e4',
@@ -107,27 +115,28 @@ function written({
   type = {},
   recipe,
   tiles,
+  arrangement,
   ...content
 }) {
-  const focal = PICTURES.find(({ id }) => id === content.picture)?.focalPoint;
+  const id = slug(name);
   const tile = {
-    id: slug(name),
+    ...(tiles
+      ? { ...newGroup(id), arrangement, order: tiles.map((each) => slug(each.name)) }
+      : newCard(kind, id, held(content))),
     name,
-    ...content,
-    ...(tiles && { order: tiles.map((each) => slug(each.name)) }),
-    ...(focal && { focalPoint: focal, caption: content.caption ?? '' }),
     place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...place },
     look: { fill, ink, spread, ...type },
-    ...(recipe && { recipe: { recipe, variant: null, part: RECIPES[recipe].root } }),
+    ...(recipe && { recipe: { recipe, variant: null, tile: RECIPES[recipe].root } }),
   };
   return [tile, ...(tiles ?? []).flatMap(written)];
 }
 
 for (const { name, tiles, look, namedLooks = {}, ...rest } of [...COLLECTIONS, ...GALLERIES]) {
   const all = tiles.flatMap(written);
-  const used = PICTURES.filter(({ id }) => all.some((tile) => tile.picture === id));
+  const shown = new Set(all.flatMap(picturesIn));
+  const used = PICTURES.filter(({ id }) => shown.has(id));
   const document = {
-    formatVersion: 1,
+    formatVersion: FORMAT_VERSION,
     name,
     language: 'en',
     ...rest,

@@ -48,7 +48,7 @@ export const GALLERIES = [
     name: 'Sent in by guests',
     arrangement: {
       ...base('masonry', 16, 24, 1480),
-      masonry: { count: null, minimum: 230, most: 5, order: 'balanced', tolerance: 16 },
+      masonry: { count: null, min: 230, max: 5, order: 'balanced', tolerance: 16 },
     },
     bands: [
       {
@@ -58,13 +58,13 @@ export const GALLERIES = [
           columnGap: 10,
           rowGap: 10,
           padding: all(12),
-          masonry: { count: null, minimum: 150, most: 2, order: 'balanced', tolerance: 16 },
+          masonry: { count: null, min: 150, max: 2, order: 'balanced', tolerance: 16 },
         },
       },
       {
         id: 'smallest',
         below: 330,
-        arrangement: { masonry: { count: 1, minimum: 150, most: 2, order: 'balanced', tolerance: 16 } },
+        arrangement: { masonry: { count: 1, min: 150, max: 2, order: 'balanced', tolerance: 16 } },
       },
     ],
     look: { ...look, ground: '#f1efe8' },
@@ -75,7 +75,7 @@ export const GALLERIES = [
         kind: 'text',
         eyebrow: 'Post wall',
         heading: 'What you saw up there',
-        body: 'We print one a month for the stove room.',
+        text: 'We print one a month for the stove room.',
         fill: '#24413f',
       },
       picture('last-light'),
@@ -84,7 +84,7 @@ export const GALLERIES = [
       picture('moss-valley'),
       {
         name: 'Count',
-        kind: 'stat',
+        kind: 'figure',
         figure: '1 130',
         label: 'pictures since May',
         fill: '#8f3f22',
@@ -106,7 +106,7 @@ export const GALLERIES = [
       {
         name: 'First letter',
         kind: 'quote',
-        words: '“The fog let go for four minutes.”',
+        quote: '“The fog let go for four minutes.”',
         source: 'Ines, hut two',
         fill: '#e9dcc6',
         spread: 'between',
@@ -117,7 +117,7 @@ export const GALLERIES = [
     name: 'The long way round',
     arrangement: {
       ...base('rows', 8, 8, 1900),
-      gallery: { target: 250, least: 150, most: 420, lastRow: 'justified' },
+      gallery: { target: 250, min: 150, max: 420, lastRow: 'justified' },
     },
     bands: [
       {
@@ -127,7 +127,7 @@ export const GALLERIES = [
           columnGap: 5,
           rowGap: 5,
           padding: all(5),
-          gallery: { target: 170, least: 90, most: 420, lastRow: 'justified' },
+          gallery: { target: 170, min: 90, max: 420, lastRow: 'justified' },
         },
       },
     ],
@@ -160,14 +160,14 @@ export const GALLERIES = [
     name: 'One valley, many lights',
     arrangement: {
       ...base('mosaic', 6, 6, 1800),
-      mosaic: { count: 12, minimum: 96, most: 12, shareOfLarge: 0.34, mostCrop: 0.3, seed: 5 },
+      mosaic: { count: 12, min: 96, max: 12, shareOfLarge: 0.34, maxCrop: 0.3, seed: 5 },
     },
     bands: [
       {
         id: 'middle',
         below: 1000,
         arrangement: {
-          mosaic: { count: 8, minimum: 96, most: 12, shareOfLarge: 0.3, mostCrop: 0.3, seed: 5 },
+          mosaic: { count: 8, min: 96, max: 12, shareOfLarge: 0.3, maxCrop: 0.3, seed: 5 },
         },
       },
       {
@@ -177,7 +177,7 @@ export const GALLERIES = [
           columnGap: 4,
           rowGap: 4,
           padding: all(4),
-          mosaic: { count: 4, minimum: 96, most: 12, shareOfLarge: 0.5, mostCrop: 0.35, seed: 5 },
+          mosaic: { count: 4, min: 96, max: 12, shareOfLarge: 0.5, maxCrop: 0.35, seed: 5 },
         },
       },
     ],
@@ -296,7 +296,7 @@ export const GALLERIES = [
           columns: ['1fr', '220px'],
         },
         groups: {
-          content: { gallery: { target: 200, least: 120, most: 360, lastRow: 'justified' } },
+          content: { gallery: { target: 200, min: 120, max: 360, lastRow: 'justified' } },
         },
       },
       {
@@ -315,7 +315,7 @@ export const GALLERIES = [
           content: {
             columnGap: 6,
             rowGap: 6,
-            gallery: { target: 150, least: 80, most: 320, lastRow: 'justified' },
+            gallery: { target: 150, min: 80, max: 320, lastRow: 'justified' },
           },
           side: { columns: shares(2) },
           footer: { columns: ['1fr'] },
@@ -346,14 +346,14 @@ export const GALLERIES = [
             kind: 'text',
             eyebrow: 'Hut four',
             heading: 'Between the larches and the ridge',
-            body: 'Twenty-eight beds, one stove, and the longest view of the valley.',
+            text: 'Twenty-eight beds, one stove, and the longest view of the valley.',
             fill: '#24413f',
             type: { headingSize: 30 },
           },
           {
             name: 'Key',
             kind: 'action',
-            label: 'Ask for the key',
+            action: 'Ask for the key',
             address: '#key',
             fill: '#c2613a',
             ink: '#1a0d06',
@@ -368,7 +368,7 @@ export const GALLERIES = [
         type: { radius: 0 },
         arrangement: {
           ...base('rows', 8, 0, null),
-          gallery: { target: 230, least: 140, most: 380, lastRow: 'justified' },
+          gallery: { target: 230, min: 140, max: 380, lastRow: 'justified' },
         },
         tiles: [
           'larch-gate',
@@ -397,15 +397,15 @@ export const GALLERIES = [
             kind: 'text',
             eyebrow: 'Way up',
             heading: 'Three hours from the mill',
-            body: 'Turn left at the trail mark, not before it.',
+            text: 'Turn left at the trail mark, not before it.',
             fill: '#dfe8e2',
           },
-          { name: 'Beds', kind: 'stat', figure: '28', label: 'beds', fill: '#f6f1e9' },
-          { name: 'Height', kind: 'stat', figure: '2 140', label: 'metres up', fill: '#d9e5e6' },
+          { name: 'Beds', kind: 'figure', figure: '28', label: 'beds', fill: '#f6f1e9' },
+          { name: 'Height', kind: 'figure', figure: '2 140', label: 'metres up', fill: '#d9e5e6' },
           {
             name: 'Warden’s word',
             kind: 'quote',
-            words: '“Wipe your boots. The bread is still warm.”',
+            quote: '“Wipe your boots. The bread is still warm.”',
             source: 'Mira, warden since spring',
             fill: '#efe3d3',
             spread: 'between',
@@ -425,10 +425,10 @@ export const GALLERIES = [
             kind: 'text',
             eyebrow: '',
             heading: 'Kept by its guests',
-            body: 'Work days on the first Saturday of every month.',
+            text: 'Work days on the first Saturday of every month.',
             fill: '#e9dcc6',
           },
-          { name: 'Next day', kind: 'stat', figure: '5 June', label: 'next work day', fill: '#24413f' },
+          { name: 'Next day', kind: 'figure', figure: '5 June', label: 'next work day', fill: '#24413f' },
         ],
       },
     ],

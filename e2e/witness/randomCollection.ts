@@ -21,8 +21,8 @@ const KINDS: readonly ArrangementName[] = ['bento', 'fluid', 'masonry', 'rows', 
 /** Settings of one kind in one band, as a designer might choose them. */
 function settings({ pick, int, chance }: Random, kind: ArrangementName, band: number): Command {
   const counts = chance(0.5)
-    ? { count: int(1, 5), minimum: 200, most: null }
-    : { count: null, minimum: int(90, 280), most: pick([null, 2, 5]) };
+    ? { count: int(1, 5), min: 200, max: null }
+    : { count: null, min: int(90, 280), max: pick([null, 2, 5]) };
   switch (kind) {
     case 'masonry': {
       const along = chance(0.2);
@@ -30,7 +30,7 @@ function settings({ pick, int, chance }: Random, kind: ArrangementName, band: nu
         'masonry',
         {
           ...counts,
-          ...(along && { count: int(1, 3), minimum: 200, most: null }),
+          ...(along && { count: int(1, 3), min: 200, max: null }),
           direction: along ? 'inline' : 'block',
           laneSize: int(90, 240),
           order: pick(['kept', 'balanced']),
@@ -46,8 +46,8 @@ function settings({ pick, int, chance }: Random, kind: ArrangementName, band: nu
         'gallery',
         {
           target,
-          least: Math.round(target * 0.6),
-          most: Math.round(target * 1.6),
+          min: Math.round(target * 0.6),
+          max: Math.round(target * 1.6),
           lastRow: pick(['justified', 'at-most-target']),
         },
         band,
@@ -57,7 +57,7 @@ function settings({ pick, int, chance }: Random, kind: ArrangementName, band: nu
     case 'mosaic':
       return setOfKind(
         'mosaic',
-        { ...counts, shareOfLarge: pick([0, 0.2, 0.6]), mostCrop: pick([0.2, 0.5, 1]), seed: int(0, 999) },
+        { ...counts, shareOfLarge: pick([0, 0.2, 0.6]), maxCrop: pick([0.2, 0.5, 1]), seed: int(0, 999) },
         band,
         'band',
       );

@@ -4,18 +4,13 @@ import { checkFit } from './fit/checkFit.js';
 import { LEAST_SHOWN } from './fit/pictureFindings.js';
 import { bearingAt } from './bearingAt.js';
 import { LETTERS } from '../testing/layoutHtml.js';
-import { newTile } from '../parts/newTile.js';
 import { sample } from '../testing/sample.js';
-import type { CollectionDocument, PictureTile, TextTile } from '../document/types.js';
+import { cardWith, withHeld } from '../testing/held.js';
+import type { CollectionDocument } from '../document/types.js';
 
 const base = sample([[1, 1]]);
-const text: TextTile = {
-  ...(newTile('text', 'words') as TextTile),
-  heading: '',
-  body: 'Hüttenwartsversammlung',
-  eyebrow: '',
-};
-const picture: PictureTile = { ...(newTile('picture', 'wide') as PictureTile), picture: 'p' };
+const text = cardWith('text', 'words', { heading: '', text: 'Hüttenwartsversammlung' });
+const picture = cardWith('picture', 'wide', { picture: { picture: 'p' } });
 const document: CollectionDocument = {
   ...base,
   tiles: { words: text, wide: picture },
@@ -43,7 +38,10 @@ describe('what tiles bear at a width', () => {
   });
 
   test('no text is clipped by rows of px; rows that follow their content bear any', () => {
-    const long = { ...document, tiles: { ...document.tiles, words: { ...text, body: 'snow '.repeat(200) } } };
+    const long = {
+      ...document,
+      tiles: { ...document.tiles, words: withHeld(text, { text: 'snow '.repeat(200) }) },
+    };
     expect(at(0.5, long).allows('words', { columns: 1, rows: 2 })).toBe(false);
     const growing = { ...long, arrangement: { ...long.arrangement, autoRows: 'auto' } };
     expect(at(0.5, growing).allows('words', { columns: 1, rows: 1 })).toBe(true);
@@ -58,8 +56,8 @@ describe('what tiles bear at a width', () => {
   });
 
   test('nothing is allowed that the check finds squashed, clipped or cropped too far', () => {
-    const contained = { ...picture, id: 'whole', shows: 'contain' as const };
-    const running = { ...text, id: 'running', heading: 'Hut', body: 'Bread, a spoon and a blanket.' };
+    const contained = { ...withHeld(picture, { picture: { shows: 'contain' } }), id: 'whole' };
+    const running = cardWith('text', 'running', { heading: 'Hut', text: 'Bread, a spoon and a blanket.' });
     const all: CollectionDocument = {
       ...document,
       tiles: { ...document.tiles, whole: contained, running },

@@ -5,6 +5,7 @@ import { LEAST_SHOWN } from './fit/pictureFindings.js';
 import { SLACK } from '../geometry/slack.js';
 import { visibleShare } from '../geometry/visibleShare.js';
 import { evenColumn } from '../geometry/evenColumn.js';
+import { pictureOf } from '../document/card.js';
 import type { Band } from '../document/bands.js';
 import type { Span } from './packing/fillCells.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
@@ -103,14 +104,11 @@ export function bandBearing(
 
 /** Inline ÷ block of the picture that a tile covers itself with; null without one. */
 export function coveredAspect({ pictures }: CollectionDocument, tile: Tile): number | null {
-  if (tile.kind === 'picture' && tile.shows === 'contain') return null;
+  const part = pictureOf(tile);
+  if (part?.shows === 'contain') return null;
   const { fill } = tile.look;
   const id: string | null =
-    tile.kind === 'picture'
-      ? tile.picture
-      : typeof fill === 'object' && fill.kind === 'picture'
-        ? fill.picture
-        : null;
+    part !== null ? part.picture : typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : null;
   const picture = id === null ? undefined : pictures[id];
   return picture ? picture.inlineSize / picture.blockSize : null;
 }

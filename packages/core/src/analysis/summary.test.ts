@@ -9,6 +9,7 @@ import { newTile } from '../parts/newTile.js';
 import { sample, samplePictures } from '../testing/sample.js';
 import { summaryOf } from './summary.js';
 import { withEntryIds } from '../check/entryIds.js';
+import { cardWith } from '../testing/held.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 
 describe('a summary', () => {
@@ -38,7 +39,7 @@ describe('a summary', () => {
   test('is small, however long the words are', () => {
     const body = 'A very long story of the hut. '.repeat(500);
     const tiles = Object.fromEntries(
-      Array.from({ length: 200 }, (_, k) => [`t${k}`, { ...newTile('text', `t${k}`), body } as Tile]),
+      Array.from({ length: 200 }, (_, k) => [`t${k}`, cardWith('text', `t${k}`, { text: body })]),
     );
     const document = { ...sample([]), tiles, order: Object.keys(tiles) };
     expect(JSON.stringify(summaryOf(document)).length).toBeLessThan(60_000);

@@ -1,9 +1,9 @@
-import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../parts/uses.js';
-import type { CollectionDocument, Tile, TileId, Words } from '../document/types.js';
+import { partKindOf } from '../parts/index.js';
+import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../parts/uses.js';
+import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 
-/** Tiles and characters of running words that a thumbnail has room for. */
+/** Tiles that a thumbnail has room for. */
 const MOST_TILES = 40;
-const MOST_WORDS = 240;
 
 /**
  * A small document that looks like the beginning of a large one: its first tiles with what they need,
@@ -49,23 +49,15 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
       ...(looks && { looks: mine(looks) }),
     })),
     pictures: of(document.pictures, kept.flatMap(picturesIn)),
-    films: of(
-      document.films,
-      kept.flatMap((tile) => filmIn(tile) ?? []),
-    ),
+    films: of(document.films, kept.flatMap(filmsIn)),
     icons: of(document.icons, kept.flatMap(iconsIn)),
-    namedLooks: of(document.namedLooks, [...kept.map(({ look: own }) => own), look].flatMap(namedLooksIn)),
+    namedLooks: of(document.namedLooks, [...kept.flatMap(namedLooksOf), ...namedLooksIn(look)]),
   };
 }
 
 function short(tile: Tile): Tile {
   const { recipe: _, ...own } = tile;
-  return (tile.kind === 'text' ? { ...own, body: cut(tile.body) } : own) as Tile;
+  return own.kind === 'card'
+    ? { ...own, parts: own.parts.map((part) => partKindOf(part).short?.(part) ?? part) }
+    : own;
 }
-
-const cut = (words: Words): Words =>
-  typeof words === 'string'
-    ? words.slice(0, MOST_WORDS)
-    : words
-        .slice(0, 3)
-        .map((block) => ('items' in block ? { ...block, items: block.items.slice(0, 6) } : block));

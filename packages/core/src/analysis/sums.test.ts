@@ -11,11 +11,10 @@ import { layoutRows } from '../arrangements/rows/layoutRows.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { leastContrast } from '../look/ink.js';
 import { neededBlockSize } from './fit/needs.js';
-import { newTile } from '../parts/newTile.js';
 import { readDesign } from './packing/designRows.js';
 import { sample } from '../testing/sample.js';
+import { cardWith } from '../testing/held.js';
 import { squareRows } from '../geometry/squareModules.js';
-import type { TextTile } from '../document/types.js';
 
 describe('the sums', () => {
   test('an even column is (W − (n−1)·g) ÷ n, a span of s is s·col + (s−1)·g', () => {
@@ -26,10 +25,10 @@ describe('the sums', () => {
   });
 
   test('columns that fit a minimum', () => {
-    expect(columnsThatFit({ minimum: 240, most: null }, 1200, 24)).toBe(4);
-    expect(columnsThatFit({ minimum: 240, most: null }, 1032, 24)).toBe(4);
-    expect(columnsThatFit({ minimum: 240, most: null }, 1031, 24)).toBe(3);
-    expect(columnsThatFit({ minimum: 240, most: null }, 100, 24)).toBe(1);
+    expect(columnsThatFit({ min: 240, max: null }, 1200, 24)).toBe(4);
+    expect(columnsThatFit({ min: 240, max: null }, 1032, 24)).toBe(4);
+    expect(columnsThatFit({ min: 240, max: null }, 1031, 24)).toBe(3);
+    expect(columnsThatFit({ min: 240, max: null }, 100, 24)).toBe(1);
   });
 
   test('W 1200, gap 24, four columns: a minimum above 220.8, up to 282', () => {
@@ -41,11 +40,11 @@ describe('the sums', () => {
     const minimumFor = (gap: number) => Math.max(200, (1600 - 3 * gap) / 4);
     expect([minimumFor(16), minimumFor(40)]).toEqual([388, 370]);
     for (const gap of [16, 40]) {
-      expect(columnsThatFit({ minimum: 200, most: 4 }, 1600, gap)).toBe(4);
-      expect(columnsThatFit({ minimum: minimumFor(gap), most: null }, 1600, gap)).toBe(4);
+      expect(columnsThatFit({ min: 200, max: 4 }, 1600, gap)).toBe(4);
+      expect(columnsThatFit({ min: minimumFor(gap), max: null }, 1600, gap)).toBe(4);
     }
     // A gap that grows past the linked minimum would drop a column.
-    expect(columnsThatFit({ minimum: minimumFor(16), most: null }, 1600, 40)).toBe(3);
+    expect(columnsThatFit({ min: minimumFor(16), max: null }, 1600, 40)).toBe(3);
   });
 
   test('columns that rows of 2, 3 and 4 equal tiles share: lcm(2, 3, 4) = 12', () => {
@@ -164,12 +163,7 @@ describe('the sums', () => {
 
   test('text needs lines × line height and its padding', () => {
     const base = sample([[1, 1]]);
-    const tile: TextTile = {
-      ...(newTile('text', 't1') as TextTile),
-      eyebrow: '',
-      heading: '',
-      body: 'snow snow snow snow',
-    };
+    const tile = cardWith('text', 't1', { heading: '', text: 'snow snow snow snow' });
     // Letters of 8 px: 19 of them are 152 px; 84 px hold two words a line, so two lines of 14·1.45 px.
     expect(neededBlockSize(base, tile, LETTERS, 1280, 84 + 36)).toBeCloseTo(2 * 14 * 1.45 + 36, 0);
     expect(neededBlockSize(base, tile, LETTERS, 1280, 152 + 36)).toBeCloseTo(14 * 1.45 + 36, 0);

@@ -19,6 +19,7 @@ import { flatTiles, layoutCollection } from '../layout/layout.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { pageCss } from '../export/page/pageCss.js';
 import { sample, samplePictures } from '../testing/sample.js';
+import { pictureOf } from '../document/card.js';
 import type { Arrangement, ArrangementName, CollectionDocument, MosaicPlace } from '../document/types.js';
 import type { LaidOutTile } from './kind.js';
 
@@ -266,7 +267,7 @@ describe('a mosaic', () => {
     expect(layOut(fitted, 1000).tiles).toEqual(tiles);
     for (const { id, inlineSize, blockSize } of tiles) {
       const tile = fitted.tiles[id];
-      const asset = fitted.pictures[(tile?.kind === 'picture' && tile.picture) || ''];
+      const asset = fitted.pictures[(tile && pictureOf(tile)?.picture) ?? ''];
       expect((asset?.inlineSize ?? 0) / (asset?.blockSize ?? 1)).toBeCloseTo(inlineSize / blockSize, 2);
     }
   });

@@ -2,7 +2,7 @@ import { arrangementKinds } from '../arrangements/index.js';
 import { NO_AREA } from '../arrangements/bento/areaMap.js';
 import { parseAreas } from '../engine/css/parseTracks.js';
 import { formatTrackSize } from '../engine/css/trackSize.js';
-import { id } from './checkLook.js';
+import { id } from '../look/checks.js';
 import { areaName } from './checkPlace.js';
 import { LIMITS } from '../document/limits.js';
 import { TRACK_LIKE } from '../document/spellings.js';

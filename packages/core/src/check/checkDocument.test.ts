@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkDocument } from './checkDocument.js';
 import { formatProblem } from '../document/problems.js';
+import { cardWith } from '../testing/held.js';
 import { sample } from '../testing/sample.js';
 
 /** The sample as JSON, with a value written at a path. */
@@ -38,9 +39,9 @@ describe('checkDocument', () => {
     ['name', '', '/name: A name is empty. Write it.'],
     ['name', 'a\0b', '/name: A name holds a character that no text can have (U+0000). Remove it.'],
     [
-      'tiles.t1.label',
+      'tiles.t1.parts.1.words',
       '\0',
-      '/tiles/t1/label: This text holds a character that no text can have (U+0000). Remove it.',
+      '/tiles/t1/parts/1/words: This text holds a character that no text can have (U+0000). Remove it.',
     ],
     [
       'arrangement.columns',
@@ -73,11 +74,7 @@ describe('checkDocument', () => {
       'teal',
       '/tiles/t1/look/fill: A colour is written like “#1e6b5c”; here it is "teal".',
     ],
-    [
-      'tiles.t1.kind',
-      'poem',
-      '/tiles/t1/kind: A tile’s kind is one of "text", "picture", "stat", "quote", "marks", "action", "film", "group"; here it is "poem".',
-    ],
+    ['tiles.t1.kind', 'poem', '/tiles/t1/kind: A tile’s kind is one of "card", "group"; here it is "poem".'],
     ['tiles.t1.id', 't9', '/tiles/t1/id: It is stored under “t1”, so its id is “t1” too; here it is "t9".'],
     ['tiles.t1', null, '/tiles/t1: A tile is an object; here it is null.'],
     ['order', ['t1', 't2', 't1'], '/order/2: “t1” comes twice. Keep one.'],
@@ -100,7 +97,7 @@ describe('checkDocument', () => {
     [
       'formatVersion',
       7,
-      '/formatVersion: This collection has format version 7; this Noria reads up to 1. Open it with a newer Noria.',
+      '/formatVersion: This collection has format version 7; this Noria reads up to 2. Open it with a newer Noria.',
     ],
     [
       'formatVersion',
@@ -113,20 +110,13 @@ describe('checkDocument', () => {
   });
 
   test('a picture tile names a picture that is there', () => {
-    const tile = {
-      id: 't1',
-      name: 'Hut',
-      kind: 'picture',
-      picture: 'hut',
-      focalPoint: { x: 0.5, y: 2 },
-      caption: '',
-    };
-    const { place, look } = sample([[1, 1]]).tiles.t1 as { place: unknown; look: unknown };
-    expect(said(withValue('tiles.t1', { ...tile, place, look }))).toEqual([
-      '/tiles/t1/focalPoint/y: A share is a number from 0 to 1; here it is 2.',
+    const tile = (focalPoint: object) =>
+      cardWith('picture', 't1', { picture: { picture: 'hut', focalPoint } });
+    expect(said(withValue('tiles.t1', tile({ x: 0.5, y: 2 })))).toEqual([
+      '/tiles/t1/parts/0/focalPoint/y: A share is a number from 0 to 1; here it is 2.',
     ]);
-    expect(said(withValue('tiles.t1', { ...tile, place, look, focalPoint: { x: 0, y: 1 } }))).toEqual([
-      '/tiles/t1/picture: There is no picture “hut” in the collection. Add it to “pictures”, or write null.',
+    expect(said(withValue('tiles.t1', tile({ x: 0, y: 1 })))).toEqual([
+      '/tiles/t1/parts/0: There is no picture “hut” in the collection. Add it to “pictures”, or write null.',
     ]);
   });
 
@@ -142,8 +132,10 @@ describe('checkDocument', () => {
   test.each(['javascript:alert(1)', ' JavaScript:alert(1)', 'data:text/html,x'])(
     'an action does not lead to %s',
     (address) => {
-      const tile = { ...sample([[1, 1]]).tiles.t1, kind: 'action', label: 'Go', address };
-      expect(said(withValue('tiles.t1', tile)).join()).toContain('/tiles/t1/address: An address starts with');
+      const tile = cardWith('action', 't1', { action: { words: 'Go', address } });
+      expect(said(withValue('tiles.t1', tile)).join()).toContain(
+        '/tiles/t1/parts/0/address: An address starts with',
+      );
     },
   );
 

@@ -1,8 +1,10 @@
 import { LIMITS } from '../document/limits.js';
 import { numbered, withEntryIds } from './entryIds.js';
 import { migrate } from './migrate.js';
-import { address, colour, id, partOfLook, collectionLook, namedLook, tileLook, words } from './checkLook.js';
-import { contents, film, icon, OPTIONAL_CONTENT, picture } from './checkContent.js';
+import { address, colour, id, words } from '../look/checks.js';
+import { partOfLook, collectionLook, namedLook, tileLook } from './checkLook.js';
+import { film, icon, picture } from './checkAssets.js';
+import { parts } from './checkParts.js';
 import { arrangement, ownArrangement } from './checkArrangement.js';
 import { ownPlace, place } from './checkPlace.js';
 import { checkReferences } from './checkReferences.js';
@@ -20,7 +22,7 @@ import {
 } from '../document/checks.js';
 import type { Check, Reporter } from '../document/checks.js';
 import { pointerSegment, type Problem } from '../document/problems.js';
-import { BAND_LOOK_FIELDS, type CollectionDocument } from '../document/types.js';
+import { BAND_LOOK_FIELDS, FORMAT_VERSION, type CollectionDocument } from '../document/types.js';
 
 export interface CheckedDocument {
   /** The document in the present format version, when no problem is an error. */
@@ -29,7 +31,7 @@ export interface CheckedDocument {
 }
 
 const name = text(LIMITS.name, 'A name', 1);
-const typeSize = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
+const typeSize = number(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size');
 const typeSizes = fields({ headingSize: typeSize, bodySize: typeSize }, 'A band’s type sizes', [
   'headingSize',
   'bodySize',
@@ -39,8 +41,8 @@ const bandLook = fields(
   {
     headingSize: typeSize,
     bodySize: typeSize,
-    spread: oneOf(['start', 'centre', 'end', 'between'], 'How contents are spread'),
-    align: oneOf(['start', 'centre', 'end', 'fill'], 'How contents are aligned'),
+    spread: oneOf(['start', 'center', 'end', 'between'], 'How contents are spread'),
+    align: oneOf(['start', 'center', 'end', 'fill'], 'How contents are aligned'),
     direction: oneOf(['down', 'along'], 'The direction of contents'),
     textDirection: oneOf(['inline', 'block'], 'The direction of text'),
   },
@@ -62,9 +64,13 @@ const band = fields(
   ['groups', 'typeSizes', 'looks'],
 );
 
-const group = { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') };
+/** What is in a tile, by its kind. */
+const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
+  card: { parts },
+  group: { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') },
+};
 
-const corner = oneOf(['start', 'centre', 'end'], 'Where a badge sits');
+const corner = oneOf(['start', 'center', 'end'], 'Where a badge sits');
 const badge = fields({ id, words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge', [
   'id',
 ]);
@@ -75,14 +81,11 @@ const motion = fields(
   },
   'A motion',
 );
-const use = fields({ recipe: id, variant: orNull(id), part: id }, 'The use of a recipe');
+const use = fields({ recipe: id, variant: orNull(id), tile: id }, 'The use of a recipe');
 const weight = number(1, 5, 'A weight', true);
 const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
 
-const OPTIONAL_IN_TILE = [
-  ...['badges', 'weight', 'link', 'recipe', 'motion', 'neverBelow', 'withNext'],
-  ...OPTIONAL_CONTENT,
-];
+const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', 'neverBelow', 'withNext'];
 const neverBelow = number(1, LIMITS.track, 'A least width');
 const withNext = oneOf([true], 'Whether a tile belongs with the next');
 
@@ -90,9 +93,9 @@ const tile =
   (key: string): Check =>
   (value, path, report) => {
     const kind = isObject(value) ? String(value.kind) : '';
-    const content = Object.hasOwn(contents, kind) ? contents[kind] : kind === 'group' ? group : undefined;
+    const content = Object.hasOwn(contents, kind) ? contents[kind] : undefined;
     if (isObject(value) && !content) {
-      return oneOf([...Object.keys(contents), 'group'], 'A tile’s kind')(value.kind, `${path}/kind`, report);
+      return oneOf(Object.keys(contents), 'A tile’s kind')(value.kind, `${path}/kind`, report);
     }
     const known = {
       id,
@@ -109,7 +112,7 @@ const tile =
       withNext,
       ...content,
     };
-    fields(known, kind ? `A ${kind} tile` : 'A tile', OPTIONAL_IN_TILE)(value, path, report);
+    fields(known, kind ? `A ${kind}` : 'A tile', OPTIONAL_IN_TILE)(value, path, report);
     sameId(value, key, path, report);
   };
 
@@ -117,7 +120,7 @@ const recipe =
   (key: string): Check =>
   (value, path, report) => {
     const slot = fields(
-      { name, part: id, field: pattern(/^[a-z][a-zA-Z]{0,40}$/, 'A field', '“heading”') },
+      { name, tile: id, part: id, field: pattern(/^[a-z][a-zA-Z]{0,40}$/, 'A field', '“heading”') },
       'A slot',
     );
     const variant = fields(
@@ -129,7 +132,7 @@ const recipe =
         id,
         name,
         root: id,
-        parts: record(tile, LIMITS.tiles, 'A recipe’s tiles'),
+        tiles: record(tile, LIMITS.tiles, 'A recipe’s tiles'),
         slots: list(slot, 0, LIMITS.slots, 'The list of slots'),
         variants: list(variant, 0, LIMITS.variants, 'The list of variants'),
       },
@@ -170,7 +173,7 @@ const table =
 
 const collection = fields(
   {
-    formatVersion: oneOf([1], 'The format version'),
+    formatVersion: oneOf([FORMAT_VERSION], 'The format version'),
     name,
     language: pattern(/^[a-z]{2,3}(-[a-z0-9]{2,8})*$/i, 'A language', '“en” or “pt-BR”'),
     arrangement,

@@ -1,51 +1,8 @@
+import { colour, id, orNamed, plainColour, point, share, tint } from '../look/checks.js';
 import { FAMILIES } from '../parts/families.js';
-import { isAddress } from '../engine/css/address.js';
 import { LIMITS } from '../document/limits.js';
-import {
-  fields,
-  isObject,
-  list,
-  number,
-  oneOf,
-  orNull,
-  pattern,
-  sameId,
-  shown,
-  text,
-} from '../document/checks.js';
+import { fields, isObject, list, number, oneOf, orNull, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
-
-const ID = /^[a-z][a-z0-9-]{0,63}$/;
-export const id = pattern(ID, 'An id', '“hut-at-dusk”: small letters, digits and hyphens');
-export const words = text(LIMITS.words, 'This text');
-
-const NAMED = /^\{[a-z][a-z0-9-]{0,63}\}$/;
-const isNamed = (value: unknown) => typeof value === 'string' && NAMED.test(value);
-
-/** A value, or a named look in its place. */
-const orNamed =
-  (check: Check): Check =>
-  (value, path, report) => {
-    if (!isNamed(value)) check(value, path, report);
-  };
-
-const plainColour = pattern(/^#[0-9a-f]{6}$/i, 'A colour', '“#1e6b5c”');
-export const colour = orNamed(plainColour);
-export const share = number(0, 1, 'A share');
-export const point = fields({ x: share, y: share }, 'A focal point');
-
-/** Somewhere that a link may lead. */
-export const address: Check = (value, path, report) => {
-  text(2000, 'An address')(value, path, report);
-  if (typeof value !== 'string' || isAddress(value)) return;
-  report({
-    path,
-    severity: 'error',
-    message: `An address starts with https://, http://, mailto:, tel: or #, or is relative, without blanks around it; here it is ${shown(value)}.`,
-  });
-};
-
-export const tint = fields({ colour, strength: share }, 'A tint');
 
 const stop = fields({ id, colour, at: share, strength: share }, 'A stop of a gradient', ['id', 'strength']);
 const stops = list(stop, 2, LIMITS.stops, 'The list of stops');
@@ -92,7 +49,7 @@ const shade = fields(
   'A shade',
 );
 
-const typePx = number(LIMITS.typeSize.least, LIMITS.typeSize.most, 'A type size');
+const typePx = number(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size');
 const pageWidth = number(LIMITS.narrowest, 10_000, 'A width');
 const fluid = fields({ from: typePx, to: typePx, fromWidth: pageWidth, toWidth: pageWidth }, 'A fluid size');
 const sized: Check = (value, path, report) => (isObject(value) ? fluid : typePx)(value, path, report);
@@ -108,7 +65,7 @@ const typeFields = (role: string) => ({
 });
 
 const optionalLook = {
-  align: oneOf(['start', 'centre', 'end', 'fill'], 'The alignment'),
+  align: oneOf(['start', 'center', 'end', 'fill'], 'The alignment'),
   direction: oneOf(['down', 'along'], 'The direction'),
   gap: measure(LIMITS.gap, 'A gap'),
   padding: ((value, path, report) =>
@@ -137,7 +94,7 @@ const ink: Check = (value, path, report) => {
 const wholeLook = {
   fill: fillOrNone,
   ink,
-  spread: oneOf(['start', 'centre', 'end', 'between'], 'The spread'),
+  spread: oneOf(['start', 'center', 'end', 'between'], 'The spread'),
   ...optionalLook,
 };
 

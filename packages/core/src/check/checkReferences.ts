@@ -1,5 +1,6 @@
 import { LIMITS } from '../document/limits.js';
-import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../parts/uses.js';
+import { partIn } from '../document/card.js';
+import { namedLooksIn, namesIn, usesIn } from '../parts/uses.js';
 import type { Reporter } from '../document/checks.js';
 import type { CollectionDocument, Recipe, Tile } from '../document/types.js';
 
@@ -37,7 +38,12 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
         `There is no recipe “${table.recipe}”. Add it, or remove the table.`,
       );
   }
-  checkNamed(document, document.look, '/look', error);
+  checkNames(
+    document,
+    namedLooksIn(document.look).map((id) => ({ id, at: '/look' })),
+    '',
+    error,
+  );
   const bandIds = new Set<string>();
   document.bands.forEach((each, k) => {
     const wider = document.bands[k - 1]?.below ?? Infinity;
@@ -83,52 +89,60 @@ const keepsAssets = (before: CollectionDocument, after: CollectionDocument) =>
 
 type Say = (path: string, message: string) => void;
 
+const KEPT = { picture: 'pictures', film: 'films', icon: 'icons' } as const;
+
 /** What a tile shows, and the names that it follows, are in the collection. */
 function checkTile(document: CollectionDocument, tile: Tile, path: string, error: Say) {
-  const lacking = (what: string, ids: readonly string[], all: object | undefined, at: string) => {
-    for (const id of ids) {
-      if (!Object.hasOwn(all ?? {}, id))
-        error(
-          `${path}/${at}`,
-          `There is no ${what} “${id}” in the collection. Add it to “${what}s”, or write null.`,
-        );
-    }
-  };
-  const film = filmIn(tile);
-  lacking('picture', picturesIn(tile), document.pictures, tile.kind === 'picture' ? 'picture' : tile.kind);
-  lacking('film', film === null ? [] : [film], document.films, 'film');
-  lacking('icon', iconsIn(tile), document.icons, 'marks');
-  checkNamed(document, tile.look, `${path}/look`, error);
+  for (const { what, id, at } of usesIn(tile)) {
+    if (!Object.hasOwn(document[KEPT[what]] ?? {}, id))
+      error(
+        `${path}${at}`,
+        `There is no ${what} “${id}” in the collection. Add it to “${KEPT[what]}”, or write null.`,
+      );
+  }
+  checkNames(document, namesIn(tile), path, error);
   if (tile.recipe && !Object.hasOwn(document.recipes ?? {}, tile.recipe.recipe))
     error(`${path}/recipe`, `There is no recipe “${tile.recipe.recipe}”. Add it, or release the tile.`);
 }
 
-function checkNamed({ namedLooks }: CollectionDocument, look: unknown, path: string, error: Say) {
-  for (const id of namedLooksIn(look)) {
+function checkNames(
+  { namedLooks }: CollectionDocument,
+  names: ReturnType<typeof namesIn>,
+  path: string,
+  error: Say,
+) {
+  for (const { id, at } of names) {
     if (!Object.hasOwn(namedLooks ?? {}, id))
-      error(path, `There is no named look “${id}”. Add it to “namedLooks”, or write the value itself.`);
+      error(
+        `${path}${at}`,
+        `There is no named look “${id}”. Add it to “namedLooks”, or write the value itself.`,
+      );
   }
 }
 
-/** A recipe's tiles hang together from its root, and its slots are fields of them. */
+/** A recipe's tiles hang together from its root, and its slots are fields of their parts. */
 function checkRecipe(document: CollectionDocument, recipe: Recipe, error: Say) {
   const path = `/recipes/${recipe.id}`;
   const seen = new Set<string>();
   const visit = (id: string, depth: number): void => {
-    const part = Object.hasOwn(recipe.parts, id) ? recipe.parts[id] : undefined;
-    if (!part || seen.has(id) || depth > LIMITS.depth)
+    const tile = Object.hasOwn(recipe.tiles, id) ? recipe.tiles[id] : undefined;
+    if (!tile || seen.has(id) || depth > LIMITS.depth)
       return error(path, `The recipe’s tile “${id}” is missing, comes twice or lies too deep.`);
     seen.add(id);
-    checkTile(document, { ...part, recipe: undefined } as unknown as Tile, `${path}/parts/${id}`, error);
-    if (part.kind === 'group') part.order.forEach((each) => visit(each, depth + 1));
+    checkTile(document, { ...tile, recipe: undefined } as unknown as Tile, `${path}/tiles/${id}`, error);
+    if (tile.kind === 'group') tile.order.forEach((each) => visit(each, depth + 1));
   };
   visit(recipe.root, 0);
-  for (const id of Object.keys(recipe.parts)) {
-    if (!seen.has(id)) error(`${path}/parts/${id}`, `“${id}” is in no group of the recipe. Remove it.`);
+  for (const id of Object.keys(recipe.tiles)) {
+    if (!seen.has(id)) error(`${path}/tiles/${id}`, `“${id}” is in no group of the recipe. Remove it.`);
   }
-  for (const { part, field, name } of recipe.slots) {
-    const tile = Object.hasOwn(recipe.parts, part) ? recipe.parts[part] : undefined;
-    if (!tile || !(field in tile))
-      error(`${path}/slots`, `The slot “${name}” is for “${field}” of “${part}”, which is not there.`);
+  for (const { tile: id, part, field, name } of recipe.slots) {
+    const tile = Object.hasOwn(recipe.tiles, id) ? recipe.tiles[id] : undefined;
+    const own = partIn(tile, part);
+    if (!own || !(field in own))
+      error(
+        `${path}/slots`,
+        `The slot “${name}” is for “${field}” of the part “${part}” in “${id}”, which is not there.`,
+      );
   }
 }

@@ -1,3 +1,4 @@
+import { partKindOf } from '../parts/index.js';
 import { formatTrackSize } from '../engine/css/trackSize.js';
 import type {
   Arrangement,
@@ -7,13 +8,16 @@ import type {
   Fill,
   Gradient,
   GradientStop,
-  Mark,
+  Part,
   Tile,
   TrackSize,
 } from '../document/types.js';
 
 /** Names a new entry of a list; `taken` are the ids that it must not get. */
-export type NameEntry = (what: 'stop' | 'icon' | 'badge' | 'track', taken: ReadonlySet<string>) => string;
+export type NameEntry = (
+  what: 'stop' | 'icon' | 'badge' | 'track' | 'part',
+  taken: ReadonlySet<string>,
+) => string;
 
 /** The first free number behind the kind of thing: the same for everyone who reads the same document. */
 export const numbered: NameEntry = (what, taken) => {
@@ -54,7 +58,7 @@ export function withEntryIds(
       ? document.recipes
       : mapped(document.recipes, (recipe) =>
           changedIn(recipe, {
-            parts: mapped(recipe.parts, (part) => tileIds(part, name)),
+            tiles: mapped(recipe.tiles, (tile) => tileIds(tile, name)),
             variants: listed(recipe.variants, (variant) =>
               changedIn(variant, { looks: mapped(variant.looks, (look) => lookIds(look, name)) }),
             ),
@@ -81,10 +85,18 @@ function tileIds(tile: Tile, name: NameEntry): Tile {
   return changedIn(tile, {
     look: lookIds(tile.look, name),
     ...(tile.badges && { badges: entryIds<Badge>(tile.badges, 'badge', name) }),
-    ...(tile.kind === 'marks' && { marks: entryIds<Mark>(tile.marks, 'icon', name) }),
+    ...(tile.kind === 'card' && { parts: partIds(tile.parts, name) }),
     ...(tile.kind === 'group' && { arrangement: trackIds(tile.arrangement, name) }),
   });
 }
+
+const partIds = (parts: readonly Part[], name: NameEntry): readonly Part[] =>
+  listed(entryIds<Part>(parts, 'part', name), (part) => {
+    const { entries } = partKindOf(part);
+    if (!entries) return part;
+    const all = (part as unknown as Record<string, readonly Identified[]>)[entries.field] ?? [];
+    return changedIn(part, { [entries.field]: entryIds(all, entries.what, name) });
+  });
 
 function lookIds<Look extends { readonly fill?: Fill; readonly border?: Border }>(
   look: Look,
@@ -135,7 +147,7 @@ function idsFor(count: number, ids: readonly string[], name: NameEntry): readonl
 
 function entryIds<Entry extends Identified>(
   entries: readonly Entry[],
-  what: 'stop' | 'icon' | 'badge',
+  what: 'stop' | 'icon' | 'badge' | 'part',
   name: NameEntry,
 ): readonly Entry[] {
   const ids = idsFor(

@@ -1,11 +1,12 @@
 import { isObject, shown } from '../document/checks.js';
+import { fromVersion1 } from './migrations/version1.js';
 import { FORMAT_VERSION } from '../document/types.js';
 import type { Problem } from '../document/problems.js';
 
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
-/** By the version each starts from. Version 1 is the first, so there is none yet. */
-const MIGRATIONS: Readonly<Record<number, Migration>> = {};
+/** By the version each starts from. */
+const MIGRATIONS: Readonly<Record<number, Migration>> = { 1: fromVersion1 };
 
 /** Brings a document of an older format version up to the present one. */
 export function migrate(input: unknown): { value: unknown; problems: readonly Problem[] } {
@@ -27,9 +28,18 @@ export function migrate(input: unknown): { value: unknown; problems: readonly Pr
       `This collection has format version ${formatVersion}; this Noria reads up to ${FORMAT_VERSION}. Open it with a newer Noria.`,
     );
   }
-  let value = input;
-  for (let version = formatVersion; version < FORMAT_VERSION; version++) {
+  return { value: broughtUp(input), problems: [] };
+}
+
+/**
+ * A document of an older format version as one of another; what is of no known version, or of that one
+ * already, is the same object. Whether it is sound is not looked at.
+ * @param to the version that is wanted, at most the present one
+ */
+export function broughtUp(document: unknown, to: number = FORMAT_VERSION): unknown {
+  if (!isObject(document) || typeof document.formatVersion !== 'number') return document;
+  let value = document;
+  for (let version = document.formatVersion; version < to; version++)
     value = MIGRATIONS[version]?.(value) ?? value;
-  }
-  return { value, problems: [] };
+  return value;
 }

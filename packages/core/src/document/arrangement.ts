@@ -29,9 +29,9 @@ export interface FluidColumns {
   /** With few tiles, `auto-fit` lets them share the whole width, `auto-fill` keeps room for more. */
   readonly repeat: 'auto-fit' | 'auto-fill';
   /** No column is narrower, px; but one that is alone is never wider than the page. */
-  readonly minimum: number;
+  readonly min: number;
   /** Never more columns than these; null: as many as fit. */
-  readonly most: number | null;
+  readonly max: number | null;
   /** Below this width of the page, px, every tile takes one column; null: spans apply where they fit. */
   readonly spansFrom: number | null;
 }
@@ -41,9 +41,9 @@ export interface ColumnCount {
   /** So many at every width; null: as many of the least width as fit. */
   readonly count: number | null;
   /** No column is narrower where they are as many as fit, px. */
-  readonly minimum: number;
+  readonly min: number;
   /** Never more than these where they are as many as fit; null: any number. */
-  readonly most: number | null;
+  readonly max: number | null;
 }
 
 export interface MasonryLanes extends ColumnCount {
@@ -60,8 +60,8 @@ export interface MasonryLanes extends ColumnCount {
 /** Heights of rows in a row gallery, px. */
 export interface GalleryRows {
   readonly target: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   /** A last row that is not full is filled up all the same, or no higher than the target. */
   readonly lastRow: 'justified' | 'at-most-target';
 }
@@ -70,7 +70,7 @@ export interface MosaicModules extends ColumnCount {
   /** The share of pictures that should be large, 0 to 1. */
   readonly shareOfLarge: number;
   /** The most of a picture that may be cropped away, 0 to 1. */
-  readonly mostCrop: number;
+  readonly maxCrop: number;
   /** The same seed, the same mosaic. A whole number, 0 or more. */
   readonly seed: number;
 }

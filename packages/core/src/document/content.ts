@@ -1,4 +1,4 @@
-/** What tiles hold. */
+/** What the parts of tiles hold. */
 
 import type { FilmId, IconId, PictureId, TileId } from './ids.js';
 
@@ -40,8 +40,8 @@ export interface PictureAsset {
   readonly placeholder?: string;
 }
 
-/** One of a row of marks: an icon or a picture, with what it stands for. */
-export interface Mark {
+/** One of a row of icons: an icon or a picture, with what it stands for. */
+export interface IconItem {
   /** Tells it apart from the others in its row; filled in where it is left out. */
   readonly id?: string;
   readonly icon: IconId | null;
@@ -82,5 +82,5 @@ export interface RecipeUse {
   /** Null: the recipe as it is. */
   readonly variant: string | null;
   /** Which tile of the recipe it is. */
-  readonly part: TileId;
+  readonly tile: TileId;
 }

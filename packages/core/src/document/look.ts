@@ -95,9 +95,9 @@ export type TypeSize = Measure | FluidSize;
 
 export type FamilyName = 'Bricolage Grotesque' | 'Hanken Grotesk' | 'Martian Mono';
 
-export type Spread = 'start' | 'centre' | 'end' | 'between';
+export type Spread = 'start' | 'center' | 'end' | 'between';
 /** Across the content's direction; `fill` stretches. */
-export type Alignment = 'start' | 'centre' | 'end' | 'fill';
+export type Alignment = 'start' | 'center' | 'end' | 'fill';
 
 /** What is left out is as the collection has it, or none. */
 export interface TileLook {

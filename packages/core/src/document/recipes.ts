@@ -2,15 +2,17 @@
 
 import type { TileLook } from './look.js';
 import type { RecipeId } from './content.js';
-import type { TileId } from './ids.js';
+import type { PartId, TileId } from './ids.js';
 import type { Tile } from './tile.js';
 
 /** A place in a recipe that each use fills with content of its own. */
 export interface Slot {
   readonly name: string;
   /** The tile of the recipe that it lies in. */
-  readonly part: TileId;
-  /** The field of that tile's content. */
+  readonly tile: TileId;
+  /** The part of that tile. */
+  readonly part: PartId;
+  /** The field of that part. */
   readonly field: string;
 }
 
@@ -28,7 +30,7 @@ export interface Recipe {
   /** The outermost of its tiles. */
   readonly root: TileId;
   /** Its tiles by the ids that they have in the recipe; those in groups too. */
-  readonly parts: Readonly<Record<TileId, Tile>>;
+  readonly tiles: Readonly<Record<TileId, Tile>>;
   readonly slots: readonly Slot[];
   readonly variants: readonly Variant[];
 }

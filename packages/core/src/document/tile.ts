@@ -1,9 +1,10 @@
-/** A tile: its place, its content and its look. */
+/** A tile: its place, its look and what is in it. */
 
 import type { Arrangement } from './arrangement.js';
-import type { Mark, RecipeUse, Words } from './content.js';
-import type { FilmId, PictureId, TileId } from './ids.js';
-import type { Colour, FocalPoint, TileLook, Tint } from './look.js';
+import type { RecipeUse } from './content.js';
+import type { TileId } from './ids.js';
+import type { Colour, TileLook } from './look.js';
+import type { Part } from './parts.js';
 
 export interface Pin {
   readonly column: number;
@@ -11,7 +12,7 @@ export interface Pin {
 }
 
 /** Where a tile lies in its cells along one axis; `fill` makes it as large as they are. */
-export type Lie = 'fill' | 'start' | 'centre' | 'end';
+export type Lie = 'fill' | 'start' | 'center' | 'end';
 
 /** How a tile fills its place; a size in px of its own, or null: by its content. */
 export interface Fit {
@@ -75,7 +76,7 @@ interface TileBase {
   /** Place in the widest band. */
   readonly place: Place;
   readonly look: TileLook;
-  /** How much it matters beside the others, 1 to 5; left out: by its kind. */
+  /** How much it matters beside the others, 1 to 5; left out: by what is in it. */
   readonly weight?: number;
   /** Left out: none. */
   readonly badges?: readonly Badge[];
@@ -99,71 +100,11 @@ export interface Motion {
   readonly points: 'none' | 'lift' | 'near';
 }
 
-export interface TextTile extends TileBase {
-  readonly kind: 'text';
-  readonly eyebrow: string;
-  readonly heading: string;
-  /** 1 to 6; left out: by where it comes in the page. */
-  readonly headingLevel?: number;
-  readonly body: Words;
-}
-
-export interface PictureTile extends TileBase {
-  readonly kind: 'picture';
-  /** Null: no picture chosen yet. */
-  readonly picture: PictureId | null;
-  /** The point that stays in view. */
-  readonly focalPoint: FocalPoint;
-  readonly caption: string;
-  /** Left out: it covers the tile. */
-  readonly shows?: 'cover' | 'contain';
-  /** 1 to 8 times the size that covers the tile; left out: 1. */
-  readonly zoom?: number;
-  /** Which part shows, as `object-position`; left out: the one around the focal point. */
-  readonly position?: FocalPoint;
-  readonly tint?: Tint;
-  /** The set of pictures that it opens large in, in the page; left out: as the collection says. */
-  readonly enlarges?: string;
-}
-
-export interface StatTile extends TileBase {
-  readonly kind: 'stat';
-  readonly figure: string;
-  readonly label: string;
-}
-
-export interface QuoteTile extends TileBase {
-  readonly kind: 'quote';
-  readonly words: string;
-  readonly source: string;
-}
-
-export interface ActionTile extends TileBase {
-  readonly kind: 'action';
-  readonly label: string;
-  /** Where it leads: `https:`, `mailto:`, `#…` or a relative address. */
-  readonly address: string;
-}
-
-export interface MarksTile extends TileBase {
-  readonly kind: 'marks';
-  readonly marks: readonly Mark[];
-  /** How high each is, px. */
-  readonly markSize: number;
-  /** Labels that are not shown are still read out. */
-  readonly showLabels: boolean;
-}
-
-export interface FilmTile extends TileBase {
-  readonly kind: 'film';
-  /** Null: no film chosen yet. */
-  readonly film: FilmId | null;
-  /** What shows before it plays. */
-  readonly poster: PictureId | null;
-  readonly focalPoint: FocalPoint;
-  readonly caption: string;
-  /** By itself, again and again, or by controls that it shows. */
-  readonly plays: 'itself' | 'controls';
+/** A tile that holds parts: what they are says what it is in the page. */
+export interface Card extends TileBase {
+  readonly kind: 'card';
+  /** In the order in which they are read. */
+  readonly parts: readonly Part[];
 }
 
 /** A tile that holds tiles in an arrangement of its own. */
@@ -175,6 +116,4 @@ export interface GroupTile extends TileBase {
   readonly order: readonly TileId[];
 }
 
-export type Tile =
-  TextTile | PictureTile | StatTile | QuoteTile | MarksTile | ActionTile | FilmTile | GroupTile;
-export type TileKind = Tile['kind'];
+export type Tile = Card | GroupTile;

@@ -11,10 +11,11 @@ export type * from './arrangement.js';
 export type * from './content.js';
 export type * from './ids.js';
 export type * from './look.js';
+export type * from './parts.js';
 export type * from './recipes.js';
 export type * from './tile.js';
 
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = 2;
 
 /** A band below a breakpoint. What it does not set is carried from the next wider band. */
 export interface NarrowerBand {

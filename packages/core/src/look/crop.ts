@@ -1,4 +1,4 @@
-import type { FocalPoint, PictureAsset, PictureTile } from '../document/types.js';
+import type { FocalPoint, PictureAsset, PicturePart } from '../document/types.js';
 
 /** A slot that a picture is shown in, px. */
 export interface SlotSize {
@@ -7,7 +7,7 @@ export interface SlotSize {
 }
 
 type Natural = Pick<PictureAsset, 'inlineSize' | 'blockSize'>;
-type Shown = Pick<PictureTile, 'focalPoint' | 'shows' | 'zoom' | 'position'>;
+type Shown = Pick<PicturePart, 'focalPoint' | 'shows' | 'zoom' | 'position'>;
 
 /** The part of a picture that is in view, as shares of it from its top left. */
 export interface Crop {

@@ -38,7 +38,11 @@ export const grows = (looks: NamedLooks | undefined, size: TypeSize | undefined)
 const remembered = whileSame<CollectionDocument['tiles'], boolean>();
 
 /** Whether any type of the collection grows with the page. */
-export function hasFluidType({ look, tiles, namedLooks }: CollectionDocument): boolean {
+export function hasFluidType({
+  look,
+  tiles,
+  namedLooks,
+}: Pick<CollectionDocument, 'look' | 'tiles'> & { readonly namedLooks?: NamedLooks | undefined }): boolean {
   if (grows(namedLooks, look.headingSize) || grows(namedLooks, look.bodySize)) return true;
   if (Object.values(namedLooks ?? {}).some(({ value }) => typeof value === 'object')) return true;
   return remembered(tiles, [namedLooks], () =>

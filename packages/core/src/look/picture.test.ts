@@ -6,6 +6,7 @@ import { change } from '../edit/patch/change.js';
 import { byNumberedName, fitPictures, pictureSlots, placePictures } from '../edit/commands/pictures.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { newTile } from '../parts/newTile.js';
+import { pictureOf } from '../document/card.js';
 import type { CollectionDocument, PictureAsset } from '../document/types.js';
 
 const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -144,7 +145,8 @@ describe('a set of pictures', () => {
   const shown = ({ tiles, order }: CollectionDocument) =>
     order.flatMap((id) => {
       const tile = tiles[id];
-      return tile?.kind === 'picture' ? [tile.picture] : [];
+      const part = tile && pictureOf(tile);
+      return part ? [part.picture] : [];
     });
 
   test('fills tiles in reading order from the one pointed at; the rest become tiles', () => {

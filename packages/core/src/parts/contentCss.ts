@@ -2,7 +2,9 @@ import { RING_CSS } from '../engine/css/ring.js';
 import { colourCss, measureCss, namedLooksCss, timesCss, typeSizeCss } from '../look/css.js';
 import { familyCss } from './families.js';
 import { ruleCss } from '../engine/css/rule.js';
+import { partKinds } from './index.js';
 import type { CollectionDocument, NamedLooks } from '../document/types.js';
+import type { PartCss } from './part.js';
 
 /** What a tile says in its large type: its heading, figure or quoted words. */
 export const LARGE = ':is(h1, h2, h3, h4, h5, h6, strong, blockquote)';
@@ -13,19 +15,14 @@ export const namedRule = (
   { namedLooks }: { readonly namedLooks?: NamedLooks | undefined },
 ) => ruleCss({ selector, declarations: namedLooksCss(namedLooks) });
 
-/** How tiles of each kind look in this collection: the same rules on the stage and in the page. */
-export function contentCss({ look }: Pick<CollectionDocument, 'look'>): string {
-  const { headingSize, bodySize, tilePadding, radius } = look;
-  const large = (
-    weight: number,
-    size: string,
-    lineHeight: number,
-    tracking: number,
-  ) => `  font-family: ${familyCss(look.headingFamily)};
-  font-size: ${size};
-  font-weight: ${weight};
-  line-height: ${lineHeight};
-  letter-spacing: ${tracking}em;`;
+/**
+ * How tiles look in this collection: the same rules on the stage and in the page.
+ * @param apart whether there are cards whose parts make no composition
+ */
+export function contentCss({ look }: Pick<CollectionDocument, 'look'>, apart: boolean): string {
+  const { bodySize, tilePadding, radius } = look;
+  const all = partKinds().map(({ css }) => css(look));
+  const of = (which: keyof PartCss) => [...new Set(all.map((css) => css[which] ?? ''))].join('');
   return `[data-tile] {
   box-sizing: border-box;
   display: flex;
@@ -46,65 +43,7 @@ export function contentCss({ look }: Pick<CollectionDocument, 'look'>): string {
 :where([data-tile]) :is(h1, h2, h3, h4, h5, h6, p, ul, ol, blockquote, figcaption) {
   margin: 0;
 }
-[data-tile] > :is(h1, h2, h3, h4, h5, h6) {
-${large(650, typeSizeCss(headingSize), 1.15, -0.012)}
-  text-wrap: balance;
-}
-[data-tile] > :is(ul, ol) {
-  padding-inline-start: 1.25em;
-}
-.eyebrow {
-  font-size: 0.85em;
-  font-weight: 550;
-  letter-spacing: 0.02em;
-}
-.stat > strong {
-${large(680, timesCss(headingSize, 1.7), 1, -0.035)}
-}
-.quote > blockquote {
-${large(560, typeSizeCss(headingSize), 1.22, -0.012)}
-  text-wrap: pretty;
-}
-.quote > figcaption {
-  font-size: 0.92em;
-}
-a.action {
-${large(620, typeSizeCss(headingSize), 1.15, -0.012)}
-  text-decoration: none;
-}
-a.action:hover {
-  text-decoration: underline;
-  text-decoration-thickness: 0.06em;
-  text-underline-offset: 0.16em;
-}
-a.action:focus-visible {
-  outline: 3px solid currentColor;
-  outline-offset: -7px;
-}
-ul.marks,
-.marks > ul {
-  display: flex;
-  flex-flow: row wrap;
-  align-items: center;
-  gap: 1.1em;
-  list-style: none;
-}
-.marks > ul {
-  padding: 0;
-}
-.marks li,
-.marks li > a {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  gap: 0.4em;
-  color: inherit;
-  text-decoration: none;
-}
-.marks :is(svg, img) {
-  display: block;
-}
-.unseen {
+${of('flow')}.unseen {
   position: absolute;
   inline-size: 1px;
   block-size: 1px;
@@ -116,23 +55,7 @@ ul.marks,
   display: none;
   margin: 0;
 }
-[data-tile]:where(img),
-.picture > img,
-.film > video {
-  display: block;
-  inline-size: 100%;
-  block-size: 100%;
-  padding: 0;
-  object-fit: cover;
-}
-[data-tile]:has(> .badge, .cover),
-figure:is(.picture, .film) {
-  position: relative;
-}
-figure:is(.picture, .film) {
-  padding: 0;
-}
-.badge {
+${of('fills')}.badge {
   position: absolute;
   padding: 0.35em 0.8em;
   border-radius: 2em;
@@ -143,14 +66,7 @@ figure:is(.picture, .film) {
   letter-spacing: 0;
   white-space: nowrap;
 }
-:is(.picture, .film) > figcaption {
-  position: absolute;
-  inset: auto 0 0;
-  padding: 2.4em ${measureCss(tilePadding)} ${timesCss(tilePadding, 0.75)};
-  background: linear-gradient(transparent, rgb(0 0 0 / 0.62));
-  color: #fff;
-}
-.cover {
+${of('over')}.cover {
   color: inherit;
   text-decoration: none;
 }
@@ -178,7 +94,7 @@ ${RING_CSS}
 [data-tile] :is(p, li) a {
   color: inherit;
 }
-`;
+${apart ? of('apart') : ''}`;
 }
 
 /** The ground of the page or the stage. */

@@ -3,17 +3,18 @@ import { change } from '../edit/patch/change.js';
 import { enlargedSet, hasEnlarged, withEnlarged } from './enlarge.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { samplePictures } from '../testing/sample.js';
-import { setContent } from '../edit/commands/tiles.js';
+import { setTile } from '../edit/commands/tiles.js';
 import { setEnlarges } from '../edit/commands/needs.js';
 import { writePage } from '../export/page/writePage.js';
-import type { CollectionDocument, PictureTile } from '../document/types.js';
+import { hold } from '../testing/held.js';
+import type { CollectionDocument } from '../document/types.js';
 import type { Command } from '../edit/patch/change.js';
 
 const after = (document: CollectionDocument, ...commands: Command[]) =>
   commands.reduce((made, command) => change(made, command).document, document);
 const start = samplePictures([1, 1, 1, 1]);
 const setsOf = (document: CollectionDocument) =>
-  Object.values(withEnlarged(document).tiles).map((tile) => enlargedSet(tile as PictureTile));
+  Object.values(withEnlarged(document).tiles).map((tile) => enlargedSet(tile));
 const buttons = (html: string) =>
   [...html.matchAll(/data-set="([^"]*)" aria-label="([^"]*)"/g)].map(([, ...at]) => at);
 
@@ -30,16 +31,16 @@ describe('pictures that open large', () => {
     const document = after(
       start,
       setEnlarges('all'),
-      setContent(['p2'], { link: '#there' }),
-      setContent(['p3'], { enlarges: 'Huts' }),
-      setContent(['p4'], { picture: null }),
+      setTile(['p2'], { link: '#there' }),
+      hold(['p3'], { picture: { enlarges: 'Huts' } }),
+      hold(['p4'], { picture: { picture: null } }),
     );
     expect(setsOf(document)).toEqual(['pictures', null, 'Huts', null]);
     expect(setsOf(after(document, setEnlarges(null)))).toEqual([null, null, 'Huts', null]);
   });
 
   test('the page names the picture, asks for the script before any picture, and escapes the set', () => {
-    const document = after(start, setContent(['p1'], { enlarges: 'a "b" <c>' }));
+    const document = after(start, hold(['p1'], { picture: { enlarges: 'a "b" <c>' } }));
     const { files } = writePage(document, LETTERS);
     const html = files['index.html'] ?? '';
     expect(buttons(html)).toEqual([['a &quot;b&quot; &lt;c&gt;', 'Enlarge: p1']]);

@@ -1,29 +1,38 @@
+import { partsOf } from '../document/card.js';
 import { withContents } from '../document/levels.js';
 import { whileSame } from '../memo.js';
+import { partKindOf } from './index.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
-const remembered = whileSame<CollectionDocument['tiles'], ReadonlyMap<TileId, number>>();
+/** The level of each part of a tile, where that is a heading. */
+export type HeadingLevels = readonly (number | undefined)[];
+
+const remembered = whileSame<CollectionDocument['tiles'], ReadonlyMap<TileId, HeadingLevels>>();
 
 /**
- * The level of every tile's heading, 1 to 6: what the tile says, else 2 and one more for each group
- * around it; never more than one below the heading before it, so that no level is left out.
+ * The level of every heading, 1 to 6, by the tile and its part: what the part says, else 2 and one more
+ * for each group around it; never more than one below the heading before it, so that no level is left
+ * out. Tiles without a heading are left out.
  */
 export const headingLevels = ({
   tiles,
   order,
-}: Pick<CollectionDocument, 'tiles' | 'order'>): ReadonlyMap<TileId, number> =>
+}: Pick<CollectionDocument, 'tiles' | 'order'>): ReadonlyMap<TileId, HeadingLevels> =>
   remembered(tiles, [order], () => levelsAnew(tiles, order));
 
-function levelsAnew(tiles: CollectionDocument['tiles'], order: readonly TileId[]): Map<TileId, number> {
-  const levels = new Map<TileId, number>();
+function levelsAnew(tiles: CollectionDocument['tiles'], order: readonly TileId[]) {
+  const levels = new Map<TileId, HeadingLevels>();
   let last = 1;
   const visit = (ids: readonly TileId[], depth: number) => {
     for (const id of ids) {
       const tile = tiles[id];
-      if (tile?.kind === 'group') visit(tile.order, depth + 1);
-      if (tile?.kind !== 'text' || tile.heading === '') continue;
-      last = tile.headingLevel ?? Math.min(6, depth, last + 1);
-      levels.set(id, last);
+      if (!tile) continue;
+      if (tile.kind === 'group') visit(tile.order, depth + 1);
+      const found = partsOf(tile).map((part) => {
+        const heading = partKindOf(part).heading?.(part);
+        return heading ? (last = heading.level ?? Math.min(6, depth, last + 1)) : undefined;
+      });
+      if (found.some((level) => level !== undefined)) levels.set(id, found);
     }
   };
   visit(order, 2);
@@ -34,7 +43,5 @@ function levelsAnew(tiles: CollectionDocument['tiles'], order: readonly TileId[]
 export const hasMainHeading = (document: CollectionDocument) =>
   document.order
     .flatMap((id) => withContents(document, id))
-    .some((id) => {
-      const tile = document.tiles[id];
-      return tile?.kind === 'text' && tile.headingLevel === 1 && tile.heading !== '';
-    });
+    .flatMap((id) => (document.tiles[id] ? partsOf(document.tiles[id]) : []))
+    .some((part) => partKindOf(part).heading?.(part)?.level === 1);

@@ -1,38 +1,47 @@
 import { emptyGroup } from '../arrangements/emptyGroup.js';
-import type { Tile, TileId, TileKind } from '../document/types.js';
+import { compositionNamed, startingParts } from './compositions/index.js';
+import type { CompositionName } from './part.js';
+import type { Card, GroupTile, Tile, TileId } from '../document/types.js';
 
-/** A tile with nothing of its own yet: one cell, free, plain. */
-export function newTile(kind: TileKind, id: TileId): Tile {
-  const base = {
+/** What every new tile has: one cell, free, plain. */
+const plain = (id: TileId) =>
+  ({
     id,
     place: { columnSpan: 1, rowSpan: 1, pin: null },
     look: { fill: '#ffffff', ink: 'auto', spread: 'end' },
-  } as const;
-  switch (kind) {
-    case 'text':
-      return { ...base, kind, name: 'Text', eyebrow: '', heading: 'A heading', body: '' };
-    case 'picture':
-      return { ...base, kind, name: 'Picture', picture: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '' };
-    case 'stat':
-      return { ...base, kind, name: 'Stat', figure: '0', label: 'of something' };
-    case 'quote':
-      return { ...base, kind, name: 'Quote', words: 'What somebody said.', source: '' };
-    case 'marks':
-      return { ...base, kind, name: 'Marks', marks: [], markSize: 28, showLabels: true };
-    case 'film':
-      return {
-        ...base,
-        kind,
-        name: 'Film',
-        film: null,
-        poster: null,
-        focalPoint: { x: 0.5, y: 0.5 },
-        caption: '',
-        plays: 'itself',
-      };
-    case 'action':
-      return { ...base, kind, name: 'Action', label: 'Go there', address: '#' };
-    case 'group':
-      return { ...base, kind, name: 'Group', arrangement: emptyGroup(), order: [] };
-  }
-}
+  }) as const;
+
+/**
+ * A card with nothing of its own yet, in one of the compositions.
+ * @param values what its parts hold, by the part
+ */
+export const newCard = (
+  composition: CompositionName,
+  id: TileId,
+  values?: Readonly<Record<string, Readonly<Record<string, unknown>>>>,
+): Card => ({
+  ...plain(id),
+  kind: 'card',
+  name: titleOf(composition),
+  parts: startingParts(composition, values),
+});
+
+/** A group with nothing in it yet. */
+export const newGroup = (id: TileId): GroupTile => ({
+  ...plain(id),
+  kind: 'group',
+  name: titleOf('group'),
+  arrangement: emptyGroup(),
+  order: [],
+});
+
+/** What a new tile can be. */
+export type TileStart = CompositionName | GroupTile['kind'];
+
+/** A tile with nothing of its own yet. */
+export const newTile = (what: TileStart, id: TileId): Tile =>
+  what === 'group' ? newGroup(id) : newCard(what, id);
+
+/** What a tile that begins so is called. */
+export const titleOf = (what: TileStart): string =>
+  what === 'group' ? 'Group' : compositionNamed(what).title;

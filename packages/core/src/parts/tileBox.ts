@@ -6,12 +6,16 @@ import { toBoxes } from '../engine/html/toBoxes.js';
 import { grows } from '../look/named.js';
 import { whileSame } from '../memo.js';
 import { contentCss, namedRule } from './contentCss.js';
-import { tileCss, type PictureImage } from './tileRules.js';
-import { tileHtml, type Sources } from './tileHtml.js';
+import { flows } from './compositions/index.js';
+import { partKindOf } from './index.js';
+import { partsOf } from '../document/card.js';
+import { tileCss } from './tileRules.js';
+import { tileHtml } from './tileHtml.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import type { Box } from '../engine/box/box.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../engine/text/types.js';
+import type { PictureImage, Sources } from './part.js';
 
 /** A tile's page, while the looks that it stands in are the same; and its box, while the measurer is. */
 const pages = whileSame<Tile, SourcePage>();
@@ -37,7 +41,7 @@ export function tileBox(
   const page = pages(tile, [look, pictures, namedLooks, films, icons], () => pageOf(document, tile));
   return boxes(tile, [page, measurer, isFluid(document, tile) ? pageInlineSize : null], () => {
     const read = boxOf(document, page, tile, measurer, pageInlineSize);
-    return tile.look.textDirection === 'block' && hasFlow(tile) ? turned(read) : read;
+    return tile.look.textDirection === 'block' && flows(tile) ? turned(read) : read;
   });
 }
 
@@ -50,14 +54,12 @@ const SOURCES: Sources = {
   film: ({ id }) => id,
 };
 
-const hasFlow = ({ kind }: Tile) => kind !== 'picture' && kind !== 'film' && kind !== 'group';
-
 const rulesOf = whileSame<CollectionDocument['look'], ReturnType<typeof readRules>>();
 
 /** The rules that all tiles of a collection share; read once for a look. */
 const sharedRules = ({ look, namedLooks }: CollectionDocument): ReturnType<typeof readRules> =>
   rulesOf(look, [namedLooks], () =>
-    readRules(`${namedRule(':root', { namedLooks })}${contentCss({ look })}`),
+    readRules(`${namedRule(':root', { namedLooks })}${contentCss({ look }, true)}`),
   );
 
 /** Whether type in a tile grows with the page. */
@@ -93,8 +95,8 @@ function boxOf(
     units,
     environment: { media, containerOf: () => null },
     measurer,
-    // A mark's picture has the size that the page says.
-    pictureSize: (address) => (tile.kind === 'marks' ? null : (document.pictures[address] ?? null)),
+    // A picture in a row of icons has the size that the page says.
+    pictureSize: (address) => (isSized(tile) ? null : (document.pictures[address] ?? null)),
   });
   const found = search(root, tile.id);
   if (!found) throw new Error(`The tile ${tile.id} wrote a page without itself.`);
@@ -127,6 +129,8 @@ function turned(box: Box): Box {
     text: { minContent: thickness, maxContent: thickness, blockSizeAt: () => length },
   };
 }
+
+const isSized = (tile: Tile) => partsOf(tile).some((part) => partKindOf(part).sizesPictures);
 
 function search(box: Box, id: string): Box | null {
   if (box.id === id) return box;

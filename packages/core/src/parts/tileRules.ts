@@ -1,27 +1,17 @@
-import {
-  colourCss,
-  fadeCss,
-  faintCss,
-  groundCss,
-  measureCss,
-  percentCss,
-  shadesCss,
-  sidesCss,
-  typeSizeCss,
-} from '../look/css.js';
+import { colourCss, fadeCss, groundCss, measureCss, shadesCss, sidesCss, typeSizeCss } from '../look/css.js';
 import { inkOf, type Known } from '../look/ink.js';
 import { LARGE } from './contentCss.js';
 import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from '../engine/css/rule.js';
-import { hasFigure } from './tileHtml.js';
+import { compositionOf, isApart } from './compositions/index.js';
+import { partKindOf } from './index.js';
+import { SPREAD } from './shared/flow.js';
 import { px } from '../engine/css/units.js';
 import { whileSame } from '../memo.js';
 import type { Declarations } from '../engine/css/rule.js';
-import type { Alignment, FocalPoint, Spread, TileLook } from '../document/look.js';
-import type { Badge, FilmTile, PictureAsset, PictureTile, Tile } from '../document/types.js';
-
-/** Where a picture behind a tile's contents is found, as a CSS image. */
-export type PictureImage = (picture: PictureAsset, tile: Tile) => string;
+import type { Alignment, TileLook } from '../document/look.js';
+import type { Badge, Card, Tile } from '../document/types.js';
+import type { PictureImage } from './part.js';
 
 /** What a tile has of its own: its look, the crop of its picture and its badges. */
 export function tileRules(document: Known, tile: Tile, image: PictureImage): Rule[] {
@@ -39,16 +29,9 @@ export const tileCss = (document: Known, tile: Tile, image: PictureImage): strin
     tileRules(document, tile, image).map(ruleCss).join('\n'),
   );
 
-const SPREAD: Readonly<Record<Spread, string>> = {
-  start: 'flex-start',
-  centre: 'center',
-  end: 'flex-end',
-  between: 'space-between',
-};
-
 const ALIGN: Readonly<Record<Alignment, string>> = {
   start: 'flex-start',
-  centre: 'center',
+  center: 'center',
   end: 'flex-end',
   fill: 'stretch',
 };
@@ -69,29 +52,33 @@ function ownRules(document: Known, tile: Tile, image: PictureImage): Rule[] {
     ...fadeCss(look.fade),
   };
   const ink = { color: look.ink === 'auto' ? inkOf(document, tile) : colourCss(look.ink) };
-  if (tile.kind === 'picture')
-    return [{ selector: at, declarations: frame }, ...pictureRules(document, tile)];
-  if (tile.kind === 'film')
-    return [{ selector: at, declarations: { ...frame, ...ink } }, ...filmRules(document, tile, image)];
   if (tile.kind === 'group') {
     // The tracks of a group keep its padding and gaps.
     const { padding: _, ...rest } = frame;
     return [{ selector: at, declarations: { ...rest, ...ink } }];
   }
-  const contents: Declarations = { ...frame, ...ink, ...flowCss(look), ...typeCss(look, 'body') };
-  const large = typeCss(look, 'heading');
-  const marksAt =
-    tile.kind === 'marks' ? marksRules(at, tile.badges !== undefined || tile.link !== undefined, look) : [];
+  const composition = compositionOf(tile);
+  const own = composition.rules?.(tile, { known: document, tile, image, at }) ?? [];
+  if (!composition.flows)
+    return [{ selector: at, declarations: { ...frame, ...(composition.inks && ink) } }, ...own];
   return [
-    { selector: at, declarations: contents },
-    { selector: tile.kind === 'action' ? at : `${at} > ${LARGE}`, declarations: large },
-    ...marksAt,
+    { selector: at, declarations: { ...frame, ...ink, ...flowCss(look), ...typeCss(look, 'body') } },
+    { selector: composition.isLink ? at : `${at} > ${LARGE}`, declarations: typeCss(look, 'heading') },
+    ...own,
+    ...(isApart(tile) ? partRules(document, tile, image) : []),
   ];
 }
 
+/** The rules of parts that are found by their ids. */
+const partRules = (document: Known, tile: Card, image: PictureImage): Rule[] =>
+  tile.parts.flatMap((part) => {
+    const at = `${tileSelector(tile.id)} > [data-part="${part.id}"]`;
+    return partKindOf(part).rules?.(part, { known: document, tile, image, at }) ?? [];
+  });
+
 function flowCss(look: TileLook): Declarations {
   const { align, direction, gap, textDirection } = look;
-  const across = align === 'centre' ? 'center' : align === 'end' ? 'end' : 'start';
+  const across = align === 'center' ? 'center' : align === 'end' ? 'end' : 'start';
   return {
     'justify-content': SPREAD[look.spread],
     ...(direction === 'along' && { 'flex-direction': 'row' }),
@@ -130,28 +117,6 @@ export function differingRules(document: Known, before: Tile, after: Tile, image
   });
 }
 
-/** A row of marks in a tile that holds more beside it is spread as the tile is. */
-const marksRules = (at: string, isInside: boolean, look: TileLook): Rule[] =>
-  isInside
-    ? [
-        {
-          selector: `${at} > ul`,
-          declarations: {
-            'justify-content': SPREAD[look.align === 'fill' || !look.align ? 'start' : look.align],
-            ...(look.gap !== undefined && { gap: measureCss(look.gap) }),
-          },
-        },
-      ]
-    : [
-        {
-          selector: at,
-          declarations: {
-            'align-content': SPREAD[look.spread],
-            'justify-content': SPREAD[look.align === 'fill' || !look.align ? 'start' : look.align],
-          },
-        },
-      ];
-
 function typeCss(look: TileLook, role: 'heading' | 'body'): Declarations {
   const family = look[`${role}Family`];
   const size = look[`${role}Size`];
@@ -167,77 +132,20 @@ function typeCss(look: TileLook, role: 'heading' | 'body'): Declarations {
   };
 }
 
-const pointCss = ({ x, y }: FocalPoint) => `${percentCss(x)} ${percentCss(y)}`;
-
-function pictureRules({ pictures }: Known, tile: PictureTile): Rule[] {
-  const at = tileSelector(tile.id);
-  const { zoom = 1, tint, shows = 'cover', position = tile.focalPoint } = tile;
-  const picture = tile.picture === null ? undefined : pictures[tile.picture];
-  const isInFigure = hasFigure(tile);
-  return [
-    {
-      selector: isInFigure ? `${at} > img` : at,
-      declarations: {
-        ...(shows === 'contain' && { 'object-fit': 'contain' }),
-        'object-position': pointCss(position),
-        // A smaller variant has whole px, and so not quite the picture's aspect.
-        ...(picture && { 'aspect-ratio': `${picture.inlineSize} / ${picture.blockSize}` }),
-        ...(zoom !== 1 && { scale: String(zoom), 'transform-origin': pointCss(position) }),
-      },
-    },
-    ...(picture?.placeholder && shows === 'cover' && typeof tile.look.fill === 'string'
-      ? [
-          {
-            selector: at,
-            declarations: {
-              background: `${colourCss(tile.look.fill)} url("${picture.placeholder}") ${pointCss(position)} / cover no-repeat`,
-            },
-          },
-        ]
-      : []),
-    ...(tint && tint.strength > 0 && isInFigure
-      ? [
-          {
-            selector: `${at}::after`,
-            declarations: {
-              content: '""',
-              position: 'absolute',
-              inset: '0',
-              background: faintCss(tint.colour, tint.strength),
-            },
-          },
-        ]
-      : []),
-  ];
-}
-
-/** A film lies over its poster, which is seen by those who asked for less motion. */
-function filmRules({ pictures }: Known, tile: FilmTile, image: PictureImage): Rule[] {
-  const at = tileSelector(tile.id);
-  const poster = tile.poster === null ? undefined : pictures[tile.poster];
-  const where = pointCss(tile.focalPoint);
-  return [
-    { selector: `${at} > video`, declarations: { 'object-position': where } },
-    ...(poster
-      ? [{ selector: at, declarations: { background: `${image(poster, tile)} ${where} / cover no-repeat` } }]
-      : []),
-  ];
-}
-
 const BADGE_INSET = 10;
 
 /** Held at its corner or edge alone, so that more words make it grow away from there. */
 function badgeRule(tile: Tile, { inline, block, fill, ink }: Badge, k: number): Rule {
-  const shift = (lie: Badge['inline']) => (lie === 'centre' ? '-50%' : '0');
+  const shift = (lie: Badge['inline']) => (lie === 'center' ? '-50%' : '0');
   const inset = (axis: string, lie: Badge['inline']) => ({
-    [`inset-${axis}-${lie === 'end' ? 'end' : 'start'}`]: lie === 'centre' ? '50%' : px(BADGE_INSET),
+    [`inset-${axis}-${lie === 'end' ? 'end' : 'start'}`]: lie === 'center' ? '50%' : px(BADGE_INSET),
   });
   return {
     selector: `${tileSelector(tile.id)} > [data-badge="${k + 1}"]`,
     declarations: {
       ...inset('block', block),
       ...inset('inline', inline),
-      ...((inline === 'centre' || block === 'centre') && {
+      ...((inline === 'center' || block === 'center') && {
         translate: `${shift(inline)} ${shift(block)}`,
       }),
       background: colourCss(fill),

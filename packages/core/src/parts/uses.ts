@@ -1,25 +1,55 @@
 import { namedIn } from '../look/named.js';
+import { partsOf } from '../document/card.js';
+import { partKindOf } from './index.js';
 import type { CollectionDocument, FilmId, IconId, PictureId, Tile, TileId } from '../document/types.js';
+import type { Refer } from './part.js';
 
-/** The pictures that a tile shows, in it or behind it. */
-export function picturesIn(tile: Tile): PictureId[] {
-  const { fill } = tile.look;
-  const behind = typeof fill === 'object' && fill.kind === 'picture' ? [fill.picture] : [];
-  const shown =
-    tile.kind === 'picture'
-      ? [tile.picture]
-      : tile.kind === 'film'
-        ? [tile.poster]
-        : tile.kind === 'marks'
-          ? tile.marks.map(({ picture }) => picture)
-          : [];
-  return [...shown, ...behind].filter((id) => id !== null);
+type Asset = Parameters<Refer>[0];
+
+/** An asset that a tile names, and where in it. */
+export interface Use {
+  readonly what: Asset;
+  readonly id: string;
+  /** A JSON pointer from the tile. */
+  readonly at: string;
 }
 
-export const filmIn = (tile: Tile): FilmId | null => (tile.kind === 'film' ? tile.film : null);
+/** The assets that a tile names, in its parts and behind them, each as often as it does. */
+export function usesIn(tile: Tile): Use[] {
+  const found: Use[] = [];
+  partsOf(tile).forEach((part, k) => {
+    partKindOf(part).refer?.(part, (what, id) => {
+      found.push({ what, id, at: `/parts/${k}` });
+      return id;
+    });
+  });
+  const { fill } = tile.look;
+  if (typeof fill === 'object' && fill.kind === 'picture')
+    found.push({ what: 'picture', id: fill.picture, at: '/look/fill' });
+  return found;
+}
 
-export const iconsIn = (tile: Tile): IconId[] =>
-  tile.kind === 'marks' ? tile.marks.flatMap(({ icon }) => icon ?? []) : [];
+const namedBy = (tile: Tile, asked: Asset): string[] =>
+  usesIn(tile).flatMap(({ what, id }) => (what === asked ? [id] : []));
+
+/** The pictures that a tile shows, in it or behind it. */
+export const picturesIn = (tile: Tile): PictureId[] => namedBy(tile, 'picture');
+
+export const filmsIn = (tile: Tile): FilmId[] => namedBy(tile, 'film');
+
+export const iconsIn = (tile: Tile): IconId[] => namedBy(tile, 'icon');
+
+/** A tile whose parts, and whose fill, name their assets anew. */
+export function withAssets(tile: Tile, to: Refer): Tile {
+  const { fill } = tile.look;
+  const own =
+    typeof fill === 'object' && fill.kind === 'picture'
+      ? { ...tile, look: { ...tile.look, fill: { ...fill, picture: to('picture', fill.picture) } } }
+      : tile;
+  return own.kind === 'card'
+    ? { ...own, parts: own.parts.map((part) => partKindOf(part).refer?.(part, to) ?? part) }
+    : own;
+}
 
 /** The named looks that a value refers to, however deep. */
 export function namedLooksIn(value: unknown): string[] {
@@ -27,6 +57,27 @@ export function namedLooksIn(value: unknown): string[] {
   if (id !== null) return [id];
   return typeof value === 'object' && value !== null ? Object.values(value).flatMap(namedLooksIn) : [];
 }
+
+/** Everything in a tile with values that may follow a named look: its look, its badges, in its parts. */
+export const looksIn = (tile: Tile): readonly object[] => [
+  tile.look,
+  ...(tile.badges ?? []),
+  ...partsOf(tile).flatMap((part) => partKindOf(part).looks?.(part) ?? []),
+];
+
+/** The named looks that a tile follows, and where in it each is. */
+export const namesIn = (tile: Tile): { readonly id: string; readonly at: string }[] => {
+  const all: [string, unknown][] = [
+    ['/look', tile.look],
+    // The words of a badge say what they say.
+    ...(tile.badges ?? []).map(({ fill, ink }, k): [string, unknown] => [`/badges/${k}`, [fill, ink]]),
+    ...partsOf(tile).map((part, k): [string, unknown] => [`/parts/${k}`, partKindOf(part).looks?.(part)]),
+  ];
+  return all.flatMap(([at, value]) => namedLooksIn(value).map((id) => ({ id, at })));
+};
+
+/** The named looks that a tile follows. */
+export const namedLooksOf = (tile: Tile): string[] => namesIn(tile).map(({ id }) => id);
 
 /** The tiles of a collection that show a picture, by its hash. */
 export const tilesShowing = ({ tiles, pictures }: CollectionDocument, hash: string): TileId[] =>

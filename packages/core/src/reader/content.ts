@@ -1,5 +1,5 @@
 import { isTag, isText, type ChildNode, type Element } from 'domhandler';
-import { newTile } from '../parts/newTile.js';
+import { newCard } from '../parts/newTile.js';
 import { isAddress, readAddress } from '../engine/css/address.js';
 import { LIMITS } from '../document/limits.js';
 import type { Tile, TileId } from '../document/types.js';
@@ -49,61 +49,61 @@ export function toTile(element: Element, id: TileId, say: (message: string) => v
     say(
       `The ${picture.name === 'video' ? 'film' : 'picture'} “${picture.attribs.src ?? picture.name}” is not in the page; choose it for its tile.`,
     );
-    const tile = named(newTile('picture', id), picture.attribs.alt ?? '');
-    return tile.kind === 'picture'
-      ? { ...tile, caption: wordsOf(find(element, ['figcaption']) ?? element) }
-      : tile;
+    const caption = wordsOf(find(element, ['figcaption']) ?? element);
+    return named(newCard('picture', id, { picture: { caption } }), picture.attribs.alt ?? '');
   }
   if (picture) say('A picture beside words is left out: a tile here holds one or the other.');
-  const tile = safe(contentTile(element, id, words, heading, quote), say);
-  const label = 'heading' in tile ? tile.heading : 'figure' in tile ? `${tile.figure} ${tile.label}` : words;
+  const { tile, label = words } = contentTile(element, { id, words, heading, quote, say });
   return named(tile, label);
 }
 
-/** A tile without the link that a page should not have. */
-function safe(tile: Tile, say: (message: string) => void): Tile {
-  if (tile.kind !== 'action' || isAddress(tile.address)) return tile;
-  const address = readAddress(tile.address);
-  if (address !== null && isAddress(address)) return { ...tile, address };
-  say(`A link to “${tile.address.slice(0, 60)}” is left out: say in its tile where it leads.`);
-  return { ...tile, address: '#' };
+/** An address that a page should have, or `#`. */
+function safe(asked: string, say: (message: string) => void): string {
+  if (isAddress(asked)) return asked;
+  const address = readAddress(asked);
+  if (address !== null && isAddress(address)) return address;
+  say(`A link to “${asked.slice(0, 60)}” is left out: say in its tile where it leads.`);
+  return '#';
 }
 
+interface Content {
+  readonly id: TileId;
+  readonly words: string;
+  readonly heading: Element | null;
+  readonly quote: Element | null;
+  readonly say: (message: string) => void;
+}
+
+/** A card of an element's words, and what it may be called after. */
 function contentTile(
   element: Element,
-  id: TileId,
-  words: string,
-  heading: Element | null,
-  quote: Element | null,
-): Tile {
-  const kind = newTile('text', id);
-  const base = { id, name: kind.name, place: kind.place, look: kind.look };
+  { id, words, heading, quote, say }: Content,
+): { readonly tile: Tile; readonly label?: string } {
   if (quote) {
     const source = find(element, ['cite', 'figcaption', 'footer']);
     const from = source ? wordsOf(source) : '';
     const said = wordsOf(quote);
-    return {
-      ...base,
-      kind: 'quote',
-      words: from === '' ? said : said.replace(from, '').trim(),
-      source: from,
-    };
+    const bare = from === '' ? said : said.replace(from, '').trim();
+    return { tile: newCard('quote', id, { quote: { words: bare }, source: { words: from } }) };
   }
   const link = element.name === 'a' || element.name === 'button' ? element : find(element, ['a', 'button']);
   if (link && !heading && wordsOf(link) === words && words !== '') {
-    return { ...base, kind: 'action', label: words, address: link.attribs.href || '#' };
+    const address = safe(link.attribs.href || '#', say);
+    return { tile: newCard('action', id, { action: { words, address } }) };
   }
-  const parts = element.children.map(wordsOf).filter((part) => part !== '');
-  const [first = '', ...rest] = parts;
-  if (!heading && parts.length > 0 && FIGURE.test(first))
-    return { ...base, kind: 'stat', figure: first, label: rest.join(' ') };
+  const pieces = element.children.map(wordsOf).filter((piece) => piece !== '');
+  const [first = '', ...rest] = pieces;
+  if (!heading && pieces.length > 0 && FIGURE.test(first)) {
+    const counts = rest.join(' ');
+    const tile = newCard('figure', id, { figure: { words: first }, label: { words: counts } });
+    return { tile, label: `${first} ${counts}` };
+  }
   const title = heading ? wordsOf(heading) : '';
   const at = heading ? words.indexOf(title) : 0;
-  return {
-    ...base,
-    kind: 'text',
-    eyebrow: heading ? words.slice(0, at).trim() : '',
-    heading: title,
-    body: heading ? words.slice(at + title.length).trim() : words,
-  };
+  const tile = newCard('text', id, {
+    eyebrow: { words: heading ? words.slice(0, at).trim() : '' },
+    heading: { words: title },
+    text: { words: heading ? words.slice(at + title.length).trim() : words },
+  });
+  return { tile, label: title };
 }

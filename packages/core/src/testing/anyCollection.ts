@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addTile, setCollectionLook, setContent, setLook } from '../edit/commands/tiles.js';
+import { addTile, setCollectionLook, setLook } from '../edit/commands/tiles.js';
 import { change, type Command } from '../edit/patch/change.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { groupTiles } from '../edit/commands/groups.js';
@@ -8,6 +8,7 @@ import { setFit, setHidden, setLayer, setOrder, setPin, setSpan } from '../edit/
 import { setKind, setOfKind } from '../edit/commands/kinds.js';
 import { setQueries } from '../edit/commands/needs.js';
 import { ANY_FAN } from '../arrangements/fan/values.js';
+import { hold } from './held.js';
 import type { CollectionDocument } from '../document/types.js';
 
 const IDS = ['t1', 't2', 't3', 't4', 't5', 't6', 't7', 't8'];
@@ -24,14 +25,14 @@ const px = fc.constantFrom(0, 3, 12, 30);
 /** None so narrow that a tile is no wider than its padding. */
 const track = fc.constantFrom('1fr', '2fr', '110px', 'minmax(60px, 1fr)', 'minmax(90px, 2fr)');
 const span = fc.integer({ min: 1, max: 3 });
-const lie = fc.constantFrom('start' as const, 'centre' as const, 'end' as const, 'fill' as const);
+const lie = fc.constantFrom('start' as const, 'center' as const, 'end' as const, 'fill' as const);
 
 const tile = (id: string) =>
   fc.oneof(
-    word.map((heading): Command[] => [addTile('text', id), setContent([id], { heading, body: WORDS[2] })]),
-    word.map((words): Command[] => [addTile('quote', id), setContent([id], { words, source: 'Guest book' })]),
-    fc.constant<Command[]>([addTile('stat', id), setContent([id], { figure: '184', label: 'beds' })]),
-    word.map((label): Command[] => [addTile('action', id), setContent([id], { label })]),
+    word.map((heading): Command[] => [addTile('text', id), hold([id], { heading, text: WORDS[2] ?? '' })]),
+    word.map((quote): Command[] => [addTile('quote', id), hold([id], { quote, source: 'Guest book' })]),
+    fc.constant<Command[]>([addTile('figure', id), hold([id], { figure: '184', label: 'beds' })]),
+    word.map((words): Command[] => [addTile('action', id), hold([id], { action: { words } })]),
   );
 
 const placed: fc.Arbitrary<Command> = fc.oneof(

@@ -23,12 +23,13 @@ import {
   moveInOrder,
   removeTiles,
   setBadges,
-  setContent,
+  setTile,
   setLook,
   setWeight,
 } from '../edit/commands/tiles.js';
 import { evenTracks, insertTrack, moveBoundary, removeTrack } from '../edit/commands/tracks.js';
 import { withEntryIds } from '../check/entryIds.js';
+import { hold } from './held.js';
 import type { Command } from '../edit/patch/change.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
@@ -133,7 +134,12 @@ const STEPS: Readonly<Record<string, Step>> = {
   assign: (v, d) =>
     assignArea([pick(v.order, d.n[0])], pick(['side', 'top', null], d.n[1]), bandOf(v, d), setFor(d)),
   content: (v, d) =>
-    setContent([pick(v.order, d.n[0])], { name: 'Another', figure: '12', heading: 'not for a stat' }),
+    d.flag
+      ? setTile([pick(v.order, d.n[0])], { name: 'Another' })
+      : hold([pick(v.order, d.n[0])], {
+          figure: { words: '12', level: 2 },
+          heading: 'not for a figure',
+        }),
   look: (v, d) => setLook([pick(v.order, d.n[0])], { fill: '#102030', headingSize: undefined }),
   weight: (v, d) => setWeight([pick(v.order, d.n[0])], d.flag ? d.n[1] : undefined),
   badges: (v, d) =>
@@ -157,7 +163,7 @@ const STEPS: Readonly<Record<string, Step>> = {
       band: bandOf(v, d),
       setFor: setFor(d),
       freshIds: [1, 2, 3].map((k) => `${d.tag}-d${k}`),
-      kind: 'text',
+      what: 'text',
     }),
   close: (v, d) =>
     gapCommand(

@@ -1,5 +1,5 @@
 import { emptyDocument } from '../edit/emptyDocument.js';
-import { newTile } from '../parts/newTile.js';
+import { newCard, newTile } from '../parts/newTile.js';
 import type { Arrangement, CollectionDocument, PictureAsset, Place, Tile } from '../document/types.js';
 
 /** Spans, and for a pinned tile its cell: [columns, rows, column, row]. */
@@ -12,7 +12,7 @@ export function sample(spans: readonly SampleSpans[], columns = 6): CollectionDo
   spans.forEach(([columnSpan, rowSpan, column, row], k) => {
     const pin = column === undefined || row === undefined ? null : { column, row };
     const place: Place = { columnSpan, rowSpan, pin };
-    tiles[`t${k + 1}`] = { ...newTile('stat', `t${k + 1}`), place };
+    tiles[`t${k + 1}`] = { ...newTile('figure', `t${k + 1}`), place };
   });
   return {
     ...document,
@@ -43,10 +43,9 @@ export function samplePictures(
       alternativeText: id,
     };
     tiles[id] = {
-      ...newTile('picture', id),
-      picture: id,
+      ...newCard('picture', id, { picture: { picture: id } }),
       place: { columnSpan: 1, rowSpan: 1, pin: null },
-    } as Tile;
+    };
   });
   return {
     ...base,

@@ -24,6 +24,7 @@ import { Workspace } from '../workspaces/workspace.entity.js';
 import { ChangeId } from './change-id.js';
 import { CollectionsService, type Whole } from './collections.service.js';
 import { CreateCollectionDto } from './dto/create-collection.dto.js';
+import { ForFormat } from './for-format.js';
 import { BasedOn, entityTag } from './if-match.js';
 import { JsonPatchPipe } from './json-patch.pipe.js';
 import { PatchOperationDto } from './dto/patch-operation.dto.js';
@@ -75,17 +76,24 @@ export class CollectionsController {
     required: false,
     description: 'A change sent twice under one key is made once',
   })
+  @ApiHeader({
+    name: 'Noria-Format',
+    required: false,
+    description: 'The format version of the document that was changed; left out: the present one',
+  })
   async change(
     @InWorkspace() workspace: Workspace,
     @Param('id', ParseUUIDPipe) id: string,
     @BasedOn() basedOn: number,
     @ChangeId() changeId: string | null,
+    @ForFormat() format: number,
     @Body(JsonPatchPipe) patch: JsonPatch,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ) {
     const size = bodySize(request);
-    const changed = await this.collections.change(workspace.id, id, { patch, size, basedOn, changeId });
+    const change = { patch, size, basedOn, changeId, format };
+    const changed = await this.collections.change(workspace.id, id, change);
     response.setHeader('ETag', entityTag(changed.revision));
     return changed;
   }

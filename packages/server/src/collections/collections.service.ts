@@ -4,6 +4,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import {
   checkDocument,
   emptyDocument,
+  FORMAT_VERSION,
   type CollectionDocument,
   type JsonPatch,
   type Problem,
@@ -21,7 +22,7 @@ import type { Worked } from '../work/tasks.js';
 import { Collection, type Summary } from './collection.entity.js';
 import { describeCollection, describeStored, SUMMARY_VERSION, type Described } from './describe.js';
 import { patched, patchedInSlices } from './patched.js';
-import { missing, refuse, requireCurrent, reused } from './refusals.js';
+import { missing, refuse, requireCurrent, requirePresentFormat, reused } from './refusals.js';
 import { Revision } from './revision.entity.js';
 
 /** Characters of JSON from which a document is checked in a thread of its own. */
@@ -33,6 +34,8 @@ export interface Change {
   readonly size: number;
   readonly basedOn: number;
   readonly changeId: string | null;
+  /** The format version of the document that it is for. */
+  readonly format: number;
 }
 
 export interface Changed {
@@ -141,7 +144,7 @@ export class CollectionsService {
 
   /** Applies a patch to the revision it is based on, all of it or nothing. */
   async change(workspaceId: string, id: string, change: Change): Promise<Changed> {
-    const { patch, basedOn, changeId } = change;
+    const { patch, basedOn, changeId, format } = change;
     const hash = hashOf(patch);
     // What takes long is done before the collection is locked, so that nobody waits for it.
     const ahead = await this.prepared(workspaceId, id, change);
@@ -152,6 +155,7 @@ export class CollectionsService {
         if (before.patchHash !== null && before.patchHash !== hash) reused();
         return { changed: { revision: before.number, notices: [] }, at: null };
       }
+      requirePresentFormat(format);
       requireCurrent(collection, basedOn);
       const base = ahead?.base ?? (await this.base(collection, manager));
       const accepted = ahead?.accepted ?? (await this.accept(patched(base.document, patch), base.document));
@@ -166,7 +170,8 @@ export class CollectionsService {
         changeId,
       });
       await this.events.changed(manager, workspaceId, { id, revision, changeId });
-      const at = { revision, document: accepted.document, weight: base.weight + change.size };
+      const { document } = accepted;
+      const at = { revision, document, stored: document, weight: base.weight + change.size };
       return { changed: { revision, notices: accepted.notices }, at };
     });
     if (done.at) this.documents.changed(id, done.at);
@@ -194,11 +199,11 @@ export class CollectionsService {
       .getMany();
   }
 
-  /** The document as it was at a revision. */
+  /** The document as it was stored at a revision, in the format version of then. */
   async readRevision(workspaceId: string, id: string, number: number): Promise<CollectionDocument> {
     await this.find(workspaceId, id);
     const at = await this.documents.at(id, number);
-    if (at) return at.document;
+    if (at) return at.stored;
     throw new ProblemException(
       HttpStatus.NOT_FOUND,
       'no-revision',
@@ -216,8 +221,8 @@ export class CollectionsService {
   }
 
   /** The outcome of a large patch, worked out before the collection is locked; null for all others. */
-  private async prepared(workspaceId: string, id: string, { patch, size, basedOn }: Change) {
-    if (size < LARGE) return null;
+  private async prepared(workspaceId: string, id: string, { patch, size, basedOn, format }: Change) {
+    if (size < LARGE || format !== FORMAT_VERSION) return null;
     const collection = await this.find(workspaceId, id);
     if (collection.revision !== basedOn) return null;
     const base = await this.base(collection, this.database.manager);
@@ -327,8 +332,8 @@ interface NewRevision {
 /** What is JSON already is written as it is. */
 const insertRevision = (manager: EntityManager, revision: NewRevision) =>
   manager.query(
-    `INSERT INTO collection_revision (collection_id, number, document, patch, patch_hash, change_id)
-     VALUES ($1, $2, $3, $4, $5, $6)`,
+    `INSERT INTO collection_revision (collection_id, number, document, patch, patch_hash, change_id, format)
+     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
     [
       revision.collectionId,
       revision.number,
@@ -336,6 +341,7 @@ const insertRevision = (manager: EntityManager, revision: NewRevision) =>
       revision.patch ?? null,
       revision.patchHash ?? null,
       revision.changeId ?? null,
+      FORMAT_VERSION,
     ],
   );
 

@@ -1,6 +1,6 @@
 import {
   checkDocument,
-  filmIn,
+  filmsIn,
   formatProblem,
   picturesIn,
   summaryOf,
@@ -9,7 +9,7 @@ import {
 import type { Collection, Uses } from './collection.entity.js';
 
 /** Counts up when summaries are made otherwise; older ones are made anew when they are listed. */
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 
 /** What is kept beside a document so that lists need not read it. */
 export type Described = Pick<Collection, 'name' | 'summary' | 'pictureUses' | 'filmUses' | 'summedUp'>;
@@ -25,7 +25,7 @@ export function describeCollection(document: CollectionDocument): Described {
       unreadable: null,
     },
     pictureUses: counted(tiles.flatMap((tile) => hashes(document.pictures, picturesIn(tile)))),
-    filmUses: counted(tiles.flatMap((tile) => hashes(document.films ?? {}, [filmIn(tile) ?? '']))),
+    filmUses: counted(tiles.flatMap((tile) => hashes(document.films ?? {}, filmsIn(tile)))),
     summedUp: SUMMARY_VERSION,
   };
 }

@@ -1,5 +1,5 @@
 import { HttpStatus } from '@nestjs/common';
-import { formatProblem, type Problem } from '@noria/core';
+import { FORMAT_VERSION, formatProblem, type Problem } from '@noria/core';
 import { ProblemException } from '../problems/problem.js';
 import type { Collection } from './collection.entity.js';
 
@@ -29,6 +29,16 @@ export function requireCurrent(collection: Collection, basedOn: number) {
     'The collection has changed since',
     `This change is based on revision ${basedOn}; the collection is at ${collection.revision}. Read it again and repeat the change on it.`,
     { currentRevision: collection.revision },
+  );
+}
+
+export function requirePresentFormat(format: number) {
+  if (format === FORMAT_VERSION) return;
+  throw new ProblemException(
+    HttpStatus.CONFLICT,
+    'other-format',
+    'The change is in another format version',
+    `It was made in format version ${format}; collections here are in ${FORMAT_VERSION}. Read the collection again and repeat the change on it.`,
   );
 }
 

@@ -19,6 +19,10 @@ export class Revision {
   @Column({ name: 'patch_hash', type: 'text', nullable: true })
   patchHash: string | null;
 
+  /** The format version of the document that this is a change of. */
+  @Column({ type: 'integer' })
+  format: number;
+
   @Column({ type: 'json', nullable: true })
   patch: JsonPatch | null;
 

@@ -1,6 +1,14 @@
 import { Injectable, Logger } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { applyPatch, withEntryIds, type CollectionDocument, type JsonPatch } from '@noria/core';
+import {
+  applyPatch,
+  broughtUp,
+  FORMAT_VERSION,
+  withEntryIds,
+  withMarkIds,
+  type CollectionDocument,
+  type JsonPatch,
+} from '@noria/core';
 import { LRUCache } from 'lru-cache';
 import PQueue from 'p-queue';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -14,7 +22,10 @@ const MOST_KEPT = 48_000_000;
 /** A document at a revision. What it weighs is the length of its JSON, about. */
 export interface AtRevision {
   readonly revision: number;
+  /** In the present format version. */
   readonly document: CollectionDocument;
+  /** In the version that it was stored in. */
+  readonly stored: CollectionDocument;
   readonly weight: number;
 }
 
@@ -46,15 +57,21 @@ export class DocumentsService {
     if (known?.revision === revision) return known;
     const from = known && known.revision < revision ? known : await whole(manager, id, revision);
     if (!from) return null;
-    const steps = await manager.query<{ number: number; patch: JsonPatch | null; length: number }[]>(
-      `SELECT number, patch, length(patch::text) AS length FROM collection_revision
+    const steps = await manager.query<Step[]>(
+      `SELECT number, patch, format, length(patch::text) AS length FROM collection_revision
        WHERE collection_id = $1 AND number > $2 AND number <= $3 ORDER BY number`,
       [id, from.revision, revision],
     );
     if (from.revision + steps.length !== revision) return null;
+    // A patch is of the version in which the document was when it was made.
+    const stored = steps.reduce(
+      (document, { patch, format }) => applyPatch(inFormat(document, format), patch ?? []),
+      from.stored,
+    );
     const found = {
       revision,
-      document: steps.reduce((document, { patch }) => applyPatch(document, patch ?? []), from.document),
+      stored,
+      document: inFormat(stored, FORMAT_VERSION),
       weight: steps.reduce((sum, { length }) => sum + length, from.weight),
     };
     // An old revision that somebody looks at must not push out the one that is worked on.
@@ -90,6 +107,17 @@ export class DocumentsService {
   }
 }
 
+interface Step {
+  readonly number: number;
+  readonly patch: JsonPatch | null;
+  /** The format version of the document that the patch is for. */
+  readonly format: number;
+  readonly length: number;
+}
+
+const inFormat = (document: CollectionDocument, format: number): CollectionDocument =>
+  broughtUp(document, format) as CollectionDocument;
+
 /** The last revision up to a number that holds the whole document. */
 async function whole(manager: EntityManager, id: string, revision: number): Promise<AtRevision | null> {
   const [row] = await manager.query<(Pick<Revision, 'number'> & { document: string })[]>(
@@ -98,8 +126,9 @@ async function whole(manager: EntityManager, id: string, revision: number): Prom
     [id, revision],
   );
   if (!row) return null;
-  const document = complete(JSON.parse(row.document) as CollectionDocument);
-  return { revision: row.number, document, weight: row.document.length };
+  const stored = complete(JSON.parse(row.document) as CollectionDocument);
+  const document = inFormat(stored, FORMAT_VERSION);
+  return { revision: row.number, stored, document, weight: row.document.length };
 }
 
 /**
@@ -108,7 +137,9 @@ async function whole(manager: EntityManager, id: string, revision: number): Prom
  */
 function complete(document: CollectionDocument): CollectionDocument {
   try {
-    return withEntryIds(document);
+    const { formatVersion }: { readonly formatVersion: number } = document;
+    const named = formatVersion === FORMAT_VERSION ? document : withMarkIds(document);
+    return withEntryIds(named as CollectionDocument);
   } catch {
     return document;
   }

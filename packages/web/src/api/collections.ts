@@ -1,4 +1,10 @@
-import { checkDocument, formatProblem, type CollectionDocument, type JsonPatch } from '@noria/core';
+import {
+  checkDocument,
+  FORMAT_VERSION,
+  formatProblem,
+  type CollectionDocument,
+  type JsonPatch,
+} from '@noria/core';
 import type { Page } from './pages';
 import { request } from './problem';
 
@@ -84,10 +90,16 @@ export async function readCollection(id: string): Promise<StoredCollection> {
   return received(await (await request(`${collections}/${encodeURIComponent(id)}`)).json());
 }
 
-/** The document of a collection as it was at a revision. */
-export async function readRevision(id: string, revision: number): Promise<CollectionDocument> {
+/** The document of a collection as it was at a revision, in the format version of then, unchecked. */
+export async function readStored(id: string, revision: number): Promise<unknown> {
   const path = `${collections}/${encodeURIComponent(id)}/revisions/${revision}`;
   const { document } = (await (await request(path)).json()) as { document: unknown };
+  return document;
+}
+
+/** The document of a collection as it was at a revision. */
+export async function readRevision(id: string, revision: number): Promise<CollectionDocument> {
+  const document = await readStored(id, revision);
   return received({ id, name: id, revision, updatedAt: '', document }).document;
 }
 
@@ -110,12 +122,17 @@ export async function deleteCollection({
   await request(`${collections}/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${revision}"` } });
 }
 
-/** Sends a change; answers the new revision. The same change sent twice is made once. */
+/**
+ * Sends a change; answers the new revision. The same change sent twice is made once.
+ * @param format the format version that it was made in; of another than the server’s it is refused, but
+ *   for one that was made already
+ */
 export async function sendChange(
   id: string,
   basedOn: number,
   changeId: string,
   patch: JsonPatch,
+  format: number = FORMAT_VERSION,
 ): Promise<number> {
   const response = await request(`${collections}/${id}`, {
     method: 'PATCH',
@@ -123,6 +140,7 @@ export async function sendChange(
       'Content-Type': 'application/json-patch+json',
       'If-Match': `"${basedOn}"`,
       'Idempotency-Key': changeId,
+      'Noria-Format': String(format),
     },
     body: JSON.stringify(patch),
   });

@@ -4,8 +4,9 @@ import {
   change,
   emptyDocument,
   setArrangement,
-  setContent,
+  setPart,
   setSpan,
+  setTile,
   type Arrangement,
   type CollectionDocument,
   type Command,
@@ -39,8 +40,10 @@ export function stats(
   arrangement: Partial<Arrangement> = {},
 ): CollectionDocument {
   const commands: Command[] = spans.flatMap(([columnSpan, rowSpan], k) => [
-    addTile('stat', `t${k + 1}`),
-    setContent([`t${k + 1}`], { name: `Stat ${k + 1}`, figure: String(k + 1), label: 'beds' }),
+    addTile('figure', `t${k + 1}`),
+    setTile([`t${k + 1}`], { name: `Stat ${k + 1}` }),
+    setPart([`t${k + 1}`], 'figure', { words: String(k + 1) }),
+    setPart([`t${k + 1}`], 'label', { words: 'beds' }),
     setSpan({ tiles: [`t${k + 1}`], band: 0, setFor: 'all', columnSpan, rowSpan }),
   ]);
   const columns = ['1fr', '1fr', '1fr', '1fr'];

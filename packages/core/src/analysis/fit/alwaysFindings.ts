@@ -1,5 +1,6 @@
 import { coloursOf, contrastIn, leastContrast } from '../../look/ink.js';
 import { colourOf } from '../../look/named.js';
+import { partsOf } from '../../document/card.js';
 import { hasWords } from './needs.js';
 import { whileSame } from '../../memo.js';
 import { levelsOf } from './wordFindings.js';
@@ -39,6 +40,7 @@ const leastIn = ({ pictures, namedLooks }: Checked['looks'], tile: Tile): number
 
 /** A picture that nobody described; one behind words is decoration. */
 function lacksWords(pictures: Readonly<Record<string, PictureAsset>>, tile: Tile): boolean {
-  if (tile.kind !== 'picture' || tile.picture === null) return false;
-  return pictures[tile.picture]?.alternativeText.trim() === '';
+  return partsOf(tile).some(
+    (part) => 'picture' in part && pictures[part.picture ?? '']?.alternativeText.trim() === '',
+  );
 }

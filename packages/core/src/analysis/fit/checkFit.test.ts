@@ -6,21 +6,13 @@ import { checkFit, openFindings, widthsAmiss, worstRuns } from './checkFit.js';
 import { fixAllSafe, fixesFor } from './fixes.js';
 import { flatTiles, layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
-import { newTile } from '../../parts/newTile.js';
 import { rangesWhere, rangeWords } from './ranges.js';
 import { sample, type SampleSpans } from '../../testing/sample.js';
 import { setAccepted } from '../../edit/commands/findings.js';
 import { setHidden, setOrder } from '../../edit/commands/place.js';
 import { tileSize } from '../../parts/tileSize.js';
-import type {
-  CollectionDocument,
-  PictureAsset,
-  PictureTile,
-  StatTile,
-  TextTile,
-  Tile,
-  TrackSize,
-} from '../../document/types.js';
+import { cardWith, withHeld, type Held } from '../../testing/held.js';
+import type { CollectionDocument, PictureAsset, PicturePart, Tile, TrackSize } from '../../document/types.js';
 
 const measurer = LETTERS;
 
@@ -48,16 +40,19 @@ function withPicture(
   base: CollectionDocument,
   id: string,
   picture: PictureAsset,
-  values: Partial<PictureTile> = {},
+  values: Partial<PicturePart> = {},
 ) {
-  const tile: PictureTile = {
-    ...(newTile('picture', id) as PictureTile),
+  const tile: Tile = {
+    ...cardWith('picture', id, { picture: { picture: 'p', ...values } }),
     place: base.tiles[id]?.place ?? { columnSpan: 1, rowSpan: 1, pin: null },
-    picture: 'p',
-    ...values,
   };
   return { ...base, tiles: { ...base.tiles, [id]: tile }, pictures: { p: picture } };
 }
+
+const withWords = (document: CollectionDocument, id: string, words: Held): CollectionDocument => ({
+  ...document,
+  tiles: { ...document.tiles, [id]: withHeld(document.tiles[id], words) },
+});
 
 const kindsOf = (document: CollectionDocument, at?: number) =>
   checkFit(document, { measurer, ...(at !== undefined && { from: at, to: at }) }).findings.map(
@@ -84,11 +79,11 @@ describe('the fit check over every px', () => {
           arrangement: { ...base.arrangement, autoRows, columns: tracks, maxInlineSize: 700 },
           tiles: Object.fromEntries(
             all.map(([word, label], k) => {
-              const tile = base.tiles[`t${k + 1}`] as StatTile;
-              return [
-                tile.id,
-                { ...tile, figure: 'w'.repeat(word), label: 'snow '.repeat(label / 5).trim() },
-              ];
+              const tile = withHeld(base.tiles[`t${k + 1}`], {
+                figure: 'w'.repeat(word),
+                label: 'snow '.repeat(label / 5).trim(),
+              });
+              return [tile.id, tile];
             }),
           ),
         };
@@ -195,7 +190,7 @@ describe('each kind of finding', () => {
       [1, 1],
       [1, 1],
     ]);
-    const wide = withTile(base, 't1', { figure: 'wwwww wwwww wwwww' });
+    const wide = withWords(base, 't1', { figure: 'wwwww wwwww wwwww' });
     // 17 letters of 8 px in one line, tracked by −0.035 em of 37.4 px, and 36 px of padding.
     const need = 17 * (8 - 0.035 * 37.4) + 36;
     const finding = checkFit(wide, { measurer }).findings.find(
@@ -211,12 +206,7 @@ describe('each kind of finding', () => {
 
   test('clipped words, with what they need and have', () => {
     const base = collection([[4, 1]]);
-    const text: TextTile = {
-      ...(newTile('text', 't1') as TextTile),
-      heading: '',
-      eyebrow: '',
-      body: 'snow '.repeat(200).trim(),
-    };
+    const text = cardWith('text', 't1', { heading: '', text: 'snow '.repeat(200).trim() });
     const document = { ...base, tiles: { t1: { ...text, place: { columnSpan: 4, rowSpan: 1, pin: null } } } };
     const [finding] = checkFit(document, { measurer, from: 400, to: 400 }).findings;
     expect(finding?.kind).toBe('clipped');
@@ -295,7 +285,7 @@ describe('what puts findings right', () => {
   };
 
   test('every fix that is called safe makes the finding go and brings none', () => {
-    const wide = withTile(narrowing, 't2', { figure: 'wwwwwwwwwwwwwwww' });
+    const wide = withWords(narrowing, 't2', { figure: 'wwwwwwwwwwwwwwww' });
     const report = checkFit(wide, { measurer });
     const before = new Set(report.findings.map(({ id }) => id));
     expect(report.findings.length).toBeGreaterThan(0);
@@ -312,7 +302,7 @@ describe('what puts findings right', () => {
 
   test('a hole, a faint ink and a squashed tile have at least one fix, and all that is safe is done in one go', () => {
     const broken = withTile(
-      withTile({ ...narrowing, order: ['t1', 't2', 't4', 't3', 't5', 't6'] }, 't2', {
+      withWords({ ...narrowing, order: ['t1', 't2', 't4', 't3', 't5', 't6'] }, 't2', {
         figure: 'wwwwwwwwwwwwwwww',
       }),
       't3',

@@ -10,7 +10,8 @@ import { fixesFor } from './fixes.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { sample, samplePictures } from '../../testing/sample.js';
 import { setSlots } from '../../edit/commands/kinds.js';
-import type { Arrangement, CollectionDocument, StatTile } from '../../document/types.js';
+import { withHeld } from '../../testing/held.js';
+import type { Arrangement, CollectionDocument } from '../../document/types.js';
 import type { FindingKind } from './types.js';
 
 const options = { measurer: LETTERS, from: 600, to: 900 };
@@ -21,7 +22,7 @@ function stats(letters: readonly number[], arrangement: Partial<Arrangement>): C
   const tiles = Object.fromEntries(
     letters.map((count, k) => {
       const id = `t${k + 1}`;
-      return [id, { ...(base.tiles[id] as StatTile), figure: 'w'.repeat(count), label: '' }];
+      return [id, withHeld(base.tiles[id], { figure: 'w'.repeat(count), label: '' })];
     }),
   );
   return { ...base, tiles, bands: [], arrangement: { ...base.arrangement, ...arrangement } };
@@ -50,7 +51,7 @@ describe('what puts right in the settings of a kind', () => {
     expect(offered(stats([12, 2, 2, 2], { kind: 'masonry', masonry: lanes }), 'squashed')).toContain(
       '2 lanes',
     );
-    const wide = { ...ANY_MASONRY, minimum: 90, most: 8 };
+    const wide = { ...ANY_MASONRY, min: 90, max: 8 };
     expect(offered(stats([12, 2, 2, 2], { kind: 'masonry', masonry: wide }), 'squashed')[0]).toMatch(
       /^Lanes of at least \d+ px$/,
     );
@@ -88,12 +89,12 @@ describe('what puts right in the settings of a kind', () => {
   });
 
   test('a row gallery: higher rows for words, lower ones for pictures with few px', () => {
-    const gallery = { ...ANY_GALLERY, target: 100, least: 80, most: 120 };
+    const gallery = { ...ANY_GALLERY, target: 100, min: 80, max: 120 };
     const narrow = stats([14, 14, 14, 14, 14, 14], { kind: 'rows', gallery });
     expect(offered(narrow, 'squashed').some((does) => does.startsWith('Rows of about'))).toBe(true);
     const large = samplePictures([1, 1, 1, 1], {
       kind: 'rows',
-      gallery: { ...ANY_GALLERY, target: 380, most: 420 },
+      gallery: { ...ANY_GALLERY, target: 380, max: 420 },
     });
     const small: CollectionDocument = {
       ...large,

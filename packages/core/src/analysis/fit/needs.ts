@@ -1,11 +1,16 @@
 import { inlineContribution } from '../../engine/box/intrinsic.js';
 import { layoutBox } from '../../engine/box/layoutBox.js';
 import { typeSizeOf } from '../../look/named.js';
+import { partsOf } from '../../document/card.js';
+import { flows } from '../../parts/compositions/index.js';
+import { partKindOf } from '../../parts/index.js';
 import { isFluid, tileBox } from '../../parts/tileBox.js';
+import { partsHtml } from '../../parts/tileHtml.js';
 import '../../engine/layoutTree.js';
 import { whileSame } from '../../memo.js';
 import type { Box } from '../../engine/box/box.js';
 import type { CollectionDocument, Tile, TypeSize } from '../../document/types.js';
+import type { Sources } from '../../parts/part.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 /** What a tile needs of its place at a width of the page. */
@@ -22,8 +27,8 @@ const CHARACTER = 0.5;
 
 const NOTHING: Need = { inlineSize: 0, by: 'nothing' };
 
-/** Kinds whose words lie in the tile itself. */
-export const hasWords = ({ kind }: Tile) => kind !== 'picture' && kind !== 'film' && kind !== 'group';
+/** Whether a tile's words lie in the tile itself. */
+export const hasWords = (tile: Tile) => flows(tile);
 
 interface Known {
   readonly box: Box;
@@ -81,26 +86,38 @@ function withBadges(tile: Tile, box: Box, need: Need): Need {
 
 function read(document: CollectionDocument, tile: Tile, box: Box): Need {
   const least = inlineContribution(box, 'min-content', NaN);
-  if (tile.kind === 'stat') {
-    const figure = box.children.find(({ style }) => style.position !== 'absolute');
-    const beside =
-      least - Math.max(0, ...box.children.map((child) => inlineContribution(child, 'min-content', NaN)));
-    const whole = figure ? inlineContribution(figure, 'max-content', NaN) + Math.max(0, beside) : 0;
-    return whole > least ? { inlineSize: whole, by: 'figure' } : { inlineSize: least, by: 'words' };
-  }
-  if (tile.kind === 'text' || tile.kind === 'quote') {
-    if (tile.look.textDirection === 'block') return { inlineSize: least, by: 'words' };
-    const size = pxOf(typeSizeOf(document.namedLooks, tile.look.bodySize ?? document.look.bodySize));
-    const padding = box.style.padding;
-    const beside = Number(padding[1]) + Number(padding[3]) || 0;
-    const line = Math.min(
-      inlineContribution(box, 'max-content', NaN),
-      LEAST_CHARACTERS * CHARACTER * size + beside,
-    );
-    return line > least ? { inlineSize: line, by: 'line' } : { inlineSize: least, by: 'words' };
-  }
-  return { inlineSize: least, by: 'words' };
+  const asked = new Set(partsOf(tile).map((part) => partKindOf(part).least));
+  const whole = asked.has('whole') ? wholeLine(document, tile, box, least) : 0;
+  if (whole > least) return { inlineSize: whole, by: 'figure' };
+  if (!asked.has('line') || tile.look.textDirection === 'block') return { inlineSize: least, by: 'words' };
+  const size = pxOf(typeSizeOf(document.namedLooks, tile.look.bodySize ?? document.look.bodySize));
+  const padding = box.style.padding;
+  const beside = Number(padding[1]) + Number(padding[3]) || 0;
+  const line = Math.min(
+    inlineContribution(box, 'max-content', NaN),
+    LEAST_CHARACTERS * CHARACTER * size + beside,
+  );
+  return line > least ? { inlineSize: line, by: 'line' } : { inlineSize: least, by: 'words' };
 }
+
+/** How wide a tile is in which every part that is to stay in one line does, px of its border box. */
+function wholeLine(document: CollectionDocument, tile: Tile, box: Box, least: number): number {
+  if (tile.kind !== 'card') return 0;
+  const flowing = box.children.filter(({ style }) => style.position !== 'absolute');
+  const beside =
+    least - Math.max(0, ...box.children.map((child) => inlineContribution(child, 'min-content', NaN)));
+  let next = 0;
+  const wide = partsHtml(document, tile, NO_SOURCES).map((elements, k) => {
+    const boxes = flowing.slice(next, (next += elements.length));
+    const part = tile.parts[k];
+    if (!part || partKindOf(part).least !== 'whole') return 0;
+    return Math.max(0, ...boxes.map((each) => inlineContribution(each, 'max-content', NaN)));
+  });
+  return Math.max(...wide) + Math.max(0, beside);
+}
+
+/** How many elements a part is does not depend on where its pictures lie. */
+const NO_SOURCES: Sources = { picture: () => ({ src: '' }), small: () => '', film: () => '' };
 
 const pxOf = (size: TypeSize): number =>
   typeof size === 'number' ? size : typeof size === 'object' ? Math.min(size.from, size.to) : 16;
@@ -112,7 +129,7 @@ const SHORT = 2;
 
 /** Whether a tile has words that can be clipped: its own, or a caption over its picture. */
 export const canClip = (tile: Tile) =>
-  hasWords(tile) || ((tile.kind === 'picture' || tile.kind === 'film') && tile.caption !== '');
+  hasWords(tile) || partsOf(tile).some((part) => (partKindOf(part).over?.(part) ?? '') !== '');
 
 /** How high a tile's words make it at an inline size, or its caption alone; px, of its border box. */
 export function neededBlockSize(

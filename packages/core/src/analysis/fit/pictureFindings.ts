@@ -1,3 +1,4 @@
+import { pictureOf } from '../../document/card.js';
 import { visibleShare } from '../../geometry/visibleShare.js';
 import { cropIn, isFocusLost, scaleIn, shownShare } from '../../look/crop.js';
 import { addRange } from './ranges.js';
@@ -5,15 +6,19 @@ import { levelsOf } from './wordFindings.js';
 import type { Checked, Found } from './checked.js';
 import type { FindingKind, WidthRange } from './types.js';
 import type { LaidOutTile } from '../../arrangements/kind.js';
-import type { PictureAsset, PictureTile, Tile } from '../../document/types.js';
+import type { PictureAsset, PicturePart, Tile, TileId } from '../../document/types.js';
 
 /** The least part of a picture that shows before it counts as over-cropped. */
 export const LEAST_SHOWN = 0.5;
 /** Picture px ÷ screen px below which it looks soft; rounding of variants is no softness. */
 const SHARP = 0.999;
 
+/** How a picture lies in its slot. */
+type Shown = Pick<PicturePart, 'picture' | 'focalPoint' | 'shows' | 'zoom' | 'position'>;
+
 interface Slotted {
-  readonly tile: PictureTile;
+  readonly id: TileId;
+  readonly shown: Shown;
   readonly picture: PictureAsset;
   readonly a: LaidOutTile;
   readonly b: LaidOutTile;
@@ -21,29 +26,18 @@ interface Slotted {
 
 function slotsOf({ looks, stretch }: Checked): Slotted[] {
   return stretch.first.tiles.flatMap((a, k) => {
-    const tile = looks.tiles[a.id] as Tile;
-    const shown = asPicture(tile);
+    const shown = shownIn(looks.tiles[a.id] as Tile);
     const picture = shown && looks.pictures[shown.picture ?? ''];
-    return shown && picture ? [{ tile: shown, picture, a, b: stretch.last.tiles[k] as LaidOutTile }] : [];
+    return shown && picture ? [{ id: a.id, shown, picture, a, b: stretch.last.tiles[k] as LaidOutTile }] : [];
   });
 }
 
-/** A picture in a tile, or the one behind it, which covers it as one in it does. */
-function asPicture(tile: Tile): PictureTile | null {
-  if (tile.kind === 'picture') return tile.picture === null ? null : tile;
+/** The picture that fills a tile, or the one behind it, which covers it as one in it does. */
+function shownIn(tile: Tile): Shown | null {
+  const part = pictureOf(tile);
+  if (part) return part;
   const { fill } = tile.look;
-  if (typeof fill !== 'object' || fill.kind !== 'picture') return null;
-  const { id, name, place, look } = tile;
-  return {
-    id,
-    name,
-    place,
-    look,
-    kind: 'picture',
-    picture: fill.picture,
-    focalPoint: fill.focalPoint,
-    caption: '',
-  };
+  return typeof fill === 'object' && fill.kind === 'picture' ? fill : null;
 }
 
 interface Worst {
@@ -58,7 +52,7 @@ function* check(checked: Checked): Generator<Found> {
   const { stretch, density } = checked;
   const { from, to } = stretch;
   const levels = levelsOf(checked);
-  for (const { tile, picture, a, b } of slotsOf(checked)) {
+  for (const { id, shown: own, picture, a, b } of slotsOf(checked)) {
     const found = new Map<FindingKind, Worst>();
     const note = (kind: FindingKind, width: number, badness: number, slot: Worst['slot']) => {
       let worst = found.get(kind);
@@ -66,35 +60,34 @@ function* check(checked: Checked): Generator<Found> {
       addRange(worst.ranges, width, width);
       if (badness > worst.badness) Object.assign(worst, { badness, width, slot: { ...slot } });
     };
-    if (isSound(picture, tile, a, density) && isSound(picture, tile, b, density)) continue;
+    if (isSound(picture, own, a, density) && isSound(picture, own, b, density)) continue;
     const slot = { inlineSize: 0, blockSize: 0 };
     for (let width = from; width <= to; width++) {
       const share = to === from ? 0 : (width - from) / (to - from);
       slot.inlineSize = a.inlineSize + (b.inlineSize - a.inlineSize) * share;
       slot.blockSize = a.blockSize + (b.blockSize - a.blockSize) * share;
       if (slot.inlineSize <= 0 || slot.blockSize <= 0) continue;
-      const scale = scaleIn(picture, slot, tile);
+      const scale = scaleIn(picture, slot, own);
       const sharp = 1 / (scale * density);
       if (sharp < SHARP) note('soft', width, 1 - sharp, slot);
-      if (tile.shows === 'contain') continue;
+      if (own.shows === 'contain') continue;
       const shown = coveredShare(picture, slot);
       if (shown < LEAST_SHOWN) note('over-cropped', width, 1 - shown, slot);
-      if (isFocusLost(cropIn(picture, slot, tile), tile.focalPoint))
-        note('focus lost', width, 1 - shown, slot);
+      if (isFocusLost(cropIn(picture, slot, own), own.focalPoint)) note('focus lost', width, 1 - shown, slot);
     }
     for (const [kind, { ranges, badness, width, slot: at }] of found) {
       yield {
         kind,
-        level: levels.get(tile.id) ?? null,
-        tiles: [tile.id],
+        level: levels.get(id) ?? null,
+        tiles: [id],
         ranges,
         badness,
         worst: width,
         said: {
           ...at,
-          shown: shownShare(cropIn(picture, at, { ...tile, zoom: 1 })),
+          shown: shownShare(cropIn(picture, at, { ...own, zoom: 1 })),
           has: picture.inlineSize,
-          need: picture.inlineSize * scaleIn(picture, at, tile) * density,
+          need: picture.inlineSize * scaleIn(picture, at, own) * density,
           columns: a.columnSpan,
           rows: a.rowSpan,
         },
@@ -107,12 +100,12 @@ function* check(checked: Checked): Generator<Found> {
  * Whether nothing is amiss in a slot. What is sound at both ends of a straight stretch is so between:
  * the aspect goes one way, and the larger of two scales is largest at an end.
  */
-function isSound(picture: PictureAsset, tile: PictureTile, slot: LaidOutTile, density: number): boolean {
+function isSound(picture: PictureAsset, own: Shown, slot: LaidOutTile, density: number): boolean {
   if (slot.inlineSize <= 0 || slot.blockSize <= 0) return true;
-  if (1 / (scaleIn(picture, slot, tile) * density) < SHARP) return false;
+  if (1 / (scaleIn(picture, slot, own) * density) < SHARP) return false;
   return (
-    tile.shows === 'contain' ||
-    (coveredShare(picture, slot) >= LEAST_SHOWN && !isFocusLost(cropIn(picture, slot, tile), tile.focalPoint))
+    own.shows === 'contain' ||
+    (coveredShare(picture, slot) >= LEAST_SHOWN && !isFocusLost(cropIn(picture, slot, own), own.focalPoint))
   );
 }
 
@@ -123,8 +116,8 @@ const coveredShare = (picture: PictureAsset, slot: { inlineSize: number; blockSi
 /** Takes the least part of a picture that shows into a curve that begins at a width. */
 function draw(checked: Checked, curve: Float32Array, origin: number): void {
   const { from, to } = checked.stretch;
-  for (const { tile, picture, a, b } of slotsOf(checked)) {
-    if (tile.shows === 'contain') continue;
+  for (const { shown: own, picture, a, b } of slotsOf(checked)) {
+    if (own.shows === 'contain') continue;
     const aspect = picture.inlineSize / picture.blockSize;
     for (let width = from; width <= to; width++) {
       const share = to === from ? 0 : (width - from) / (to - from);

@@ -75,14 +75,14 @@ describe('a stretch ends', () => {
   });
 
   test('where there is a column more', () => {
-    const fluid = { repeat: 'auto-fill', minimum: 200, most: null, spansFrom: null } as const;
+    const fluid = { repeat: 'auto-fill', min: 200, max: null, spansFrom: null } as const;
     const document = { ...of({ kind: 'fluid', fluid, columnGap: 0 }), bands: [] };
     // 48 px of padding, then 200 px a column.
     expect(starts(document)).toEqual(expect.arrayContaining([448, 648, 848, 1048, 1248]));
   });
 
   test('where spans begin to apply', () => {
-    const fluid = { repeat: 'auto-fill', minimum: 100, most: 4, spansFrom: 777 } as const;
+    const fluid = { repeat: 'auto-fill', min: 100, max: 4, spansFrom: 777 } as const;
     expect(starts({ ...of({ kind: 'fluid', fluid }), bands: [] })).toContain(777);
   });
 });

@@ -1,11 +1,11 @@
 import { LIMITS } from '../../document/limits.js';
-import { newTile } from '../../parts/newTile.js';
+import { newTile, type TileStart } from '../../parts/newTile.js';
 import { insertTile } from '../../edit/commands/tiles.js';
 import { setArrangement } from '../../edit/commands/arrangement.js';
 import { setPin, setSpan, type SetFor } from '../../edit/commands/place.js';
 import { bandsOf } from '../../document/bands.js';
 import type { Command } from '../../edit/patch/change.js';
-import type { TileId, TileKind } from '../../document/types.js';
+import type { TileId } from '../../document/types.js';
 import type { Span } from './fillCells.js';
 
 /** A design read as one regular grid. */
@@ -81,18 +81,18 @@ export interface ApplyDesign {
   readonly setFor: SetFor;
   /** Ids for tiles that are missing, in order. */
   readonly freshIds: readonly TileId[];
-  readonly kind: TileKind;
+  readonly what: TileStart;
 }
 
 /** Cuts the grid as a design says, gives its spans to the tiles in reading order, and adds those that are missing. */
-export function applyDesign({ grid, band, setFor, freshIds, kind }: ApplyDesign): Command {
+export function applyDesign({ grid, band, setFor, freshIds, what }: ApplyDesign): Command {
   return (draft) => {
     const columns = Array.from({ length: grid.columns }, () => '1fr');
     const { rows } = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
     setArrangement({ columns, rows: rows.slice(0, grid.rows), flow: 'dense' }, band, setFor)(draft);
     freshIds
       .slice(0, Math.max(0, grid.spans.length - draft.order.length))
-      .forEach((id) => insertTile(draft, newTile(kind, id), draft.order.length));
+      .forEach((id) => insertTile(draft, newTile(what, id), draft.order.length));
     grid.spans.forEach(({ columns: columnSpan, rows: rowSpan }, k) => {
       const id = draft.order[k];
       if (id === undefined) return;

@@ -184,7 +184,7 @@ describe('a design read as one grid', () => {
         band: 0,
         setFor: 'band',
         freshIds: grid.spans.map((_, k) => `n${k}`),
-        kind: 'text',
+        what: 'text',
       }),
     ).document;
     const band = resolvedBands(made)[0];

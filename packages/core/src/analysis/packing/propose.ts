@@ -6,6 +6,7 @@ import { cellsOf } from '../../arrangements/cells.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { noise } from '../../geometry/noise.js';
 import { setSpan } from '../../edit/commands/place.js';
+import { partKindOf } from '../../parts/index.js';
 import { coveredAspect } from '../bearing.js';
 import { coverageOf } from './closeGaps.js';
 import { fillCells, type Choice, type Span } from './fillCells.js';
@@ -52,20 +53,16 @@ const MOST_CELLS = 8;
 /** Two proposals differ in at least this share of their tiles. */
 const LEAST_DIFFERENCE = 0.2;
 
-const WEIGHT_OF_KIND: Readonly<Record<Tile['kind'], number>> = {
-  picture: 3,
-  film: 3,
-  group: 3,
-  text: 2,
-  quote: 2,
-  stat: 1,
-  marks: 1,
-  action: 1,
-};
+/** How much a group matters beside other tiles, and a card with nothing in it. */
+const GROUP = 3;
+const EMPTY = 1;
 
-/** How much a tile matters beside others, 1 to 5: as it says, else by its kind; the first a step more. */
+const weightByContent = (tile: Tile): number =>
+  tile.kind === 'group' ? GROUP : Math.max(EMPTY, ...tile.parts.map((part) => partKindOf(part).weight));
+
+/** How much a tile matters beside others, 1 to 5: as it says, else by what is in it; the first a step more. */
 export const weightOf = (tile: Tile, position: number): number =>
-  tile.weight ?? Math.min(5, WEIGHT_OF_KIND[tile.kind] + (position === 0 ? 1 : 0));
+  tile.weight ?? Math.min(5, weightByContent(tile) + (position === 0 ? 1 : 0));
 
 /**
  * Arrangements of a level at a band without a hole, best first, each unlike the others: reading order

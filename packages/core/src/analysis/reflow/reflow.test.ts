@@ -13,7 +13,8 @@ import { LETTERS } from '../../testing/layoutHtml.js';
 import { needOf } from '../fit/needs.js';
 import { sample } from '../../testing/sample.js';
 import { setPin, setSpan } from '../../edit/commands/place.js';
-import type { CollectionDocument, StatTile, Tile, TileId } from '../../document/types.js';
+import { withHeld } from '../../testing/held.js';
+import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 
 const measurer = LETTERS;
 
@@ -39,8 +40,8 @@ const collections = fc
     const made = Object.fromEntries(
       tiles.map(({ words, label }, k): [TileId, Tile] => {
         const id = `t${k + 1}`;
-        const tile = base.tiles[id] as StatTile;
-        return [id, { ...tile, figure: 'w'.repeat(words), label: 'snow '.repeat(label / 5).trim() }];
+        const held = { figure: 'w'.repeat(words), label: 'snow '.repeat(label / 5).trim() };
+        return [id, withHeld(base.tiles[id], held)];
       }),
     );
     return { ...base, tiles: made, bands: [{ id: 'derived', below, arrangement: {}, tiles: {} }] };
@@ -210,10 +211,7 @@ describe('breakpoints found', () => {
     const short: CollectionDocument = {
       ...one,
       tiles: Object.fromEntries(
-        Object.entries(one.tiles).map(([id, tile]) => [
-          id,
-          { ...(tile as StatTile), figure: '7', label: '' },
-        ]),
+        Object.entries(one.tiles).map(([id, tile]) => [id, withHeld(tile, { figure: '7', label: '' })]),
       ),
       arrangement: { ...one.arrangement, autoRows: '90px' },
     };

@@ -211,7 +211,7 @@ describe('how large cells and tiles are', () => {
   test.each<[Partial<NonNullable<Place['fit']>>, number[]]>([
     [{}, [0, 0, 300, 100]],
     [{ inline: 'end', inlineSize: 80 }, [220, 0, 80, 100]],
-    [{ inline: 'centre', inlineSize: 80, block: 'centre', blockSize: 40 }, [110, 30, 80, 40]],
+    [{ inline: 'center', inlineSize: 80, block: 'center', blockSize: 40 }, [110, 30, 80, 40]],
     [{ inline: 'start', inlineSize: 900 }, [0, 0, 300, 100]],
     [{ block: 'end', blockSize: 40 }, [0, 60, 300, 40]],
   ])('a tile that lies %j in its cell', (fit, expected) => {

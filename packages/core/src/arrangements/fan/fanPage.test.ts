@@ -5,7 +5,7 @@ import { groupTiles } from '../../edit/commands/groups.js';
 import { onLevel } from '../../edit/commands/level.js';
 import { setHidden, setOrder } from '../../edit/commands/place.js';
 import { setKind, setOfKind } from '../../edit/commands/kinds.js';
-import { setContent } from '../../edit/commands/tiles.js';
+import { setTile } from '../../edit/commands/tiles.js';
 import { checkFit } from '../../analysis/fit/checkFit.js';
 import { layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
@@ -54,7 +54,7 @@ describe('a fan in the page', () => {
   test('comes in as fast as tiles elsewhere, though every other sibling is a button', () => {
     const moving = change(
       fan({}),
-      setContent(['p1', 'p2'], { motion: { opens: 'rise', points: 'none' } }),
+      setTile(['p1', 'p2'], { motion: { opens: 'rise', points: 'none' } }),
     ).document;
     expect(page(moving).css).toMatch(
       /\[data-tile="p2"\] \{\s*animation-delay: calc\(sibling-index\(\) \/ 2 \* 55ms\)/,

@@ -25,7 +25,7 @@ function fluid(spans: readonly SampleSpans[], columns: Partial<FluidColumns>): C
       kind: 'fluid',
       columnGap: 24,
       padding: { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 },
-      fluid: { repeat: 'auto-fit', minimum: 240, most: null, spansFrom: null, ...columns },
+      fluid: { repeat: 'auto-fit', min: 240, max: null, spansFrom: null, ...columns },
     },
   };
 }
@@ -39,7 +39,7 @@ describe('the sums of columns', () => {
   });
 
   test('columns that fit a minimum: max(1, ⌊(W + g) ÷ (m + g)⌋)', () => {
-    const fit = (minimum: number, inner: number) => columnsThatFit({ minimum, most: null }, inner, 24);
+    const fit = (minimum: number, inner: number) => columnsThatFit({ min: minimum, max: null }, inner, 24);
     expect([fit(282, 1200), fit(282.01, 1200), fit(220.81, 1200), fit(220.8, 1200), fit(2000, 1200)]).toEqual(
       [4, 3, 4, 5, 1],
     );
@@ -63,7 +63,7 @@ describe('the sums of columns', () => {
           fc.pre(upTo > above + 0.01);
           const minimum = above + (upTo - above) * share;
           fc.pre(minimum > above + 1e-3);
-          expect(columnsThatFit({ minimum, most: null }, inner, gap)).toBe(columns);
+          expect(columnsThatFit({ min: minimum, max: null }, inner, gap)).toBe(columns);
         },
       ),
     );
@@ -71,9 +71,9 @@ describe('the sums of columns', () => {
 
   test('never more than the limit, whatever the gap', () => {
     for (const gap of [0, 8, 24, 60]) {
-      expect(columnsThatFit({ minimum: 100, most: 5 }, 2000, gap)).toBe(5);
-      expect(columnsThatFit({ minimum: 100, most: 5 }, 5 * 100 + 4 * gap, gap)).toBe(5);
-      expect(columnsThatFit({ minimum: 100, most: 5 }, 5 * 100 + 4 * gap - 1, gap)).toBe(4);
+      expect(columnsThatFit({ min: 100, max: 5 }, 2000, gap)).toBe(5);
+      expect(columnsThatFit({ min: 100, max: 5 }, 5 * 100 + 4 * gap, gap)).toBe(5);
+      expect(columnsThatFit({ min: 100, max: 5 }, 5 * 100 + 4 * gap - 1, gap)).toBe(4);
     }
   });
 });
@@ -112,7 +112,7 @@ describe('a fluid arrangement', () => {
   });
 
   test('the widths at which a column is added are where it first fits', () => {
-    const document = fluid(ones(20), { most: 5 });
+    const document = fluid(ones(20), { max: 5 });
     const [band] = bandsOf(document);
     const changes = band ? columnChanges(band) : [];
     expect(changes).toEqual(
@@ -152,7 +152,7 @@ describe('a fluid arrangement', () => {
           [3, 1],
           [1, 1],
         ],
-        { most: 4 },
+        { max: 4 },
       ),
       NONE,
       LETTERS,

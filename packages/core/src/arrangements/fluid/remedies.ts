@@ -4,13 +4,12 @@ import type { Ailment, Remedy } from '../kind.js';
 
 /** Other numbers of fluid columns: fewer at most, or wider ones. */
 export function* fluidRemedies(arrangement: Arrangement, { kind, figures }: Ailment): Generator<Remedy> {
-  const { minimum } = fluidOf(arrangement);
+  const { min } = fluidOf(arrangement);
   if (kind === 'squashed') {
     const need = Math.ceil(Number(figures.need));
-    if (need > minimum)
-      yield { does: `Columns of at least ${need} px`, change: { values: { minimum: need } } };
+    if (need > min) yield { does: `Columns of at least ${need} px`, change: { values: { min: need } } };
   }
   if (kind !== 'stray' && kind !== 'hole' && kind !== 'squashed' && kind !== 'over-cropped') return;
-  for (let most = 6; most >= 1; most--)
-    yield { does: `At most ${most} ${most === 1 ? 'column' : 'columns'}`, change: { values: { most } } };
+  for (let max = 6; max >= 1; max--)
+    yield { does: `At most ${max} ${max === 1 ? 'column' : 'columns'}`, change: { values: { max } } };
 }

@@ -7,9 +7,9 @@ import type { CssInput, LevelCss } from '../kind.js';
 /** As many columns as fit, through which tiles flow; a span takes no more columns than there are. */
 export function fluidToCss(input: CssInput): LevelCss {
   const { band, columns } = input;
-  const { repeat, minimum, most } = fluidOf(band.arrangement);
+  const { repeat, min, max } = fluidOf(band.arrangement);
   return gridCss(input, {
-    columns: fittingTracks(repeat, { minimum, most }, band.arrangement.columnGap),
+    columns: fittingTracks(repeat, { min, max }, band.arrangement.columnGap),
     areas: 'none',
     place: ({ columnSpan, rowSpan }) => ({
       'grid-column': `span ${spanIn(band, columnSpan, columns.length)}`,

@@ -3,7 +3,7 @@ import { LIMITS } from '../../document/limits.js';
 import type { Arrangement, FluidColumns } from '../../document/types.js';
 import type { OwnValues } from '../kind.js';
 
-export const ANY_FLUID: FluidColumns = { repeat: 'auto-fit', minimum: 240, most: null, spansFrom: null };
+export const ANY_FLUID: FluidColumns = { repeat: 'auto-fit', min: 240, max: null, spansFrom: null };
 
 export const fluidOf = ({ fluid }: Pick<Arrangement, 'fluid'>): FluidColumns => fluid ?? ANY_FLUID;
 
@@ -13,8 +13,8 @@ export const fluidValues: OwnValues<'fluid'> = {
   check: fields(
     {
       repeat: oneOf(['auto-fit', 'auto-fill'], 'How columns repeat'),
-      minimum: number(1, LIMITS.track, 'A least width of columns'),
-      most: orNull(number(1, LIMITS.columns, 'A greatest number of columns', true)),
+      min: number(1, LIMITS.track, 'A least width of columns'),
+      max: orNull(number(1, LIMITS.columns, 'A greatest number of columns', true)),
       spansFrom: orNull(number(0, LIMITS.track, 'A width from which spans apply')),
     },
     'A fluid arrangement’s columns',

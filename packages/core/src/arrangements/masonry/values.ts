@@ -8,8 +8,8 @@ export const ANY_MASONRY: MasonryLanes = {
   direction: 'block',
   laneSize: 200,
   count: null,
-  minimum: 240,
-  most: null,
+  min: 240,
+  max: null,
   order: 'balanced',
   tolerance: 16,
 };

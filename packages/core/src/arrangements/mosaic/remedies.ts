@@ -15,9 +15,9 @@ export function* mosaicRemedies(
 ): Generator<Remedy> {
   const mosaic = mosaicOf(arrangement);
   if (kind === 'over-cropped' || kind === 'focus lost') {
-    for (const mostCrop of [0.35, 0.25, 0.15])
-      if (mostCrop < mosaic.mostCrop)
-        yield { does: `Crop ${Math.round(mostCrop * 100)} % at most`, change: { values: { mostCrop } } };
+    for (const maxCrop of [0.35, 0.25, 0.15])
+      if (maxCrop < mosaic.maxCrop)
+        yield { does: `Crop ${Math.round(maxCrop * 100)} % at most`, change: { values: { maxCrop } } };
   }
   const span = Math.max(1, Number(figures.columns ?? 1));
   for (const [does, values] of otherCounts(mosaic, kind, Number(figures.need) / span, MODULE))

@@ -16,7 +16,7 @@ const laidOut = perText<MosaicLayout>(40);
 /** The slots of a mosaic of so many modules across, in the order in which tiles are seen. */
 export function mosaicSlots(document: CollectionDocument, band: Band, columns: number): MosaicLayout {
   const { arrangement } = band;
-  const { shareOfLarge, mostCrop, seed } = mosaicOf(arrangement);
+  const { shareOfLarge, maxCrop: mostCrop, seed } = mosaicOf(arrangement);
   const items = shownTiles(document, band).map(({ tile, place }): MosaicItem => {
     const aspect = shapeOf(document, tile, place);
     const { slot } = place;

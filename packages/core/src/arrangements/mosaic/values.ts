@@ -6,10 +6,10 @@ import type { OwnValues } from '../kind.js';
 
 export const ANY_MOSAIC: MosaicModules = {
   count: null,
-  minimum: 96,
-  most: 12,
+  min: 96,
+  max: 12,
   shareOfLarge: 0.3,
-  mostCrop: 0.35,
+  maxCrop: 0.35,
   seed: 1,
 };
 
@@ -22,7 +22,7 @@ export const mosaicValues: OwnValues<'mosaic'> = {
     {
       ...countChecks('modules'),
       shareOfLarge: number(0, 1, 'A share of large pictures'),
-      mostCrop: number(0, 1, 'The most that is cropped'),
+      maxCrop: number(0, 1, 'The most that is cropped'),
       seed: number(0, LIMITS.seed, 'A seed', true),
     },
     'A mosaic',

@@ -47,7 +47,7 @@ export function breakRows(
 
 function breaksAt(
   items: readonly RowItem[],
-  { target, least, most, lastRow }: GalleryRows,
+  { target, min: least, max: most, lastRow }: GalleryRows,
   inlineSize: number,
   columnGap: number,
 ): Breaks {

@@ -5,11 +5,11 @@ import type { Ailment, Remedy } from '../kind.js';
 
 /** Higher rows for what is squashed, lower ones for what looks soft. */
 export function* galleryRemedies(arrangement: Arrangement, { kind }: Ailment): Generator<Remedy> {
-  const { target, least, most, lastRow } = galleryOf(arrangement);
+  const { target, min, max, lastRow } = galleryOf(arrangement);
   for (const px of scaled(target, kind))
     yield {
       does: `Rows of about ${px} px`,
-      change: { values: { target: px, least: Math.min(least, px), most: Math.max(most, px) } },
+      change: { values: { target: px, min: Math.min(min, px), max: Math.max(max, px) } },
     };
   if (kind === 'soft' && lastRow === 'justified')
     yield {

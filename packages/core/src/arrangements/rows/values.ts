@@ -5,8 +5,8 @@ import type { OwnValues } from '../kind.js';
 
 export const ANY_GALLERY: GalleryRows = {
   target: 240,
-  least: 160,
-  most: 400,
+  min: 160,
+  max: 400,
   lastRow: 'at-most-target',
 };
 
@@ -20,8 +20,8 @@ export const galleryValues: OwnValues<'gallery'> = {
   check: fields(
     {
       target: rowHeight,
-      least: rowHeight,
-      most: rowHeight,
+      min: rowHeight,
+      max: rowHeight,
       lastRow: oneOf(['justified', 'at-most-target'], 'The last row'),
     },
     'A row gallery',

@@ -11,11 +11,11 @@ const ROUNDING = 1e-6;
  * @param inner px inside the padding
  */
 export function columnsThatFit(
-  { minimum, most }: Pick<ColumnCount, 'minimum' | 'most'>,
+  { min, max }: Pick<ColumnCount, 'min' | 'max'>,
   inner: number,
   gap: number,
 ): number {
-  const least = most === null ? minimum : Math.max(minimum, (inner - (most - 1) * gap) / most);
+  const least = max === null ? min : Math.max(min, (inner - (max - 1) * gap) / max);
   return Math.max(1, Math.floor((inner + gap) / (least + gap) + ROUNDING));
 }
 
@@ -31,10 +31,10 @@ export const minimumsFor = (columns: number, inner: number, gap: number) => ({
 });
 
 /** No more columns than a file may say, however little each asks for. */
-export const bounded = ({ count, minimum, most }: ColumnCount): ColumnCount => ({
+export const bounded = ({ count, min, max }: ColumnCount): ColumnCount => ({
   count,
-  minimum,
-  most: most ?? LIMITS.columns,
+  min,
+  max: max ?? LIMITS.columns,
 });
 
 /** How many columns there are in an inner width, px: so many, or as many as fit. */

@@ -7,14 +7,10 @@ import type { FluidColumns } from '../../document/types.js';
  */
 export function fittingTracks(
   repeat: FluidColumns['repeat'],
-  { minimum, most }: Pick<FluidColumns, 'minimum' | 'most'>,
+  { min, max }: Pick<FluidColumns, 'min' | 'max'>,
   gap: number,
 ): string {
   const share =
-    most === null
-      ? px(minimum)
-      : most === 1
-        ? '100%'
-        : `max(${px(minimum)}, (100% - ${px((most - 1) * gap)}) / ${most})`;
+    max === null ? px(min) : max === 1 ? '100%' : `max(${px(min)}, (100% - ${px((max - 1) * gap)}) / ${max})`;
   return `repeat(${repeat}, minmax(min(100%, ${share}), 1fr))`;
 }

@@ -1,6 +1,7 @@
 import { trackCss } from '../../engine/css/trackSize.js';
 import { px } from '../../engine/css/units.js';
 import { placeIn } from '../../document/bands.js';
+import { pictureOf } from '../../document/card.js';
 import { frameCss, stackCss } from './css.js';
 import { heldCss, SQUARE_ROWS, squares, WHOLE_SQUARES } from './squares.js';
 import type { CssInput, LevelCss } from '../kind.js';
@@ -58,13 +59,13 @@ export function gridCss(
   };
 }
 
-const SELF: Readonly<Record<Lie, string>> = { fill: 'auto', start: 'start', centre: 'center', end: 'end' };
+const SELF: Readonly<Record<Lie, string>> = { fill: 'auto', start: 'start', center: 'center', end: 'end' };
 
 /** How a tile lies in its cells; nothing for one that fills them in every band, as most do. */
 function fitCss(document: CollectionDocument, tile: Tile, { fit }: WholePlace): Declarations {
   const places = [tile.place, ...document.bands.map((band) => band.tiles[tile.id])];
   const size = (lie: Lie, own: number | null) =>
-    lie !== 'fill' ? (own === null ? 'auto' : px(own)) : tile.kind === 'picture' ? '100%' : 'auto';
+    lie !== 'fill' ? (own === null ? 'auto' : px(own)) : pictureOf(tile) ? '100%' : 'auto';
   const most = (lie: Lie) => (lie === 'fill' ? 'none' : '100%');
   return {
     ...(places.some((place) => place?.fit) && {

@@ -120,7 +120,7 @@ const tracks = (sizes: readonly TrackSize[]): BoxStyle['columns'] => ({
 
 const LIES: Readonly<Record<Exclude<Lie, 'fill'>, 'start' | 'center' | 'end'>> = {
   start: 'start',
-  centre: 'center',
+  center: 'center',
   end: 'end',
 };
 

@@ -17,7 +17,7 @@ type Other = readonly [does: string, values: Partial<ColumnCount>];
  * @param what one column, as a person reads it
  */
 export function* otherCounts(
-  { count, minimum, most }: ColumnCount,
+  { count, min, max }: ColumnCount,
   kind: string,
   need: number,
   what: { readonly one: string; readonly many: string; readonly title: string },
@@ -29,18 +29,17 @@ export function* otherCounts(
       return;
     }
     const least = Math.ceil(need);
-    if (kind === 'squashed' && least > minimum)
-      yield [`${what.title} of at least ${least} px`, { minimum: least }];
-    for (let fewer = Math.min(most ?? 6, 6) - 1; fewer >= 1; fewer--)
-      yield [`At most ${said(fewer)}`, { most: fewer }];
+    if (kind === 'squashed' && least > min) yield [`${what.title} of at least ${least} px`, { min: least }];
+    for (let fewer = Math.min(max ?? 6, 6) - 1; fewer >= 1; fewer--)
+      yield [`At most ${said(fewer)}`, { max: fewer }];
   }
   if (kind === 'soft') {
     if (count !== null) {
       for (let more = count + 1; more <= Math.min(LIMITS.columns, count + 3); more++)
         yield [said(more), { count: more }];
-    } else if (most !== null) {
-      for (let more = most + 1; more <= Math.min(LIMITS.columns, most + 3); more++)
-        yield [`At most ${said(more)}`, { most: more }];
+    } else if (max !== null) {
+      for (let more = max + 1; more <= Math.min(LIMITS.columns, max + 3); more++)
+        yield [`At most ${said(more)}`, { max: more }];
     }
   }
 }

@@ -1,15 +1,12 @@
+import { mediaOf } from '../../document/card.js';
 import type { CollectionDocument, Tile, WholePlace } from '../../document/types.js';
 
 /** Inline ÷ block of a tile that has a shape of its own: a picture or a film; null for others. */
 export function aspectOf({ pictures, films }: CollectionDocument, tile: Tile): number | null {
-  const shown =
-    tile.kind === 'picture' && tile.picture !== null
-      ? pictures[tile.picture]
-      : tile.kind === 'film' && tile.film !== null
-        ? films?.[tile.film]
-        : undefined;
-  if (shown) return shown.inlineSize / shown.blockSize;
-  return tile.kind === 'picture' || tile.kind === 'film' ? 4 / 3 : null;
+  const media = mediaOf(tile);
+  if (!media) return null;
+  const shown = 'film' in media ? films?.[media.film ?? ''] : pictures[media.picture ?? ''];
+  return shown ? shown.inlineSize / shown.blockSize : 4 / 3;
 }
 
 /** Inline ÷ block that a tile asks for where only pictures have a shape: others by their spans. */

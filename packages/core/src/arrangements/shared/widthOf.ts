@@ -4,12 +4,12 @@ type Frame = Pick<Arrangement, 'padding' | 'columnGap' | 'maxInlineSize'>;
 
 /** The page width from which so many columns fit, px; Infinity where they never do. */
 export function widthOf(
-  { minimum, most }: Pick<ColumnCount, 'minimum' | 'most'>,
+  { min, max }: Pick<ColumnCount, 'min' | 'max'>,
   { padding, columnGap, maxInlineSize }: Frame,
   columns: number,
 ): number {
   if (columns <= 1) return 0;
-  if (most !== null && columns > most) return Infinity;
-  const width = columns * minimum + (columns - 1) * columnGap + padding.inlineStart + padding.inlineEnd;
+  if (max !== null && columns > max) return Infinity;
+  const width = columns * min + (columns - 1) * columnGap + padding.inlineStart + padding.inlineEnd;
   return width > (maxInlineSize ?? Infinity) ? Infinity : width;
 }

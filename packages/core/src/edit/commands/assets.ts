@@ -1,5 +1,5 @@
 import { clone, type DeepWritable } from '../../document/clone.js';
-import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../../parts/uses.js';
+import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn, withAssets } from '../../parts/uses.js';
 import type { Draft } from './draft.js';
 import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
 
@@ -16,16 +16,13 @@ export function assetsOf(document: Assets, tiles: readonly Tile[]): Required<Ass
     document.recipes,
     tiles.flatMap(({ recipe }) => recipe?.recipe ?? []),
   );
-  const all = [...tiles, ...Object.values(recipes).flatMap(({ parts }) => Object.values(parts))];
+  const all = [...tiles, ...Object.values(recipes).flatMap(({ tiles: own }) => Object.values(own))];
   return {
     pictures: picked(document.pictures, all.flatMap(picturesIn)),
-    films: picked(
-      document.films,
-      all.flatMap((tile) => filmIn(tile) ?? []),
-    ),
+    films: picked(document.films, all.flatMap(filmsIn)),
     icons: picked(document.icons, all.flatMap(iconsIn)),
     namedLooks: picked(document.namedLooks, [
-      ...all.flatMap(({ look }) => namedLooksIn(look)),
+      ...all.flatMap(namedLooksOf),
       ...Object.values(recipes).flatMap(({ variants }) => namedLooksIn(variants)),
     ]),
     recipes,
@@ -46,17 +43,19 @@ export function carryAssets(draft: Draft, assets: Assets): (tile: Tile) => Tile 
   for (const icon of Object.values(assets.icons ?? {})) (draft.icons ??= {})[icon.id] ??= clone(icon);
   for (const named of Object.values(assets.namedLooks ?? {}))
     (draft.namedLooks ??= {})[named.id] ??= clone(named);
-  const here = (tile: Tile): Tile => withFiles(tile, pictures, films);
+  const renamed = { picture: pictures, film: films };
+  const here = (tile: Tile): Tile =>
+    withAssets(tile, (what, id) => (what === 'icon' ? id : (renamed[what].get(id) ?? id)));
   for (const recipe of Object.values(assets.recipes ?? {})) {
-    const parts = Object.fromEntries(Object.entries(recipe.parts).map(([id, part]) => [id, here(part)]));
-    (draft.recipes ??= {})[recipe.id] ??= clone({ ...recipe, parts }) as NonNullable<
+    const own = Object.fromEntries(Object.entries(recipe.tiles).map(([id, tile]) => [id, here(tile)]));
+    (draft.recipes ??= {})[recipe.id] ??= clone({ ...recipe, tiles: own }) as NonNullable<
       Draft['recipes']
     >[string];
   }
   return (tile) => {
     const own = here(tile);
     const { recipe } = own;
-    if (!recipe || draft.recipes?.[recipe.recipe]?.parts[recipe.part]) return own;
+    if (!recipe || draft.recipes?.[recipe.recipe]?.tiles[recipe.tile]) return own;
     const { recipe: _, ...released } = own;
     return released;
   };
@@ -71,25 +70,4 @@ function carryFile<A extends { readonly id: string; readonly hash: string }>(
   for (let n = 2; all[id] && all[id]?.hash !== asset.hash; n++) id = `${asset.id.slice(0, 60)}-${n}`;
   all[id] ??= clone({ ...asset, id });
   return id;
-}
-
-type Renamed = ReadonlyMap<string, string>;
-
-function withFiles(tile: Tile, pictures: Renamed, films: Renamed): Tile {
-  const renamed = <I extends string | null>(ids: Renamed, id: I) =>
-    (id === null ? null : (ids.get(id) ?? id)) as I;
-  const { fill } = tile.look;
-  const own =
-    typeof fill === 'object' && fill.kind === 'picture'
-      ? { ...tile, look: { ...tile.look, fill: { ...fill, picture: renamed(pictures, fill.picture) } } }
-      : tile;
-  if (own.kind === 'picture') return { ...own, picture: renamed(pictures, own.picture) };
-  if (own.kind === 'film')
-    return { ...own, film: renamed(films, own.film), poster: renamed(pictures, own.poster) };
-  if (own.kind === 'marks')
-    return {
-      ...own,
-      marks: own.marks.map((mark) => ({ ...mark, picture: renamed(pictures, mark.picture) })),
-    };
-  return own;
 }

@@ -4,7 +4,7 @@ import type { Command } from '../patch/change.js';
 import type { BandLook, TileId, TypeSizes } from '../../document/types.js';
 
 const held = (size: number) =>
-  Math.min(LIMITS.typeSize.most, Math.max(LIMITS.typeSize.least, Math.round(size * 100) / 100));
+  Math.min(LIMITS.typeSize.max, Math.max(LIMITS.typeSize.min, Math.round(size * 100) / 100));
 
 const withHeldSizes = <L extends TypeSizes>({ headingSize, bodySize, ...rest }: L) => ({
   ...rest,

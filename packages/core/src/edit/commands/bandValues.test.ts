@@ -36,13 +36,13 @@ describe('what a band sets', () => {
   const made = after(
     base,
     setKind('fluid', 2, 'band'),
-    setOfKind('fluid', { minimum: 180 }, 2, 'band'),
+    setOfKind('fluid', { min: 180 }, 2, 'band'),
     setArrangement({ rowGap: 3 }, 2, 'band'),
     setSpan({ tiles: ['t2'], ...at(2), columnSpan: 1, rowSpan: 2 }),
     setHidden(['t1'], true, 2, 'band'),
     setOrder(['t3'], -2, 2, 'band'),
     setBandTypeSizes({ headingSize: 15 }, 2),
-    setBandLook(['t2'], { bodySize: 11, align: 'centre' }, 2),
+    setBandLook(['t2'], { bodySize: 11, align: 'center' }, 2),
   );
 
   test('is listed in one place, and carried again one by one or all at once', () => {
@@ -80,7 +80,7 @@ describe('what a band sets', () => {
     expect(placeIn(made, made.tiles.t1 ?? fail(), 1).hidden).toBe(false);
     expect([1, 2].map((band) => bandOf(made, band).arrangement.kind)).toEqual(['bento', 'fluid']);
     expect(documentIn(made, 2).look.headingSize).toBe(15);
-    expect(documentIn(made, 2).tiles.t2?.look).toMatchObject({ bodySize: 11, align: 'centre' });
+    expect(documentIn(made, 2).tiles.t2?.look).toMatchObject({ bodySize: 11, align: 'center' });
     expect(documentIn(made, 1)).toBe(made);
     expect(documentIn(made, 2)).toBe(documentIn(made, 2));
   });
@@ -98,7 +98,7 @@ describe('what a band sets', () => {
       made,
       duplicateTile(made, 't2', 1, () => 'copy'),
     );
-    expect(copied.bands[1]?.looks?.copy).toEqual({ bodySize: 11, align: 'centre' });
+    expect(copied.bands[1]?.looks?.copy).toEqual({ bodySize: 11, align: 'center' });
     const gone = after(made, removeTiles(['t2', 't3']));
     expect(gone.bands[1]?.looks).toEqual({});
     expect(Object.keys(gone.bands[1]?.tiles ?? {})).toEqual(['t1']);

@@ -9,6 +9,7 @@ import { emptyDocument } from '../emptyDocument.js';
 import { withContents } from '../../document/levels.js';
 import { assetsOf, carryAssets, type Assets } from './assets.js';
 import { insertTile } from './tiles.js';
+import { FORMAT_VERSION } from '../../document/types.js';
 import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 import type { Draft } from './draft.js';
 
@@ -97,7 +98,7 @@ const MARK = 'noria-tiles';
 export function tilesToText(document: CollectionDocument, ids: readonly TileId[]): string {
   const all = ids.flatMap((id) => withContents(document, id)).map((id) => document.tiles[id] as Tile);
   const tiles = Object.fromEntries(all.map((tile) => [tile.id, tile]));
-  return JSON.stringify({ [MARK]: 1, order: ids, tiles, ...assetsOf(document, all) });
+  return JSON.stringify({ [MARK]: FORMAT_VERSION, order: ids, tiles, ...assetsOf(document, all) });
 }
 
 /** Tiles from text that `tilesToText` wrote; null when it is something else, or not sound. */
@@ -109,10 +110,18 @@ export function tilesFromText(text: string): TakenTiles | null {
     return null;
   }
   if (typeof value !== 'object' || value === null || !(MARK in value)) return null;
-  const { order, tiles, pictures, ...rest } = value as Partial<TakenTiles>;
+  const {
+    [MARK]: formatVersion,
+    order,
+    tiles,
+    pictures,
+    ...rest
+  } = value as Partial<TakenTiles> & {
+    readonly [MARK]: unknown;
+  };
   const { films = {}, icons = {}, namedLooks = {}, recipes = {} } = rest;
   const taken = { order, tiles, pictures, films, icons, namedLooks, recipes };
-  return checkDocument({ ...emptyDocument('Taken along'), ...taken }).document;
+  return checkDocument({ ...emptyDocument('Taken along'), ...taken, formatVersion }).document;
 }
 
 /** Puts tiles that were taken along at a position of the reading order, free. */

@@ -2,7 +2,7 @@ import { resolvedBands } from '../../arrangements/bands.js';
 import { cellsOf, isHidden } from '../../arrangements/cells.js';
 import { emptyGroup } from '../../arrangements/emptyGroup.js';
 import { boundsOf } from '../../geometry/bounds.js';
-import { newTile } from '../../parts/newTile.js';
+import { newGroup } from '../../parts/newTile.js';
 import { forgetTiles, insertTile } from './tiles.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
@@ -24,7 +24,7 @@ export function groupTiles(ids: readonly TileId[], id: TileId, band: number): Co
     const [columnSpan, rowSpan] = [Math.max(1, bounds.columnSpan), Math.max(1, bounds.rowSpan)];
     const { columnGap, rowGap, flow } = resolved.arrangement;
     const group: GroupTile = {
-      ...(newTile('group', id) as GroupTile),
+      ...newGroup(id),
       place: { columnSpan, rowSpan, pin: null },
       look: { fill: draft.look.ground, ink: 'auto', spread: 'start' },
       arrangement: {

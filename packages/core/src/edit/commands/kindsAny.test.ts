@@ -22,7 +22,7 @@ const px = fc.constantFrom(1, 2, 37, 120, 400, LIMITS.track);
 const gap = fc.constantFrom(0, 1, 16, LIMITS.gap);
 const counts = {
   count: fc.constantFrom(null, 1, 2, 7, LIMITS.columns),
-  minimum: px,
+  min: px,
   most: fc.constantFrom(null, 1, 3, LIMITS.columns),
 };
 const share = fc.constantFrom(0, 0.3, 1);
@@ -139,7 +139,7 @@ describe('any kind with any values that the checker takes', () => {
   test.each(['masonry', 'mosaic'] as const)(
     '%s of the least columns has no more than a file may say',
     (kind) => {
-      const least = { count: null, minimum: 1, most: null };
+      const least = { count: null, min: 1, max: null };
       const document = [
         setKind(kind, 0, 'all'),
         setOfKind(kind, least, 0, 'all'),

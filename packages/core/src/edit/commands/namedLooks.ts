@@ -1,4 +1,5 @@
 import { clone } from '../../document/clone.js';
+import { looksIn } from '../../parts/uses.js';
 import { namedIn, refer } from '../../look/named.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
@@ -48,12 +49,11 @@ function writeOut(draft: Draft, written: Written): void {
   };
   visit(draft.look);
   for (const tile of Object.values(draft.tiles)) {
-    visit(tile.look);
-    for (const badge of tile.badges ?? []) visit(badge);
-    if (tile.kind === 'picture' && tile.tint) visit(tile.tint);
+    for (const each of looksIn(tile)) visit(each as Record<string, unknown>);
   }
   for (const recipe of Object.values(draft.recipes ?? {})) {
-    for (const part of Object.values(recipe.parts)) visit(part.look);
+    for (const tile of Object.values(recipe.tiles))
+      for (const each of looksIn(tile)) visit(each as Record<string, unknown>);
     for (const variant of recipe.variants) visit(variant.looks);
   }
 }

@@ -1,9 +1,10 @@
 import { clone } from '../../document/clone.js';
-import { insertTile } from './tiles.js';
-import { newTile } from '../../parts/newTile.js';
+import { pictureOf } from '../../document/card.js';
+import { insertTile, setPart, type PartValues } from './tiles.js';
+import { newCard } from '../../parts/newTile.js';
 import { bestFit } from '../../geometry/assign.js';
 import type { Command } from '../patch/change.js';
-import type { CollectionDocument, PictureAsset, PictureTile, TileId } from '../../document/types.js';
+import type { CollectionDocument, PictureAsset, PictureId, Tile, TileId } from '../../document/types.js';
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 
@@ -12,10 +13,10 @@ export function byNumberedName<F extends { readonly name: string }>(files: reado
   return files.toSorted((a, b) => collator.compare(a.name, b.name));
 }
 
-/** The picture tiles of a level in reading order, from the one pointed at on. */
+/** The tiles of a level that a picture fills, in reading order, from the one pointed at on. */
 export function pictureSlots({ order, tiles }: CollectionDocument, from: TileId | null): TileId[] {
   const start = from === null ? 0 : Math.max(0, order.indexOf(from));
-  return order.slice(start).filter((id) => tiles[id]?.kind === 'picture');
+  return order.slice(start).filter((id) => tiles[id] && pictureOf(tiles[id]));
 }
 
 export interface PlacePictures {
@@ -56,16 +57,12 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
     command: (draft) => {
       for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
       for (const { id, picture } of taken) {
-        const tile = draft.tiles[id];
-        if (tile?.kind !== 'picture' || tile.picture === picture.id) continue;
-        tile.picture = picture.id;
-        tile.focalPoint = { x: 0.5, y: 0.5 };
-        delete tile.position;
-        delete tile.zoom;
+        const part = pictureOf(draft.tiles[id] as Tile);
+        if (part && part.picture !== picture.id) setPart([id], part.id, shownAnew(picture.id))(draft);
       }
       rest.forEach(({ id, picture }, k) => {
-        const tile = newTile('picture', id) as PictureTile;
-        insertTile(draft, { ...tile, name: picture.name.slice(0, 200), picture: picture.id }, position + k);
+        const tile = newCard('picture', id, { picture: { picture: picture.id } });
+        insertTile(draft, { ...tile, name: picture.name.slice(0, 200) }, position + k);
       });
     },
   };
@@ -78,30 +75,33 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
  */
 export function fitPictures(aspects: Readonly<Record<TileId, number>>): Command {
   return (draft) => {
-    const tiles = Object.keys(aspects).flatMap((id) => {
+    const slots = Object.keys(aspects).flatMap((id) => {
       const tile = draft.tiles[id];
-      return tile?.kind === 'picture' && tile.picture !== null ? [tile] : [];
+      const part = tile ? pictureOf(tile) : null;
+      return tile && part?.picture ? [{ tile, part }] : [];
     });
-    const shown = tiles.map(({ picture, focalPoint, position, zoom, tint, caption, name }) =>
-      clone({ picture, focalPoint, position, zoom, tint, caption, name }),
-    );
+    const shown = slots.map(({ tile, part: { id: _, ...part } }) => ({ part: clone(part), name: tile.name }));
     const given = bestFit(
-      shown.map(({ picture }) => {
-        const asset = draft.pictures[picture ?? ''];
+      shown.map(({ part }) => {
+        const asset = draft.pictures[part.picture ?? ''];
         return asset ? asset.inlineSize / asset.blockSize : 1;
       }),
-      tiles.map(({ id }) => aspects[id] ?? 1),
+      slots.map(({ tile }) => aspects[tile.id] ?? 1),
     );
-    tiles.forEach((tile, k) => {
+    slots.forEach(({ tile, part }, k) => {
       const next = shown[given[k] ?? k];
-      if (!next || next.picture === tile.picture) return;
-      delete tile.position;
-      delete tile.zoom;
-      delete tile.tint;
-      Object.assign(
-        tile,
-        Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)),
-      );
+      if (!next || next.part.picture === part.picture) return;
+      const { picture, focalPoint, position, zoom, tint, caption } = next.part;
+      setPart([tile.id], part.id, { picture, focalPoint, position, zoom, tint, caption })(draft);
+      tile.name = next.name;
     });
   };
 }
+
+/** A picture as it is shown where another one was: its subject is looked for in the middle again. */
+export const shownAnew = (picture: PictureId): PartValues => ({
+  picture,
+  focalPoint: { x: 0.5, y: 0.5 },
+  position: undefined,
+  zoom: undefined,
+});

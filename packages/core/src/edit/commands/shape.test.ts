@@ -19,11 +19,11 @@ import {
 import { groupTiles, ungroup } from './groups.js';
 import { onLevel } from './level.js';
 import { moveByCells, placeAt, placeOver } from './moveToCell.js';
-import { newTile } from '../../parts/newTile.js';
 import { setArrangement, setTrack } from './arrangement.js';
 import { setHidden } from './place.js';
 import { evenTracks, insertTrack, moveBoundary, removeTrack } from './tracks.js';
-import type { CollectionDocument, PictureAsset, PictureTile, Tile } from '../../document/types.js';
+import { cardWith, heldBy } from '../../testing/held.js';
+import type { CollectionDocument, PictureAsset, Tile } from '../../document/types.js';
 
 const spans: readonly SampleSpans[] = [
   [2, 2],
@@ -149,7 +149,7 @@ describe('copies', () => {
     alternativeText: '',
   });
   const withPicture = (hash: string): CollectionDocument => {
-    const tile: PictureTile = { ...(newTile('picture', 'p') as PictureTile), picture: 'hut' };
+    const tile = cardWith('picture', 'p', { picture: { picture: 'hut' } });
     return {
       ...start,
       tiles: { ...start.tiles, p: tile },
@@ -164,7 +164,7 @@ describe('copies', () => {
       pasteTiles(taken, 0, () => 'copy'),
       withPicture('b'),
     );
-    expect((pasted.tiles.copy as PictureTile).picture).toBe('hut-2');
+    expect(heldBy(pasted.tiles.copy)).toMatchObject({ picture: { picture: 'hut-2' } });
     expect(pasted.pictures['hut-2']?.hash).toBe('a'.repeat(64));
     expect(checkDocument(pasted).problems).toEqual([]);
     expect(

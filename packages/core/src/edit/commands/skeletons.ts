@@ -1,11 +1,11 @@
 import { emptyGroup } from '../../arrangements/emptyGroup.js';
 import { bandsOf, carriedArrangement } from '../../document/bands.js';
 import { addBreakpoint } from './bands.js';
-import { newTile } from '../../parts/newTile.js';
+import { newCard, newGroup } from '../../parts/newTile.js';
 import { CONTENT, type SkeletonForm } from '../skeletons/forms.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { Arrangement, GroupTile, Tile, TileId } from '../../document/types.js';
+import type { Arrangement, GroupTile, TileId } from '../../document/types.js';
 
 /** What an area begins with, so that none is empty. */
 const BEGINS: Readonly<Record<string, readonly [heading: string, body: string]>> = {
@@ -62,14 +62,17 @@ const withoutAir = (arrangement: Arrangement): Arrangement => {
 function addText(draft: Draft, area: string, freshId: (of: string) => string): TileId {
   const id = freshId('text');
   const [heading, body] = BEGINS[area] ?? ['Area', ''];
-  const tile = { ...newTile('text', id), name: heading, heading, body } as Tile;
+  const tile = {
+    ...newCard('text', id, { heading: { words: heading }, text: { words: body } }),
+    name: heading,
+  };
   draft.tiles[id] = tile as Draft['tiles'][string];
   return id;
 }
 
 function addGroup(draft: Draft, id: TileId, area: string, inside: readonly TileId[], gap: number): void {
   const group: GroupTile = {
-    ...(newTile('group', id) as GroupTile),
+    ...newGroup(id),
     name: area.charAt(0).toUpperCase() + area.slice(1),
     place: { columnSpan: 1, rowSpan: 1, pin: null, area },
     look: { fill: 'none', ink: 'auto', spread: 'start', radius: 0 },

@@ -1,22 +1,26 @@
 import { withContents } from '../../document/levels.js';
 import { clone } from '../../document/clone.js';
-import { newTile } from '../../parts/newTile.js';
+import { partIn, partsOf } from '../../document/card.js';
+import { partKindOf } from '../../parts/index.js';
+import { newTile, type TileStart } from '../../parts/newTile.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import { LIMITS } from '../../document/limits.js';
 import type {
   Badge,
   CollectionLook,
+  Motion,
+  Part,
+  PartId,
   PictureAsset,
   Tile,
   TileId,
-  TileKind,
   TileLook,
 } from '../../document/types.js';
 
-/** Adds a tile of a kind at a position of the reading order; at its end when none is given. */
-export function addTile(kind: TileKind, id: TileId, position?: number): Command {
-  return (draft) => insertTile(draft, newTile(kind, id), position ?? draft.order.length);
+/** Adds a tile at a position of the reading order; at its end when none is given. */
+export function addTile(what: TileStart, id: TileId, position?: number): Command {
+  return (draft) => insertTile(draft, newTile(what, id), position ?? draft.order.length);
 }
 
 /** Puts a tile that is not there yet into the reading order. */
@@ -65,42 +69,53 @@ export function moveInOrder(ids: readonly TileId[], position: number): Command {
   };
 }
 
-type Content<T> = T extends Tile
-  ? Omit<T, 'id' | 'kind' | 'place' | 'look' | 'arrangement' | 'order' | 'recipe'>
-  : never;
-/** Fields of a tile's content, of whichever kind has them. */
-export type ContentValues = OrUndefined<UnionToIntersection<Content<Tile>>>;
-type OrUndefined<V> = { readonly [K in keyof V]?: V[K] | undefined };
-type UnionToIntersection<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void
-  ? I
-  : never;
+/** What a tile is called, where it leads and how it moves; undefined takes the last two off. */
+export interface TileValues {
+  readonly name?: string;
+  readonly link?: string | undefined;
+  readonly motion?: Motion | undefined;
+}
 
-/** Fields that a tile of a kind may lack and still have. */
-const MAY_HAVE: Readonly<Partial<Record<TileKind, readonly string[]>>> = {
-  text: ['headingLevel'],
-  picture: ['shows', 'zoom', 'position', 'tint', 'enlarges'],
-};
-const ANY_MAY_HAVE = ['link', 'motion'];
-
-/**
- * Sets the name or content of tiles; a field that a tile's kind does not have is left out, and one that
- * it may lack is taken off by undefined.
- */
-export function setContent(ids: readonly TileId[], values: ContentValues): Command {
+/** Sets the name, the link or the motion of tiles. */
+export function setTile(ids: readonly TileId[], values: TileValues): Command {
   return (draft) => {
     for (const id of ids) {
       const tile = draft.tiles[id];
       if (!tile) continue;
+      for (const [field, value] of Object.entries(values)) write(tile, field, value);
+    }
+  };
+}
+
+/** Fields of a part, of whichever kind has them; undefined takes one off that may be left out. */
+export type PartValues = {
+  readonly [Field in FieldOf<Part>]?: ValueOf<Part, Field> | undefined;
+};
+type FieldOf<P> = P extends Part ? Exclude<keyof P, 'id' | 'kind'> : never;
+type ValueOf<P, Field extends PropertyKey> =
+  P extends Readonly<Partial<Record<Field, infer Value>>> ? Value : never;
+
+/** Sets fields of a part of cards; one that its kind does not have is left out. */
+export function setPart(ids: readonly TileId[], part: PartId, values: PartValues): Command {
+  return (draft) => {
+    for (const id of ids) {
+      const own = partIn(draft.tiles[id], part);
+      if (!own) continue;
+      const { fields, optional = [] } = partKindOf(own);
       for (const [field, value] of Object.entries(values)) {
-        const mayLack = ANY_MAY_HAVE.includes(field) || MAY_HAVE[tile.kind]?.includes(field) === true;
-        if (value === undefined && mayLack) delete (tile as Record<string, unknown>)[field];
-        else if (value !== undefined && (mayLack || field in tile)) Object.assign(tile, { [field]: value });
+        if (Object.hasOwn(fields, field) && (value !== undefined || optional.includes(field)))
+          write(own, field, value);
       }
     }
   };
 }
 
-/** Sets how much tiles matter beside others, 1 to 5; undefined: by their kind. */
+function write(on: object, field: string, value: unknown): void {
+  if (value === undefined) delete (on as Record<string, unknown>)[field];
+  else Object.assign(on, { [field]: value });
+}
+
+/** Sets how much tiles matter beside others, 1 to 5; undefined: by what is in them. */
 export function setWeight(ids: readonly TileId[], weight: number | undefined): Command {
   return (draft) => {
     for (const id of ids) {
@@ -147,11 +162,14 @@ export function renameCollection(name: string): Command {
   return (draft) => void (draft.name = name);
 }
 
-/** Adds a picture to the collection, and shows it in tiles that hold one. */
+/** Adds a picture to the collection, and shows it in tiles that have a place for one. */
 export function setPicture(ids: readonly TileId[], picture: PictureAsset): Command {
   return (draft) => {
     draft.pictures[picture.id] = clone(picture);
-    setContent(ids, { picture: picture.id })(draft);
+    for (const id of ids) {
+      const part = partsOf(draft.tiles[id] as Tile).find((each) => 'picture' in each);
+      if (part) setPart([id], part.id, { picture: picture.id })(draft);
+    }
   };
 }
 

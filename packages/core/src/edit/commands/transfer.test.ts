@@ -3,13 +3,13 @@ import { transfer, type Transfer } from './transfer.js';
 import { change } from '../patch/change.js';
 import { placeIn } from '../../document/bands.js';
 import { sample } from '../../testing/sample.js';
-import { setContent, setLook } from './tiles.js';
+import { setTile, setLook } from './tiles.js';
 import { setSpan, type SetFor } from './place.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
 const start = [
   setLook(['t1'], { fill: '#123456', radius: 3 }),
-  setContent(['t1'], { motion: { opens: 'fade', points: 'lift' } }),
+  setTile(['t1'], { motion: { opens: 'fade', points: 'lift' } }),
   setSpan({ tiles: ['t2'], band: 1, setFor: 'band', columnSpan: 4 }),
 ].reduce(
   (document, command) => change(document, command).document,

@@ -1,5 +1,7 @@
 import { clone } from '../../document/clone.js';
 import { placeIn } from '../../document/bands.js';
+import { pictureOf } from '../../document/card.js';
+import { setPart } from './tiles.js';
 import { setOwn, type SetFor } from './place.js';
 import type { Command } from '../patch/change.js';
 import type { Place, TileId } from '../../document/types.js';
@@ -33,10 +35,8 @@ export function transfer({ from, to, what, band, setFor }: TransferOptions): Com
       if (!tile || id === from) continue;
       if (what === 'look') {
         tile.look = clone(source.look);
-        if (source.kind === 'picture' && tile.kind === 'picture') {
-          if (source.tint) tile.tint = clone(source.tint);
-          else delete tile.tint;
-        }
+        const [given, taken] = [pictureOf(source), pictureOf(tile)];
+        if (given && taken) setPart([id], taken.id, { tint: clone(given.tint) })(draft);
       } else if (what === 'motion') {
         if (source.motion) tile.motion = clone(source.motion);
         else delete tile.motion;

@@ -5,7 +5,7 @@ import { change, type Command } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { withEntryIds, type NameEntry } from '../../check/entryIds.js';
 import { addBreakpoint, moveBreakpoint, removeBreakpoint } from '../commands/bands.js';
-import { addTile, moveInOrder, removeTiles, setContent, setLook } from '../commands/tiles.js';
+import { addTile, moveInOrder, removeTiles, setLook } from '../commands/tiles.js';
 import { groupTiles } from '../commands/groups.js';
 import { insertTrack, removeTrack } from '../commands/tracks.js';
 import { setArrangement, setTrack } from '../commands/arrangement.js';
@@ -14,6 +14,7 @@ import { setPin, setSpan } from '../commands/place.js';
 import { byIdentity, parentsOf } from './byIdentity.js';
 import { joinDocuments } from './join.js';
 import { meetingWords } from './words.js';
+import { hold, heldBy } from '../../testing/held.js';
 import type { CollectionDocument } from '../../document/types.js';
 
 /** Names as one tab gives them, which no other tab gives. */
@@ -95,12 +96,12 @@ describe('two changes of one collection', () => {
   });
 
   test('a tile that one deletes and the other changes is asked about, and either can be chosen', () => {
-    const ours = made('a', setContent(['t3'], { figure: '12' }));
+    const ours = made('a', hold(['t3'], { figure: '12' }));
     const theirs = made('b', removeTiles(['t3']));
     const { meetings, document } = join(ours, theirs);
     expect(meetings.map(({ path }) => path)).toEqual(['/tiles/t3']);
     expect(document.order).toEqual(start.order);
-    expect(document.tiles.t3).toMatchObject({ figure: '12' });
+    expect(heldBy(document.tiles.t3)).toMatchObject({ figure: '12' });
     expect(join(ours, theirs, { '/tiles/t3': 'theirs' }).document).toEqual(theirs);
     const [meeting] = meetings;
     expect(meeting && meetingWords(meeting, ours, theirs)).toMatchObject({

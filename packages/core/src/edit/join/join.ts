@@ -1,5 +1,5 @@
 import { checkDocument } from '../../check/checkDocument.js';
-import { filmIn, iconsIn, namedLooksIn, picturesIn } from '../../parts/uses.js';
+import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../../parts/uses.js';
 import { byIdentity, byPosition } from './byIdentity.js';
 import { same } from './same.js';
 import { settleMoved } from './moved.js';
@@ -143,15 +143,16 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
     ...Object.values(document.tables ?? {}).map(({ recipe }) => recipe),
   ];
   need('recipes', usedRecipes);
-  const parts = Object.values(complete.recipes ?? {}).flatMap((recipe) => Object.values(recipe.parts));
-  const tiles = [...Object.values(document.tiles), ...parts];
+  const inRecipes = Object.values(complete.recipes ?? {}).flatMap((recipe) => Object.values(recipe.tiles));
+  const tiles = [...Object.values(document.tiles), ...inRecipes];
   need('pictures', tiles.flatMap(picturesIn));
-  need(
-    'films',
-    tiles.flatMap((tile) => filmIn(tile) ?? []),
-  );
+  need('films', tiles.flatMap(filmsIn));
   need('icons', tiles.flatMap(iconsIn));
   const variants = Object.values(complete.recipes ?? {}).map((recipe) => recipe.variants);
-  need('namedLooks', [...tiles.map(({ look }) => look), document.look, variants].flatMap(namedLooksIn));
+  need('namedLooks', [
+    ...tiles.flatMap(namedLooksOf),
+    ...namedLooksIn(document.look),
+    ...namedLooksIn(variants),
+  ]);
   return { document: complete, kept };
 }

@@ -12,19 +12,7 @@ type Fields = Readonly<Record<string, unknown>>;
 
 /** Values that make sense only as a whole. */
 const WHOLE: ReadonlySet<string> = new Set([
-  ...[
-    'pin',
-    'slot',
-    'focalPoint',
-    'position',
-    'recipe',
-    'areas',
-    'body',
-    'shapes',
-    'colours',
-    'sort',
-    'filter',
-  ],
+  ...['pin', 'slot', 'focalPoint', 'position', 'recipe', 'areas', 'shapes', 'colours', 'sort', 'filter'],
 ]);
 
 /** Lists of texts that stand for something each, once. */

@@ -52,7 +52,7 @@ export function keptWords({ kept }: Pick<Joined, 'kept'>, document: CollectionDo
 }
 
 /** Fields that only hold others; their names say nothing to a person. */
-const HOLDERS: ReadonlySet<string> = new Set(['place', 'arrangement', 'look', 'value']);
+const HOLDERS: ReadonlySet<string> = new Set(['place', 'arrangement', 'look', 'value', 'parts', 'words']);
 
 const SINGLE: Readonly<Record<string, string>> = {
   pictures: 'Picture',

@@ -4,23 +4,31 @@ import { forgetTiles, insertTile } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
 import { plainWords } from '../../parts/richText.js';
 import { isSame, recipeDifferences, recipeLook } from './follow.js';
-import { partsFrom } from './parts.js';
-import { CONTENT_FIELDS, slotsOf } from './slots.js';
+import { recipeTilesOf } from './recipeTiles.js';
+import { contentOf, slotField, slotsOf } from './slots.js';
 import { useRoot } from './update.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
-import type { CollectionDocument, Recipe, RecipeId, Tile, TileId, Words } from '../../document/types.js';
+import type {
+  Card,
+  CollectionDocument,
+  Recipe,
+  RecipeId,
+  Tile,
+  TileId,
+  Words,
+} from '../../document/types.js';
 
 /** Makes a recipe of a tile with all that is in it; the tile is the first to use it. */
 export function makeRecipe(tile: TileId, id: RecipeId, name: string): Command {
   return (draft) => {
     if (!draft.tiles[tile]) return;
-    const { parts, root, partOf } = partsFrom(draft.tiles, tile, id);
-    const recipe: Recipe = { id, name, root, parts, slots: slotsOf(parts, root), variants: [] };
+    const { tiles, root, idIn } = recipeTilesOf(draft.tiles, tile, id);
+    const recipe: Recipe = { id, name, root, tiles, slots: slotsOf(tiles, root), variants: [] };
     (draft.recipes ??= {})[id] = clone(recipe);
-    for (const [each, part] of partOf) {
+    for (const [each, inRecipe] of idIn) {
       const use = draft.tiles[each];
-      if (use) use.recipe = { recipe: id, variant: null, part };
+      if (use) use.recipe = { recipe: id, variant: null, tile: inRecipe };
     }
   };
 }
@@ -31,33 +39,32 @@ export interface UseRecipe {
   /** What the recipe shows and follows, when it comes from elsewhere. */
   readonly assets?: Assets;
   readonly position: number;
-  readonly freshId: (part: Tile) => TileId;
+  readonly freshId: (tile: Tile) => TileId;
 }
 
 /** The tiles of a new use of a recipe, the outermost first. */
-export function tilesFrom(recipe: Recipe, variant: string | null, freshId: (part: Tile) => TileId): Tile[] {
+export function tilesFrom(recipe: Recipe, variant: string | null, freshId: (tile: Tile) => TileId): Tile[] {
   const ids = new Map(
-    withContents({ tiles: recipe.parts }, recipe.root).map((part) => [
-      part,
-      freshId(recipe.parts[part] as Tile),
-    ]),
+    withContents(recipe, recipe.root).map((each) => [each, freshId(recipe.tiles[each] as Tile)]),
   );
-  return [...ids].map(([part, id]) => {
-    const tile = clone(recipe.parts[part] as Tile) as Tile;
+  return [...ids].map(([each, id]) => {
+    const tile = clone(recipe.tiles[each] as Tile) as Tile;
     const own = {
       ...tile,
       id,
-      name: part === recipe.root ? recipe.name : tile.name,
-      look: clone(recipeLook(recipe, part, variant)),
-      recipe: { recipe: recipe.id, variant, part },
+      name: each === recipe.root ? recipe.name : tile.name,
+      look: clone(recipeLook(recipe, each, variant)),
+      recipe: { recipe: recipe.id, variant, tile: each },
     } as Tile;
-    return own.kind === 'group' ? { ...own, order: own.order.map((each) => ids.get(each) as TileId) } : own;
+    return own.kind === 'group'
+      ? { ...own, order: own.order.map((inside) => ids.get(inside) as TileId) }
+      : own;
   });
 }
 
 /** Adds a recipe to the collection when it is not there. */
 export function carryRecipe(draft: Draft, recipe: Recipe, assets: Assets | undefined): void {
-  const needed = assetsOf({ pictures: {}, ...assets }, Object.values(recipe.parts));
+  const needed = assetsOf({ pictures: {}, ...assets }, Object.values(recipe.tiles));
   carryAssets(draft, { ...needed, recipes: { [recipe.id]: recipe } });
 }
 
@@ -77,21 +84,15 @@ export function addTiles(draft: Draft, [root, ...inside]: readonly Tile[], posit
   insertTile(draft, root, position);
 }
 
-/** The words of a tile's content in the order in which they are read, and its picture. */
-function contentOf(tiles: CollectionDocument['tiles'], id: TileId) {
-  const all = withContents({ tiles }, id).flatMap((each) => {
-    const tile = tiles[each] as Tile;
-    const fields = tile as unknown as Record<string, unknown>;
-    return CONTENT_FIELDS[tile.kind].map((field) => ({ kind: tile.kind, field, value: fields[field] }));
-  });
+/** What a tile hands on to a recipe: fields as they are, its words as they are read, its picture. */
+function handedOn(tiles: CollectionDocument['tiles'], id: TileId) {
+  const all = contentOf(tiles, id);
   const isText = (value: unknown): value is Words =>
     (typeof value === 'string' || Array.isArray(value)) && plainWords(value as Words).trim() !== '';
-  const isWords = ({ field }: { field: string }) =>
-    !['picture', 'film', 'poster', 'address', 'marks'].includes(field);
   return {
     exact: new Map(all.map(({ kind, field, value }) => [`${kind} ${field}`, value])),
-    words: all.filter((each) => isWords(each) && isText(each.value)).map(({ value }) => value as Words),
-    picture: all.find(({ field, value }) => field === 'picture' && value !== null)?.value ?? null,
+    words: all.flatMap(({ holds, value }) => (holds === 'words' && isText(value) ? [value] : [])),
+    picture: all.find(({ holds, value }) => holds === 'picture' && value !== null)?.value ?? null,
   };
 }
 
@@ -109,10 +110,10 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
       if (!old || at === -1) continue;
       const { name, place } = clone(old as Tile);
       const tiles = draft.tiles as CollectionDocument['tiles'];
-      const content = contentOf(tiles, id);
+      const content = handedOn(tiles, id);
       const inside = withContents({ tiles }, id).slice(1);
-      const made = tilesFrom(recipe, use.variant, (part) =>
-        part.id === recipe.root ? id : use.freshId(part),
+      const made = tilesFrom(recipe, use.variant, (each) =>
+        each.id === recipe.root ? id : use.freshId(each),
       );
       const filled = made.map((tile) => fill(tile, recipe, content));
       forgetTiles(draft, inside);
@@ -128,19 +129,24 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
   };
 }
 
-function fill(tile: Tile, recipe: Recipe, content: ReturnType<typeof contentOf>): Tile {
-  const values: Record<string, unknown> = {};
-  for (const { part, field } of recipe.slots) {
-    if (part !== tile.recipe?.part) continue;
-    const exact = content.exact.get(`${tile.kind} ${field}`);
-    if (exact !== undefined) values[field] = exact;
-    else if (field === 'picture' && content.picture !== null) values[field] = content.picture;
-    else if (!['picture', 'film', 'poster', 'address', 'marks', 'focalPoint'].includes(field)) {
+function fill(tile: Tile, recipe: Recipe, content: ReturnType<typeof handedOn>): Tile {
+  if (tile.kind === 'group') return tile;
+  const filled = clone<Card>(tile);
+  for (const slot of recipe.slots) {
+    if (slot.tile !== tile.recipe?.tile) continue;
+    const of = slotField(recipe, slot);
+    const part = filled.parts.find(({ id }) => id === slot.part);
+    if (!of || !part) continue;
+    const put = (value: unknown) => Object.assign(part, { [slot.field]: value });
+    const exact = content.exact.get(`${of.kind} ${slot.field}`);
+    if (exact !== undefined) put(exact);
+    else if (of.holds === 'picture' && content.picture !== null) put(content.picture);
+    else if (of.holds === 'words') {
       const words = content.words.shift();
-      if (words !== undefined) values[field] = field === 'body' ? words : plainWords(words);
+      if (words !== undefined) put(of.takesRich ? words : plainWords(words));
     }
   }
-  return { ...tile, ...values };
+  return filled;
 }
 
 /** Shows tiles in another variant of their recipe; values of their own stay. */
@@ -156,7 +162,7 @@ export function setVariant(ids: readonly TileId[], variant: string | null): Comm
         ),
       );
       const kept = Object.entries(tile.look).filter(([field]) => own.has(field));
-      const look = recipeLook(recipe, tile.recipe.part, variant);
+      const look = recipeLook(recipe, tile.recipe.tile, variant);
       const rest = Object.entries(look).filter(([field]) => !own.has(field));
       tile.look = clone(Object.fromEntries([...rest, ...kept])) as unknown as typeof tile.look;
       tile.recipe.variant = variant;
@@ -183,9 +189,9 @@ export function addVariant(tile: TileId, id: string, name: string): Command {
     for (const each of withContents(draft, root)) {
       const inside = draft.tiles[each];
       if (inside?.recipe?.recipe !== recipe.id) continue;
-      const base = recipe.parts[inside.recipe.part]?.look as unknown as Record<string, unknown>;
+      const base = recipe.tiles[inside.recipe.tile]?.look as unknown as Record<string, unknown>;
       const own = Object.entries(inside.look).filter(([field, value]) => !isSame(value, base[field]));
-      looks[inside.recipe.part] = clone(Object.fromEntries(own));
+      looks[inside.recipe.tile] = clone(Object.fromEntries(own));
       inside.recipe.variant = id;
     }
     recipe.variants.push({ id, name, looks });

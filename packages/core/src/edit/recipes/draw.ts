@@ -1,14 +1,18 @@
-import { newTile } from '../../parts/newTile.js';
+import { newCard, newGroup } from '../../parts/newTile.js';
 import { emptyGroup } from '../../arrangements/emptyGroup.js';
 import { slotsOf } from './slots.js';
+import type { CompositionName } from '../../parts/part.js';
 import type {
   Arrangement,
+  Card,
   GroupTile,
+  Place,
   Recipe,
+  RichText,
   Tile,
-  TileKind,
   TileLook,
   Variant,
+  Words,
 } from '../../document/types.js';
 
 type Look = Partial<TileLook>;
@@ -26,18 +30,32 @@ export const PAINT = {
   DUSK: '#46557a',
 } as const;
 
-/** A tile of a recipe, with its span when it is used. */
-export function part<K extends TileKind>(
-  kind: K,
-  content: Partial<Omit<Extract<Tile, { kind: K }>, 'id' | 'kind' | 'look'>>,
+/** What a starter's card holds: its name, its place, and the words or values of its parts. */
+type Holds = Readonly<Record<string, Words | Readonly<Record<string, unknown>>>>;
+interface Named {
+  readonly name: string;
+  readonly place?: Partial<Place>;
+}
+
+const isRich = (held: object): held is RichText => Array.isArray(held);
+
+/** A card of a recipe, with its span when it is used. */
+export function card(
+  composition: CompositionName,
+  { name, place }: Named,
+  holds: Holds = {},
   look: Look = {},
   span: readonly [number, number] = [1, 1],
-): Tile {
-  const tile = newTile(kind, 'card');
+): Card {
+  const values = Object.entries(holds).map(([part, held]): [string, Readonly<Record<string, unknown>>] => [
+    part,
+    typeof held === 'object' && !isRich(held) ? held : { words: held },
+  ]);
+  const tile = newCard(composition, 'card', Object.fromEntries(values));
   return {
     ...tile,
-    ...content,
-    place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...content.place },
+    name,
+    place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...place },
     look: { ...tile.look, ...look },
   };
 }
@@ -49,7 +67,7 @@ export const variant = (name: string, looks: Looks | Look, isOne = true): Varian
   looks: (isOne ? { card: looks } : looks) as Variant['looks'],
 });
 
-/** A recipe of a card, alone or with tiles in it; every field of content is a slot. */
+/** A recipe of a tile, alone or with tiles in it; every field of content is a slot. */
 export function recipe(
   id: string,
   name: string,
@@ -60,21 +78,23 @@ export function recipe(
   const order = Object.keys(inside);
   const outer = root.kind === 'group' ? { ...root, order } : root;
   const within = Object.entries(inside).map(([key, tile]) => [key, { ...tile, id: key }]);
-  const parts = { card: outer, ...Object.fromEntries(within) } as Recipe['parts'];
-  return { id, name, root: 'card', parts, slots: slotsOf(parts, 'card'), variants };
+  const tiles = { card: outer, ...Object.fromEntries(within) } as Recipe['tiles'];
+  return { id, name, root: 'card', tiles, slots: slotsOf(tiles, 'card'), variants };
 }
 
-/** A card that holds tiles in a grid of its own. */
-export function card(
+/** A group of a recipe: a card that holds tiles in a grid of its own. */
+export function group(
   arrangement: Partial<Arrangement>,
   look: Look,
   span: readonly [number, number],
   name: string,
 ): GroupTile {
-  return part(
-    'group',
-    { name, arrangement: { ...emptyGroup(), columns: ['1fr'], columnGap: 0, rowGap: 0, ...arrangement } },
-    look,
-    span,
-  ) as GroupTile;
+  const tile = newGroup('card');
+  return {
+    ...tile,
+    name,
+    place: { columnSpan: span[0], rowSpan: span[1], pin: null },
+    look: { ...tile.look, ...look },
+    arrangement: { ...emptyGroup(), columns: ['1fr'], columnGap: 0, rowGap: 0, ...arrangement },
+  };
 }

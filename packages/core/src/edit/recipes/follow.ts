@@ -1,26 +1,12 @@
-import { clone } from '../../document/clone.js';
+import { recipeValues, set, valuesOf, writeValue, type Values } from './values.js';
 import type { Draft } from '../commands/draft.js';
 import type { Recipe, RecipeUse, Tile, TileId, TileLook } from '../../document/types.js';
 
-type Values = Readonly<Record<string, unknown>>;
-
-/** What a tile has as its own and never from a recipe. */
-const OWN = new Set(['id', 'name', 'kind', 'place', 'look', 'recipe', 'order', 'weight']);
-
 /** The look of a recipe's tile in a variant. */
-export const recipeLook = (recipe: Recipe, part: TileId, variant: string | null): TileLook => ({
-  ...(recipe.parts[part] as Tile).look,
-  ...recipe.variants.find(({ id }) => id === variant)?.looks[part],
+export const recipeLook = (recipe: Recipe, tile: TileId, variant: string | null): TileLook => ({
+  ...(recipe.tiles[tile] as Tile).look,
+  ...recipe.variants.find(({ id }) => id === variant)?.looks[tile],
 });
-
-/** Everything that a tile has from its recipe, but its look: what no slot fills. */
-export function recipeValues(recipe: Recipe, part: TileId): Values {
-  const slots = new Set(recipe.slots.flatMap((slot) => (slot.part === part ? [slot.field] : [])));
-  const values = Object.entries(recipe.parts[part] as Tile).filter(
-    ([field]) => !OWN.has(field) && !slots.has(field),
-  );
-  return Object.fromEntries(values);
-}
 
 export const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
@@ -45,15 +31,10 @@ export function recipeDifferences(
 ): Difference[] {
   const { recipe: use } = tile;
   const recipe = use && recipes?.[use.recipe];
-  if (!use || !recipe?.parts[use.part]) return [];
-  const values = recipeValues(recipe, use.part);
-  const slots = new Set(recipe.slots.flatMap(({ part, field }) => (part === use.part ? [field] : [])));
-  const own = Object.fromEntries(
-    Object.entries(tile).filter(([field]) => !OWN.has(field) && !slots.has(field)),
-  );
+  if (!use || !recipe?.tiles[use.tile]) return [];
   return [
-    ...differing('look', { ...tile.look }, { ...recipeLook(recipe, use.part, use.variant) }),
-    ...differing('content', own, values),
+    ...differing('look', { ...tile.look }, { ...recipeLook(recipe, use.tile, use.variant) }),
+    ...differing('content', valuesOf(tile, recipe.slots, use.tile), recipeValues(recipe, use.tile)),
   ];
 }
 
@@ -63,17 +44,14 @@ export function resetToRecipe(ids: readonly TileId[], fields?: readonly string[]
     for (const id of ids) {
       const tile = draft.tiles[id];
       if (!tile) continue;
+      const like = tile.recipe && draft.recipes?.[tile.recipe.recipe]?.tiles[tile.recipe.tile];
       for (const { of, field, recipe } of recipeDifferences(draft.recipes, tile)) {
-        if (!fields || fields.includes(field)) write(of === 'look' ? tile.look : tile, field, recipe);
+        if (fields && !fields.includes(field)) continue;
+        if (of === 'look') set(tile.look, field, recipe);
+        else writeValue(tile, field, recipe, like);
       }
     }
   };
-}
-
-function write(on: object, field: string, value: unknown): void {
-  const values = on as Record<string, unknown>;
-  if (value === undefined) delete values[field];
-  else values[field] = clone(value);
 }
 
 /** The tiles that use a recipe, in it or in another variant of it. */
@@ -87,13 +65,24 @@ export const tilesUsing = (
  * them take the new ones, values of its own stay.
  */
 export function follow(tile: Draft['tiles'][string], before: Recipe, after: Recipe, use: RecipeUse): void {
-  const { part, variant } = use;
-  if (!before.parts[part] || !after.parts[part]) return;
-  const step = (on: object, was: Values, is: Values) => {
-    for (const field of new Set([...Object.keys(was), ...Object.keys(is)])) {
-      if (isSame((on as Values)[field], was[field])) write(on, field, is[field]);
+  const { tile: inRecipe, variant } = use;
+  const [was, is] = [before.tiles[inRecipe], after.tiles[inRecipe]];
+  if (!was || !is) return;
+  const step = (has: Values, from: Values, to: Values, write: (field: string, value: unknown) => void) => {
+    for (const field of new Set([...Object.keys(from), ...Object.keys(to)])) {
+      if (isSame(has[field], from[field])) write(field, to[field]);
     }
   };
-  step(tile.look, { ...recipeLook(before, part, variant) }, { ...recipeLook(after, part, variant) });
-  step(tile, recipeValues(before, part), recipeValues(after, part));
+  step(
+    { ...tile.look },
+    { ...recipeLook(before, inRecipe, variant) },
+    { ...recipeLook(after, inRecipe, variant) },
+    (field, value) => set(tile.look, field, value),
+  );
+  step(
+    valuesOf(tile, after.slots, inRecipe),
+    valuesOf(was, after.slots, inRecipe),
+    valuesOf(is, after.slots, inRecipe),
+    (field, value) => writeValue(tile, field, value, is),
+  );
 }

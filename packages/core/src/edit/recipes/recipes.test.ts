@@ -21,8 +21,10 @@ import { setBandLook } from '../commands/bandLooks.js';
 import { setSpan } from '../commands/place.js';
 import { newTile } from '../../parts/newTile.js';
 import { removeNamedLook, setNamedLook } from '../commands/namedLooks.js';
-import { setContent, setLook } from '../commands/tiles.js';
+import { setLook } from '../commands/tiles.js';
 import { pasteTiles, tilesFromText, tilesToText } from '../commands/copies.js';
+import { kindTitle } from '../../parts/said.js';
+import { cardWith, heldBy, hold } from '../../testing/held.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
@@ -33,10 +35,10 @@ const run = (document: CollectionDocument, ...commands: Command[]) => {
   expect(checkDocument(JSON.parse(JSON.stringify(after))).problems).toEqual([]);
   return after;
 };
-const text = (id: string, heading: string): Tile => ({ ...newTile('text', id), heading }) as Tile;
+const text = (id: string, heading: string): Tile => cardWith('text', id, { heading });
 const three: CollectionDocument = {
   ...emptyDocument('Huts'),
-  tiles: { a: text('a', 'A'), b: text('b', 'B'), c: newTile('stat', 'c') },
+  tiles: { a: text('a', 'A'), b: text('b', 'B'), c: newTile('figure', 'c') },
   order: ['a', 'b', 'c'],
 };
 const use = (document: CollectionDocument, variant: string | null = null) => {
@@ -55,9 +57,11 @@ describe('a recipe', () => {
 
   test('is made of a tile and used by others, which keep what they say', () => {
     expect(used.recipes?.note?.slots.map(({ name }) => name)).toEqual(['Eyebrow', 'Heading', 'Text']);
-    expect(used.tiles.b).toMatchObject({ heading: 'B', look: { fill: '#dfe8e2', headingSize: 30 } });
+    expect(used.tiles.b).toMatchObject({ look: { fill: '#dfe8e2', headingSize: 30 } });
+    expect(heldBy(used.tiles.b)).toMatchObject({ heading: 'B' });
     // A stat hands its words on in order.
-    expect(used.tiles.c).toMatchObject({ kind: 'text', eyebrow: '0', heading: 'of something', name: 'Stat' });
+    expect(heldBy(used.tiles.c)).toEqual({ eyebrow: '0', heading: 'of something', text: '' });
+    expect(used.tiles.c?.name).toBe('Stat');
   });
 
   test('is changed once, and all follow but for values of their own', () => {
@@ -72,7 +76,7 @@ describe('a recipe', () => {
     );
     expect(after.tiles.c?.look).toEqual({ fill: '#24413f', ink: 'auto', spread: 'end', radius: 4 });
     expect(after.tiles.b?.look).toEqual({ fill: '#ffffff', ink: 'auto', spread: 'end', radius: 4 });
-    expect(after.tiles.b).toMatchObject({ heading: 'B' });
+    expect(heldBy(after.tiles.b)).toMatchObject({ heading: 'B' });
     const reset = run(after, resetToRecipe(['b'], ['fill']));
     expect(reset.tiles.b?.look.fill).toBe('#24413f');
     expect(recipeDifferences(reset.recipes, reset.tiles.b as Tile)).toEqual([]);
@@ -110,13 +114,13 @@ describe('a recipe', () => {
     const [first] = copy.order;
     const changed = run(
       twice,
-      setContent([first ?? ''], { heading: 'Own words' }),
+      hold([first ?? ''], { heading: 'Own words' }),
       (draft) => {
         const card = draft.tiles.card;
         if (card?.kind !== 'group') return;
         card.order = ['a'];
         delete draft.tiles.b;
-        draft.tiles.s = newTile('stat', 's') as (typeof draft.tiles)[string];
+        draft.tiles.s = newTile('figure', 's') as (typeof draft.tiles)[string];
         card.order.push('s');
         card.arrangement.columnGap = 3;
       },
@@ -124,8 +128,11 @@ describe('a recipe', () => {
     );
     const after = changed.tiles[copy.id];
     if (after?.kind !== 'group') throw new Error('The use is a group.');
-    expect(after.order.map((id) => changed.tiles[id]?.kind)).toEqual(['text', 'stat']);
-    expect(changed.tiles[first ?? '']).toMatchObject({ heading: 'Own words' });
+    expect(after.order.map((id) => changed.tiles[id]).map((tile) => tile && kindTitle(tile))).toEqual([
+      'Text',
+      'Stat',
+    ]);
+    expect(heldBy(changed.tiles[first ?? ''])).toMatchObject({ heading: 'Own words' });
     expect(after.arrangement.columnGap).toBe(3);
   });
 
@@ -212,9 +219,10 @@ describe('what a recipe takes the place of', () => {
     const after = run(two, onLevel('outer', ungroup('inner')), updateRecipe('outer', freshId));
     const kinds = (id: string) => {
       const group = after.tiles[id];
-      return group?.kind === 'group' ? group.order.map((each) => after.tiles[each]?.kind) : group?.kind;
+      const inside = group?.kind === 'group' ? group.order : [];
+      return inside.map((each) => after.tiles[each]).map((tile) => tile && kindTitle(tile));
     };
-    expect(kinds('outer')).toEqual(['text', 'text', 'stat']);
+    expect(kinds('outer')).toEqual(['Text', 'Text', 'Stat']);
     expect(kinds('d')).toEqual(kinds('outer'));
   });
 });

@@ -1,4 +1,4 @@
-import { card, PAINT, part, recipe, variant } from './draw.js';
+import { card, group, PAINT, recipe, variant } from './draw.js';
 import type { Recipe } from '../../document/types.js';
 
 /** At the first cell, so that others lie over it. */
@@ -9,7 +9,7 @@ export const STARTER_CARDS: readonly Recipe[] = [
   recipe(
     'over-picture',
     'Words over a picture',
-    card({ rows: ['1fr'] }, { fill: PAINT.NIGHT }, [2, 2], 'Words over a picture'),
+    group({ rows: ['1fr'] }, { fill: PAINT.NIGHT }, [2, 2], 'Words over a picture'),
     [
       variant(
         'Larch',
@@ -29,15 +29,16 @@ export const STARTER_CARDS: readonly Recipe[] = [
       ),
     ],
     {
-      picture: part('picture', { name: 'Picture behind', place: pinned() }, { fill: PAINT.NIGHT, radius: 0 }),
-      words: part(
+      picture: card(
+        'picture',
+        { name: 'Picture behind', place: pinned() },
+        {},
+        { fill: PAINT.NIGHT, radius: 0 },
+      ),
+      words: card(
         'text',
-        {
-          name: 'Words',
-          heading: 'Ridge path',
-          body: 'Four hours, one ladder.',
-          place: { ...pinned(), layer: 1 },
-        },
+        { name: 'Words', place: { ...pinned(), layer: 1 } },
+        { heading: 'Ridge path', text: 'Four hours, one ladder.' },
         {
           fill: {
             kind: 'linear',
@@ -56,13 +57,14 @@ export const STARTER_CARDS: readonly Recipe[] = [
   recipe(
     'picture-card',
     'Picture card',
-    card({ rows: ['1fr', 'auto'] }, { fill: PAINT.SNOW }, [2, 2], 'Picture card'),
+    group({ rows: ['1fr', 'auto'] }, { fill: PAINT.SNOW }, [2, 2], 'Picture card'),
     [variant('Fir', { card: { fill: PAINT.FIR }, words: { ink: '#eaf3f0' } }, false)],
     {
-      picture: part('picture', { name: 'Picture' }, { fill: '#9fb4b2', radius: 0 }),
-      words: part(
+      picture: card('picture', { name: 'Picture' }, {}, { fill: '#9fb4b2', radius: 0 }),
+      words: card(
         'text',
-        { name: 'Words', heading: 'Soup at six', body: 'Bring a spoon.' },
+        { name: 'Words' },
+        { heading: 'Soup at six', text: 'Bring a spoon.' },
         { fill: 'none', ink: '#1d2b2a', radius: 0 },
       ),
     },
@@ -70,21 +72,22 @@ export const STARTER_CARDS: readonly Recipe[] = [
   recipe(
     'side-picture',
     'Picture at the side',
-    card({ columns: ['2fr', '3fr'], rows: ['1fr'] }, { fill: PAINT.LAKE }, [3, 1], 'Picture at the side'),
+    group({ columns: ['2fr', '3fr'], rows: ['1fr'] }, { fill: PAINT.LAKE }, [3, 1], 'Picture at the side'),
     [],
     {
-      picture: part('picture', { name: 'Picture' }, { fill: '#67898b', radius: 0 }),
-      words: part(
+      picture: card('picture', { name: 'Picture' }, {}, { fill: '#67898b', radius: 0 }),
+      words: card(
         'text',
-        { name: 'Words', eyebrow: 'Hut four', heading: 'Eight moonless nights', body: 'Lamps out at nine.' },
-        { fill: 'none', ink: '#1d2b2a', spread: 'centre', radius: 0 },
+        { name: 'Words' },
+        { eyebrow: 'Hut four', heading: 'Eight moonless nights', text: 'Lamps out at nine.' },
+        { fill: 'none', ink: '#1d2b2a', spread: 'center', radius: 0 },
       ),
     },
   ),
   recipe(
     'person',
     'Person',
-    card(
+    group(
       {
         columns: ['64px', '1fr'],
         rows: ['1fr'],
@@ -97,7 +100,7 @@ export const STARTER_CARDS: readonly Recipe[] = [
     ),
     [variant('Bread', { card: { fill: PAINT.BREAD } }, false)],
     {
-      face: part(
+      face: card(
         'picture',
         {
           name: 'Face',
@@ -105,18 +108,20 @@ export const STARTER_CARDS: readonly Recipe[] = [
             columnSpan: 1,
             rowSpan: 1,
             pin: null,
-            fit: { inline: 'fill', block: 'centre', inlineSize: null, blockSize: 64 },
+            fit: { inline: 'fill', block: 'center', inlineSize: null, blockSize: 64 },
           },
         },
+        {},
         { fill: '#bb9788', radius: 32 },
       ),
-      words: part(
+      words: card(
         'text',
-        { name: 'Words', heading: 'Ylva Brand', body: 'Warden, hut two' },
+        { name: 'Words' },
+        { heading: 'Ylva Brand', text: 'Warden, hut two' },
         {
           fill: 'none',
           ink: '#1d2b2a',
-          spread: 'centre',
+          spread: 'center',
           padding: { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 12 },
           headingSize: 18,
         },
@@ -126,7 +131,7 @@ export const STARTER_CARDS: readonly Recipe[] = [
   recipe(
     'offer',
     'Offer',
-    card(
+    group(
       {
         rows: ['auto', '1fr', 'auto'],
         padding: { blockStart: 6, inlineEnd: 6, blockEnd: 6, inlineStart: 6 },
@@ -148,17 +153,18 @@ export const STARTER_CARDS: readonly Recipe[] = [
       ),
     ],
     {
-      price: part(
-        'stat',
-        { name: 'Price', figure: '38', label: 'a night, soup and all' },
+      price: card(
+        'figure',
+        { name: 'Price' },
+        { figure: '38', label: 'a night, soup and all' },
         { fill: 'none', ink: '#1d2b2a', headingSize: 40 },
       ),
-      words: part(
+      words: card(
         'text',
+        { name: 'What is in it' },
         {
-          name: 'What is in it',
           heading: '',
-          body: [
+          text: [
             {
               kind: 'list',
               items: [
@@ -171,10 +177,11 @@ export const STARTER_CARDS: readonly Recipe[] = [
         },
         { fill: 'none', ink: '#3a4947', spread: 'start' },
       ),
-      action: part(
+      action: card(
         'action',
-        { name: 'Action', label: 'Stay a night', address: '#book' },
-        { fill: PAINT.NIGHT, ink: '#f0c9a4', headingSize: 17, align: 'centre', padding: 14 },
+        { name: 'Action' },
+        { action: { words: 'Stay a night', address: '#book' } },
+        { fill: PAINT.NIGHT, ink: '#f0c9a4', headingSize: 17, align: 'center', padding: 14 },
       ),
     },
   ),

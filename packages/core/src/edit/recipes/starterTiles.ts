@@ -1,4 +1,4 @@
-import { PAINT, part, recipe, variant } from './draw.js';
+import { card, PAINT, recipe, variant } from './draw.js';
 import { STARTER_ICONS } from './starterIcons.js';
 import type { Recipe } from '../../document/types.js';
 
@@ -7,9 +7,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'note',
     'Note, washed',
-    part(
+    card(
       'text',
-      { name: 'Note', heading: 'Open all winter', body: 'Stove lit, key with the warden.' },
+      { name: 'Note' },
+      { heading: 'Open all winter', text: 'Stove lit, key with the warden.' },
       { fill: PAINT.LICHEN },
       [2, 1],
     ),
@@ -23,13 +24,13 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'lead',
     'Lead',
-    part(
+    card(
       'text',
+      { name: 'Lead' },
       {
-        name: 'Lead',
         eyebrow: 'Winter',
         heading: 'Seven huts above the tree line',
-        body: 'Each with a stove, a warden and a view.',
+        text: 'Each with a stove, a warden and a view.',
       },
       {
         fill: {
@@ -65,9 +66,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'figure',
     'Big figure',
-    part(
-      'stat',
-      { name: 'Figure', figure: '184', label: 'beds, all with a blanket' },
+    card(
+      'figure',
+      { name: 'Figure' },
+      { figure: '184', label: 'beds, all with a blanket' },
       { fill: PAINT.FIR, headingSize: 46 },
     ),
     [
@@ -79,10 +81,11 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'figure-line',
     'Figure on a line',
-    part(
-      'stat',
-      { name: 'Figure', figure: '31', label: 'work days a year' },
-      { fill: PAINT.BREAD, direction: 'along', align: 'centre', spread: 'between', gap: 16, headingSize: 40 },
+    card(
+      'figure',
+      { name: 'Figure' },
+      { figure: '31', label: 'work days a year' },
+      { fill: PAINT.BREAD, direction: 'along', align: 'center', spread: 'between', gap: 16, headingSize: 40 },
       [2, 1],
     ),
     [variant('Night', { fill: PAINT.NIGHT }), variant('Lake', { fill: PAINT.LAKE })],
@@ -90,9 +93,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'glow',
     'Glowing figure',
-    part(
-      'stat',
-      { name: 'Figure', figure: '−17°', label: 'at the door, on average' },
+    card(
+      'figure',
+      { name: 'Figure' },
+      { figure: '−17°', label: 'at the door, on average' },
       {
         fill: {
           kind: 'radial',
@@ -124,13 +128,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'voice',
     'Voice',
-    part(
+    card(
       'quote',
-      {
-        name: 'Voice',
-        words: '“We came for one night and stayed the storm.”',
-        source: 'Guest book, hut four',
-      },
+      { name: 'Voice' },
+      { quote: '“We came for one night and stayed the storm.”', source: 'Guest book, hut four' },
       { fill: PAINT.LARCH, spread: 'between' },
       [1, 2],
     ),
@@ -139,13 +140,14 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'framed-voice',
     'Framed voice',
-    part(
+    card(
       'quote',
-      { name: 'Voice', words: '“Leave it drier than you found it.”', source: 'The only house rule' },
+      { name: 'Voice' },
+      { quote: '“Leave it drier than you found it.”', source: 'The only house rule' },
       {
         fill: PAINT.SNOW,
-        spread: 'centre',
-        align: 'centre',
+        spread: 'center',
+        align: 'center',
         padding: 28,
         border: {
           width: 2,
@@ -163,15 +165,16 @@ export const STARTER_TILES: readonly Recipe[] = [
       [2, 1],
     ),
   ),
-  recipe('plain-picture', 'Picture', part('picture', { name: 'Picture' }, { fill: '#9fb4b2' }, [2, 2]), [
+  recipe('plain-picture', 'Picture', card('picture', { name: 'Picture' }, {}, { fill: '#9fb4b2' }, [2, 2]), [
     variant('Soft edge', { fade: { blockStart: 0, inlineEnd: 0, blockEnd: 48, inlineStart: 0 } }),
   ]),
   recipe(
     'caption',
     'Picture with a caption',
-    part(
+    card(
       'picture',
-      { name: 'Picture', caption: 'First light on the pass' },
+      { name: 'Picture' },
+      { picture: { caption: 'First light on the pass' } },
       { fill: '#67898b', ink: '#ffffff' },
       [2, 1],
     ),
@@ -179,9 +182,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'framed-picture',
     'Mounted picture',
-    part(
+    card(
       'picture',
       { name: 'Picture' },
+      {},
       {
         fill: PAINT.SNOW,
         padding: 12,
@@ -194,18 +198,20 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'marks',
     'Row of marks',
-    part(
-      'marks',
+    card(
+      'icons',
+      { name: 'Marks' },
       {
-        name: 'Marks',
-        marks: STARTER_ICONS.slice(0, 5).map(({ id, name }) => ({
-          icon: id,
-          picture: null,
-          label: name,
-          address: '',
-        })),
+        icons: {
+          icons: STARTER_ICONS.slice(0, 5).map(({ id, name }) => ({
+            icon: id,
+            picture: null,
+            label: name,
+            address: '',
+          })),
+        },
       },
-      { fill: PAINT.LICHEN, align: 'centre', spread: 'centre', gap: 22 },
+      { fill: PAINT.LICHEN, align: 'center', spread: 'center', gap: 22 },
       [2, 1],
     ),
     [variant('Fir', { fill: PAINT.FIR }), variant('Bread', { fill: PAINT.BREAD })],
@@ -213,9 +219,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'action',
     'Action',
-    part(
+    card(
       'action',
-      { name: 'Action', label: 'Ask for a bunk', address: '#book' },
+      { name: 'Action' },
+      { action: { words: 'Ask for a bunk', address: '#book' } },
       { fill: PAINT.NIGHT, ink: '#f0c9a4' },
     ),
     [
@@ -226,9 +233,10 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'step',
     'Step',
-    part(
+    card(
       'text',
-      { name: 'Step', eyebrow: '1', heading: 'Ring the bell', body: 'The warden comes down with the key.' },
+      { name: 'Step' },
+      { eyebrow: '1', heading: 'Ring the bell', text: 'The warden comes down with the key.' },
       {
         fill: PAINT.SNOW,
         spread: 'between',
@@ -241,14 +249,15 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'spine',
     'Words down the side',
-    part(
+    card(
       'text',
-      { name: 'Spine', heading: 'Night sky', body: '' },
+      { name: 'Spine' },
+      { heading: 'Night sky' },
       {
         fill: '#132634',
         textDirection: 'block',
-        spread: 'centre',
-        align: 'centre',
+        spread: 'center',
+        align: 'center',
         headingSize: 24,
         headingWeight: 560,
       },
@@ -256,9 +265,5 @@ export const STARTER_TILES: readonly Recipe[] = [
     ),
     [variant('Dawn', { fill: '#f3e0cc' })],
   ),
-  recipe(
-    'film',
-    'Film',
-    part('film', { name: 'Film', caption: '' }, { fill: '#22303c', ink: '#ffffff' }, [2, 1]),
-  ),
+  recipe('film', 'Film', card('film', { name: 'Film' }, {}, { fill: '#22303c', ink: '#ffffff' }, [2, 1])),
 ];

@@ -2,11 +2,12 @@ import { clone } from '../../document/clone.js';
 import { forgetTiles } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
 import { follow, isSame, recipeLook, tilesUsing } from './follow.js';
-import { partsFrom } from './parts.js';
+import { partsOf, partIn } from '../../document/card.js';
+import { recipeTilesOf } from './recipeTiles.js';
 import { slotsOf } from './slots.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
-import type { CollectionDocument, Recipe, Tile, TileId } from '../../document/types.js';
+import type { CollectionDocument, Part, Recipe, Slot, Tile, TileId } from '../../document/types.js';
 
 /** The outermost tile of the use of a recipe that a tile belongs to; null when it uses none. */
 export function useRoot({ tiles, recipes }: CollectionDocument, id: TileId): TileId | null {
@@ -14,7 +15,7 @@ export function useRoot({ tiles, recipes }: CollectionDocument, id: TileId): Til
   const recipe = use && recipes?.[use.recipe];
   if (!recipe) return null;
   const roots = Object.values(tiles).filter(
-    ({ recipe: each }) => each?.recipe === use.recipe && each.part === recipe.root,
+    ({ recipe: each }) => each?.recipe === use.recipe && each.tile === recipe.root,
   );
   return roots.find((root) => withContents({ tiles }, root.id).includes(id))?.id ?? null;
 }
@@ -31,51 +32,61 @@ export function updateRecipe(tile: TileId, freshId: (part: Tile) => TileId): Com
     const recipe = use && draft.recipes?.[use.recipe];
     if (root === null || !use || !recipe) return;
     const before = clone(recipe as Recipe) as Recipe;
-    const taken = partsFrom(document.tiles, root, recipe.id);
-    const after = changed(before, taken.parts, use.variant);
+    const taken = recipeTilesOf(document.tiles, root, recipe.id);
+    const after = changed(before, taken.tiles, use.variant);
     (draft.recipes ??= {})[recipe.id] = clone(after);
-    for (const [id, part] of taken.partOf) {
+    for (const [id, inRecipe] of taken.idIn) {
       const each = draft.tiles[id];
-      if (each) each.recipe = { recipe: recipe.id, variant: use.variant, part };
+      if (each) each.recipe = { recipe: recipe.id, variant: use.variant, tile: inRecipe };
     }
     const others = tilesUsing(document, recipe.id).filter(
-      ({ id, recipe: each }) => each?.part === before.root && id !== root,
+      ({ id, recipe: each }) => each?.tile === before.root && id !== root,
     );
     for (const other of others) bringUpTo(draft, other.id, before, after, freshId);
   };
 }
 
 /** A recipe whose tiles have become others; in a variant, their looks are that variant's. */
-function changed(before: Recipe, parts: Readonly<Record<TileId, Tile>>, variant: string | null): Recipe {
-  const slots = slotsOf(parts, before.root).filter(
-    ({ part, field }) =>
-      !before.parts[part] || before.slots.some((slot) => slot.part === part && slot.field === field),
-  );
-  const named = slots.map(
-    (slot) => before.slots.find(({ part, field }) => part === slot.part && field === slot.field) ?? slot,
-  );
-  // What slots hold belongs to the use; the recipe keeps its own example.
-  const kept = Object.entries(parts).map(([id, part]): [TileId, Tile] => {
-    const example = before.parts[id] as Record<string, unknown> | undefined;
-    const fields = named.flatMap((slot) => (slot.part === id ? [slot.field] : []));
-    const own = example ? Object.fromEntries(fields.map((field) => [field, example[field]])) : {};
-    const look = variant !== null && before.parts[id] ? before.parts[id].look : part.look;
-    const place = before.parts[id]?.place ?? part.place;
-    const name = before.parts[id]?.name ?? part.name;
-    return [id, { ...part, ...own, look, name, ...(id === before.root && { place }) }];
+function changed(before: Recipe, tiles: Readonly<Record<TileId, Tile>>, variant: string | null): Recipe {
+  const isOf = (one: Slot) => (other: Slot) =>
+    one.tile === other.tile && one.part === other.part && one.field === other.field;
+  const slots = slotsOf(tiles, before.root).flatMap((slot) => {
+    const known = before.slots.find(isOf(slot));
+    // A field of a part that was there and is no slot stays none.
+    return known ? [known] : partIn(before.tiles[slot.tile], slot.part) ? [] : [slot];
   });
-  const after: Recipe = { ...before, parts: Object.fromEntries(kept), slots: named };
+  const kept = Object.entries(tiles).map(([id, tile]): [TileId, Tile] => {
+    const was = before.tiles[id];
+    const look = variant !== null && was ? was.look : tile.look;
+    const place = was && id === before.root ? was.place : tile.place;
+    return [id, { ...withExamples(tile, was, slots), look, place, name: was?.name ?? tile.name }];
+  });
+  const after: Recipe = { ...before, tiles: Object.fromEntries(kept), slots };
   if (variant === null) return after;
   const variants = before.variants.map((each) => {
     if (each.id !== variant) return each;
-    const looks = Object.entries(parts).map(([id, part]) => {
-      const base = (after.parts[id] as Tile).look as unknown as Record<string, unknown>;
-      const own = Object.entries(part.look).filter(([field, value]) => !isSame(value, base[field]));
+    const looks = Object.entries(tiles).map(([id, tile]) => {
+      const base = (after.tiles[id] as Tile).look as unknown as Record<string, unknown>;
+      const own = Object.entries(tile.look).filter(([field, value]) => !isSame(value, base[field]));
       return [id, Object.fromEntries(own)];
     });
     return { ...each, looks: Object.fromEntries(looks) as typeof each.looks };
   });
   return { ...after, variants };
+}
+
+/** What slots hold belongs to the use; the recipe keeps its own example. */
+function withExamples(tile: Tile, was: Tile | undefined, slots: readonly Slot[]): Tile {
+  if (tile.kind !== 'card' || !was) return tile;
+  const parts = tile.parts.map((part) => {
+    const example = partsOf(was).find(({ id, kind }) => id === part.id && kind === part.kind);
+    const fields = slots.filter((slot) => slot.tile === tile.id && slot.part === part.id);
+    const own = fields.flatMap(({ field }) =>
+      example && field in example ? [[field, (example as unknown as Record<string, unknown>)[field]]] : [],
+    );
+    return { ...part, ...Object.fromEntries(own) } as Part;
+  });
+  return { ...tile, parts };
 }
 
 function bringUpTo(
@@ -91,18 +102,18 @@ function bringUpTo(
   for (const id of inside) {
     const tile = draft.tiles[id];
     if (tile?.recipe?.recipe !== after.id) continue;
-    idOf.set(tile.recipe.part, id);
+    idOf.set(tile.recipe.tile, id);
     follow(tile, before, after, tile.recipe);
   }
-  for (const [part, tile] of Object.entries(after.parts)) {
+  for (const [part, tile] of Object.entries(after.tiles)) {
     if (idOf.has(part)) continue;
     const id = freshId(tile);
     idOf.set(part, id);
     const look = recipeLook(after, part, variant);
-    const made = { ...tile, id, look, recipe: { recipe: after.id, variant, part } };
+    const made = { ...tile, id, look, recipe: { recipe: after.id, variant, tile: part } };
     draft.tiles[id] = clone<Tile>(made);
   }
-  for (const [part, tile] of Object.entries(after.parts)) {
+  for (const [part, tile] of Object.entries(after.tiles)) {
     const own = draft.tiles[idOf.get(part) ?? ''];
     if (tile.kind === 'group' && own?.kind === 'group')
       own.order = tile.order.map((each) => idOf.get(each) as TileId);

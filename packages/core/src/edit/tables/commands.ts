@@ -3,7 +3,9 @@ import { forgetTiles, removeTiles } from '../commands/tiles.js';
 import { isAddress, readAddress } from '../../engine/css/address.js';
 import { LIMITS } from '../../document/limits.js';
 import { withContents } from '../../document/levels.js';
+import { partIn } from '../../document/card.js';
 import { addTiles, tilesFrom } from '../recipes/commands.js';
+import { slotField, type ContentField } from '../recipes/slots.js';
 import { plainWords } from '../../parts/richText.js';
 import { plainName } from './plainName.js';
 import type { Draft } from '../commands/draft.js';
@@ -11,6 +13,7 @@ import type { Command } from '../patch/change.js';
 import type {
   CollectionDocument,
   Recipe,
+  Slot,
   Table,
   TableId,
   Tile,
@@ -19,6 +22,7 @@ import type {
 } from '../../document/types.js';
 import type { ReadTable } from './readTable.js';
 
+type WritableTile = Draft['tiles'][string];
 type Row = Readonly<Record<string, string>>;
 
 export interface ImportTable {
@@ -29,15 +33,20 @@ export interface ImportTable {
   readonly key: string;
   readonly mapping: Readonly<Record<string, string>>;
   readonly position: number;
-  readonly freshId: (part: Tile) => TileId;
+  readonly freshId: (tile: Tile) => TileId;
+}
+
+/** A slot with what it holds. */
+export interface TableSlot extends Slot {
+  readonly of: ContentField;
 }
 
 /** Slots whose content a cell of a table can be. */
-export const tableSlots = ({ slots, parts }: Recipe) =>
-  slots.filter(
-    ({ part, field }) =>
-      !['marks', 'focalPoint', 'film', 'poster'].includes(field) && parts[part] !== undefined,
-  );
+export const tableSlots = (recipe: Recipe): TableSlot[] =>
+  recipe.slots.flatMap((slot) => {
+    const of = slotField(recipe, slot);
+    return of && of.holds !== 'other' ? [{ ...slot, of }] : [];
+  });
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 
@@ -51,20 +60,13 @@ export function guessMapping(recipe: Recipe, { columns }: ReadTable): Record<str
     left.splice(left.indexOf(found), 1);
   };
   const slots = tableSlots(recipe);
-  for (const { name, field } of slots)
+  for (const { name, of } of slots)
     take(
       name,
-      left.find((column) => [plainName(name), plainName(field)].includes(plainName(column))),
+      left.find((column) => [plainName(name), plainName(of.name)].includes(plainName(column))),
     );
-  for (const { name, field } of slots) {
-    const likely = {
-      heading: /title|name/i,
-      body: /text|descri|about/i,
-      picture: /image|photo|file/i,
-      address: /link|url|href/i,
-      figure: /number|count|value/i,
-      label: /unit|what/i,
-    }[field];
+  for (const { name, of } of slots) {
+    const { likely } = of;
     if (!(name in mapping) && likely)
       take(
         name,
@@ -97,41 +99,48 @@ function byKey(rows: readonly Row[], key: string): Map<string, Row> {
   return all;
 }
 
-/** What a cell makes of a slot's field; undefined: nothing, the field stays. */
-function valueFor(draft: Draft, field: string, cell: string): unknown {
-  if (field === 'picture') {
+/** What a cell makes of a slot; undefined: nothing, the field stays. */
+function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown {
+  if (holds === 'picture') {
     const wanted = plainName(cell);
     const found = Object.values(draft.pictures).find(
       ({ id, name, file }) => wanted !== '' && [id, name, file].some((each) => plainName(each) === wanted),
     );
     return found?.id;
   }
-  if (field === 'address') {
+  if (holds === 'address') {
     const address = readAddress(cell);
     return address !== null && isAddress(address) && address !== '' ? address : undefined;
   }
   return cell.slice(0, LIMITS.words);
 }
 
-type Fields = Record<string, unknown>;
-
 /** Fills the tiles of one row; with the row before, only what was not changed by hand. */
-function fillRow(draft: Draft, table: Table, tiles: readonly Fields[], row: Row, before?: Row): string[] {
-  const recipe = draft.recipes?.[table.recipe];
+function fillRow(
+  draft: Draft,
+  table: Table,
+  tiles: readonly WritableTile[],
+  row: Row,
+  before?: Row,
+): string[] {
+  const recipe = draft.recipes?.[table.recipe] as Recipe | undefined;
   const changed: string[] = [];
   for (const [slot, column] of Object.entries(table.mapping)) {
-    const { part, field } = recipe?.slots.find(({ name }) => name === slot) ?? {};
-    const tile = tiles.find(({ recipe: use }) => (use as Tile['recipe'])?.part === part);
-    if (!tile || field === undefined) continue;
-    const value = valueFor(draft, field, row[column] ?? '');
+    const found = recipe && tableSlots(recipe).find(({ name }) => name === slot);
+    const tile = tiles.find(({ recipe: use }) => use?.tile === found?.tile);
+    const part = found && tile && partIn(tile, found.part);
+    if (!found || !part) continue;
+    const value = valueFor(draft, found.of, row[column] ?? '');
     if (value === undefined) continue;
+    const fields = part as unknown as Record<string, unknown>;
     if (before) {
       if (before[column] === row[column]) continue;
-      const was = valueFor(draft, field, before[column] ?? '');
-      const now = field === 'body' ? plainWords(tile[field] as Words) : tile[field];
+      const was = valueFor(draft, found.of, before[column] ?? '');
+      const held = fields[found.field];
+      const now = found.of.takesRich ? plainWords(held as Words) : held;
       if (was !== undefined && now !== was) continue;
     }
-    tile[field] = value;
+    fields[found.field] = value;
     changed.push(slot);
   }
   const [first] = tiles;
@@ -187,12 +196,12 @@ function addRow(
   row: Row,
   position: number,
   variant: string | null,
-  freshId: (part: Tile) => TileId,
+  freshId: (tile: Tile) => TileId,
 ): TileId {
   const recipe = draft.recipes?.[table.recipe] as Recipe;
-  const made = clone(tilesFrom(recipe, variant, freshId)) as unknown as Fields[];
+  const made = tilesFrom(recipe, variant, freshId).map((tile) => clone<Tile>(tile));
   fillRow(draft, table, made, row);
-  addTiles(draft, made as unknown as Tile[], position);
+  addTiles(draft, made, position);
   return made[0]?.id as TileId;
 }
 
@@ -215,7 +224,7 @@ export function updateTable(
   document: CollectionDocument,
   id: TableId,
   read: ReadTable,
-  { freshId, removeGone }: { readonly freshId: (part: Tile) => TileId; readonly removeGone: boolean },
+  { freshId, removeGone }: { readonly freshId: (tile: Tile) => TileId; readonly removeGone: boolean },
 ): { readonly command: Command; readonly report: TableReport } {
   const table = document.tables?.[id];
   if (!table) throw new RangeError(`There is no table “${id}”.`);
@@ -264,14 +273,14 @@ export function updateTable(
 const variantOf = (draft: Draft, table: Table) =>
   Object.values(table.tiles).map((tile) => draft.tiles[tile]?.recipe?.variant ?? null)[0] ?? null;
 
-function tilesOfRow(draft: Draft, table: Table, key: string): Fields[] {
+function tilesOfRow(draft: Draft, table: Table, key: string): WritableTile[] {
   const root = table.tiles[key];
   const shown =
     root !== undefined && draft.tiles[root]
-      ? withContents(draft as CollectionDocument, root).map((id) => draft.tiles[id])
+      ? withContents(draft as CollectionDocument, root).flatMap((id) => draft.tiles[id] ?? [])
       : [];
   const aside = draft.tables?.[table.id]?.aside[key] ?? [];
-  return [...shown, ...aside] as unknown as Fields[];
+  return [...shown, ...aside];
 }
 
 function removeAnywhere(draft: Draft, tile: TileId): void {

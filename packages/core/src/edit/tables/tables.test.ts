@@ -4,8 +4,8 @@ import { readTable, TableError } from './readTable.js';
 import { change } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { emptyDocument } from '../emptyDocument.js';
-import { setContent } from '../commands/tiles.js';
 import { STARTERS } from '../recipes/starters.js';
+import { heldBy, hold } from '../../testing/held.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, Recipe } from '../../document/types.js';
 
@@ -103,37 +103,34 @@ describe('tiles from a table', () => {
       freshId,
     }),
   );
-  const headings = ({ order, tiles }: CollectionDocument) =>
-    order.map((id) => (tiles[id] as unknown as { heading: string }).heading);
+  const headings = ({ order, tiles }: CollectionDocument) => order.map((id) => heldBy(tiles[id]).heading);
 
   test('are one a row, filled by slots', () => {
     expect(guessKey(read)).toBe('no');
     expect(mapping).toEqual({ Heading: 'title', Text: 'text' });
     expect(headings(imported)).toEqual(['Two', 'Four', 'Six']);
-    expect(Object.values(imported.tiles)[0]).toMatchObject({
-      name: '1',
-      body: 'Soup',
-      recipe: { recipe: 'note' },
-    });
+    const [first] = Object.values(imported.tiles);
+    expect(first).toMatchObject({ name: '1', recipe: { recipe: 'note' } });
+    expect(heldBy(first).text).toBe('Soup');
   });
 
   test('are sorted, and set aside by a filter as they are', () => {
     const down = run(imported, sortTable('huts', { column: 'no', descending: true }));
     expect(headings(down)).toEqual(['Six', 'Four', 'Two']);
-    const byHand = run(down, setContent([down.order[1] ?? ''], { heading: 'By hand' }));
+    const byHand = run(down, hold([down.order[1] ?? ''], { heading: 'By hand' }));
     const few = run(byHand, filterTable('huts', { column: 'text', words: 'so' }));
     expect(headings(few)).toEqual(['Two']);
     expect(headings(run(few, filterTable('huts', null)))).toEqual(['Six', 'By hand', 'Two']);
   });
 
   test('keep what was changed by hand when the table comes in anew, and it is said what changed', () => {
-    const byHand = run(imported, setContent([imported.order[0] ?? ''], { heading: 'By hand' }));
+    const byHand = run(imported, hold([imported.order[0] ?? ''], { heading: 'By hand' }));
     const next = readTable(bytes('no,title,text\n1,Zwei,Bread\n10,Six,Snow\n11,Eight,Wind\n'));
     const { command, report } = updateTable(byHand, 'huts', next, { freshId, removeGone: true });
     expect(report).toEqual({ changed: { 1: ['Text'] }, came: ['11'], went: ['2'], kept: { 1: ['title'] } });
     const after = run(byHand, command);
     expect(headings(after)).toEqual(['By hand', 'Six', 'Eight']);
-    expect(after.tiles[after.order[0] ?? '']).toMatchObject({ body: 'Bread' });
+    expect(heldBy(after.tiles[after.order[0] ?? '']).text).toBe('Bread');
     // Taken in once more, nothing is new.
     expect(updateTable(after, 'huts', next, { freshId, removeGone: true }).report).toEqual({
       changed: {},

@@ -8,6 +8,8 @@ import { writePage } from '../../export/page/writePage.js';
 import { readCollection } from '../../reader/readCollection.js';
 import { readPage } from './readPage.js';
 import { gridPage, layoutHtml, letters, LETTERS } from '../../testing/layoutHtml.js';
+import { heldBy } from '../../testing/held.js';
+import { kindTitle } from '../../parts/said.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
 const page = (css: string, tiles = letters(2)) => gridPage(css, tiles);
@@ -161,19 +163,16 @@ describe('a page as a collection', () => {
       'page',
     );
     expect(document?.name).toBe('Huts');
-    expect(document?.order.map((id) => document.tiles[id]?.kind)).toEqual([
-      'text',
-      'stat',
-      'quote',
-      'action',
-      'picture',
+    expect(document?.order.map((id) => document.tiles[id] && kindTitle(document.tiles[id]))).toEqual([
+      'Text',
+      'Stat',
+      'Quote',
+      'Action',
+      'Picture',
     ]);
-    expect(document?.tiles['tile-2']).toMatchObject({
-      figure: '184',
-      label: 'beds',
-      look: { fill: '#112233' },
-    });
-    expect(document?.tiles['tile-3']).toMatchObject({ words: 'We stayed.', source: 'Guest book' });
+    expect(heldBy(document?.tiles['tile-2'])).toEqual({ figure: '184', label: 'beds' });
+    expect(document?.tiles['tile-2']?.look).toMatchObject({ fill: '#112233' });
+    expect(heldBy(document?.tiles['tile-3'])).toEqual({ quote: 'We stayed.', source: 'Guest book' });
     const lines = reports.map(({ line, message }) => `${line} ${message}`).join('\n');
     expect(lines).toMatch(/^2 .*justify-items/m);
     expect(lines).toMatch(/^3 .*no plain colour/m);

@@ -2,7 +2,7 @@ import { LIMITS } from '../../document/limits.js';
 import { bandsOf } from '../../document/bands.js';
 import { pictureVariants } from './pictureSizes.js';
 import { slotsAt } from './slots.js';
-import type { PictureImage } from '../../parts/tileRules.js';
+import type { PictureImage } from '../../parts/part.js';
 import type { CollectionDocument, PictureAsset, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 

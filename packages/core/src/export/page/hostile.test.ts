@@ -6,7 +6,7 @@ import { checkDocument } from '../../check/checkDocument.js';
 import { isAddress, readAddress } from '../../engine/css/address.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { sample } from '../../testing/sample.js';
-import { newTile } from '../../parts/newTile.js';
+import { cardWith } from '../../testing/held.js';
 import { writePage } from './writePage.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
@@ -39,12 +39,12 @@ describe('an address that no link may have', () => {
     const { protocol } = new URL(address, 'https://page.example');
     expect(['https:', 'http:', 'mailto:', 'tel:']).not.toContain(protocol);
     const base = sample([[1, 1]]);
-    const link = { ...newTile('action', 't1'), address } as Tile;
+    const link = cardWith('action', 't1', { action: { address } });
     const document = { ...base, tiles: { t1: link } };
     expect(checkDocument(document).document).toBeNull();
-    const covered = { ...base, tiles: { t1: { ...newTile('text', 't1'), link: address } as Tile } };
+    const covered = { ...base, tiles: { t1: { ...cardWith('text', 't1'), link: address } } };
     const spans = [{ text: 'x', link: address }];
-    const rich = { ...newTile('text', 't1'), body: [{ kind: 'paragraph', spans }] } as Tile;
+    const rich = cardWith('text', 't1', { text: [{ kind: 'paragraph', spans }] });
     for (const each of [document, covered, { ...base, tiles: { t1: rich } }])
       expect(hrefsIn(each)).toEqual(['#']);
   });
@@ -181,23 +181,21 @@ function speaking(
   const badge = { words: l, inline: 'end', block: 'start', fill: '#ffffff', ink: '#000000' } as const;
   const tiles: Record<string, Tile> = {
     t1: {
-      ...newTile('text', 't1'),
-      eyebrow: a,
-      heading: `${b}.`,
-      body: c,
+      ...cardWith('text', 't1', { eyebrow: a, heading: `${b}.`, text: c }),
       badges: [badge],
       link: '#x',
-    } as Tile,
-    t2: { ...newTile('quote', 't2'), words: d, source: e } as Tile,
-    t3: { ...newTile('stat', 't3'), figure: f, label: g } as Tile,
-    t4: { ...newTile('action', 't4'), label: h, address: '#y' } as Tile,
-    t5: {
-      ...newTile('text', 't5'),
+    },
+    t2: cardWith('quote', 't2', { quote: d, source: e }),
+    t3: cardWith('figure', 't3', { figure: f, label: g }),
+    t4: cardWith('action', 't4', { action: { words: h, address: '#y' } }),
+    t5: cardWith('text', 't5', {
       heading: 'H',
-      body: [{ kind: 'paragraph', spans: [{ text: i, strong: true }] }],
-    } as Tile,
-    t6: { ...newTile('marks', 't6'), marks: [{ icon: null, picture: null, label: j, address: '' }] } as Tile,
-    t7: { ...newTile('picture', 't7'), caption: k } as Tile,
+      text: [{ kind: 'paragraph', spans: [{ text: i, strong: true }] }],
+    }),
+    t6: cardWith('icons', 't6', {
+      icons: { icons: [{ icon: null, picture: null, label: j, address: '' }] },
+    }),
+    t7: cardWith('picture', 't7', { picture: { caption: k } }),
   };
   return {
     ...base,

@@ -28,7 +28,7 @@ const KINDS: Readonly<Record<string, Partial<Arrangement>>> = {
   bento: { kind: 'bento', columns: ['1fr', '1fr', '1fr'], autoRows: '120px' },
   fluid: {
     kind: 'fluid',
-    fluid: { repeat: 'auto-fill', minimum: 140, most: 5, spansFrom: null },
+    fluid: { repeat: 'auto-fill', min: 140, max: 5, spansFrom: null },
     autoRows: '90px',
   },
   fan: { kind: 'fan', fan: { ...ANY_FAN, inlineSize: 220, blockSize: 300, strip: 60 } },

@@ -1,3 +1,4 @@
+import { mediaOf } from '../../document/card.js';
 import { selectorsBefore } from '../../arrangements/questions.js';
 import { allTiles } from '../../document/levels.js';
 import { ruleCss, tileSelector } from '../../engine/css/rule.js';
@@ -62,7 +63,10 @@ export function motionCss(document: CollectionDocument): string[] {
   ].filter(Boolean);
   const films = allTiles(document).filter((id) => {
     const tile = document.tiles[id];
-    return tile?.kind === 'film' && tile.film !== null && tile.plays === 'itself' && tile.poster !== null;
+    const media = tile && mediaOf(tile);
+    return (
+      media && 'film' in media && media.film !== null && media.plays === 'itself' && media.poster !== null
+    );
   });
   return [
     ...(rules.length > 0

@@ -11,10 +11,12 @@ import { initialValues } from './initial.js';
 import { motionCss } from './motionCss.js';
 import { piecesOf, type Piece } from './pieces.js';
 import { mergedRules, ruleCss, tileSelector, type Declarations } from '../../engine/css/rule.js';
-import { differingRules, tileRules, type PictureImage } from '../../parts/tileRules.js';
-import { hasFigure } from '../../parts/tileHtml.js';
+import { differingRules, tileRules } from '../../parts/tileRules.js';
+import { isApart, isBare } from '../../parts/compositions/index.js';
+import { pictureOf } from '../../document/card.js';
 import { typeSizeCss } from '../../look/css.js';
 import { px } from '../../engine/css/units.js';
+import type { PictureImage } from '../../parts/part.js';
 import type { OwnRule } from '../../arrangements/kind.js';
 import type { CollectionDocument, FamilyName, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
@@ -45,7 +47,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
         ...plain(widest[COLLECTION] ?? {}, initial),
       },
     }),
-    contentCss({ look: sizes.look }).trimEnd(),
+    contentCss({ look: sizes.look }, Object.values(document.tiles).some(isApart)).trimEnd(),
     allTiles(document)
       .flatMap((id) =>
         wholeTile(document, document.tiles[id] as Tile, { widest, initial, image }).map(ruleCss),
@@ -177,7 +179,7 @@ function wholeTile(document: CollectionDocument, tile: Tile, { widest, initial, 
   // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
   const size = Object.fromEntries(
     Object.entries(said).filter(
-      ([property]) => tile.kind === 'picture' && /^(inline|block)-size$/.test(property),
+      ([property]) => pictureOf(tile) !== null && /^(inline|block)-size$/.test(property),
     ),
   );
   const place = { selector: tileSelector(tile.id), declarations: { ...plain(said, initial), ...size } };
@@ -228,11 +230,11 @@ function resetsOf(document: CollectionDocument, initial: Declarations) {
   return (selector: string) => (property: string) => {
     const tile = byTile.get(selector);
     // A picture is as large as its cells by the rule for all pictures.
-    if (tile?.kind === 'picture' && /^(inline|block)-size$/.test(property)) return '100%';
+    if (tile && pictureOf(tile) && /^(inline|block)-size$/.test(property)) return '100%';
     if (tile && (property === 'overflow' || property === 'overflow-x')) return 'clip';
     // The collection itself stands in the middle of its page.
     if (selector === COLLECTION && property.startsWith('margin')) return undefined;
-    if (property === 'aspect-ratio' && tile?.kind === 'picture' && !hasFigure(tile)) return undefined;
+    if (property === 'aspect-ratio' && tile && isBare(tile)) return undefined;
     return initial[property];
   };
 }

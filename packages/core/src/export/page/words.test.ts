@@ -6,7 +6,8 @@ import { change } from '../../edit/patch/change.js';
 import { emptyDocument } from '../../edit/emptyDocument.js';
 import { groupTiles } from '../../edit/commands/groups.js';
 import { newTile } from '../../parts/newTile.js';
-import { setContent } from '../../edit/commands/tiles.js';
+import { setTile } from '../../edit/commands/tiles.js';
+import { cardWith, hold } from '../../testing/held.js';
 import type { Command } from '../../edit/patch/change.js';
 import type { CollectionDocument, Words } from '../../document/types.js';
 
@@ -17,7 +18,10 @@ const texts = (...ids: string[]): CollectionDocument => ({
 });
 const run = (document: CollectionDocument, ...commands: Command[]) =>
   commands.reduce((each, command) => change(each, command).document, document);
-const levels = (document: CollectionDocument) => Object.fromEntries(headingLevels(document));
+const levels = (document: CollectionDocument) =>
+  Object.fromEntries(
+    [...headingLevels(document)].map(([id, all]) => [id, all.find((level) => level !== undefined)]),
+  );
 
 describe('levels of headings', () => {
   test('go one down for each group, and leave none out', () => {
@@ -28,11 +32,11 @@ describe('levels of headings', () => {
   });
 
   test('are what a tile says, and those after follow', () => {
-    const said = run(texts('a', 'b'), setContent(['a'], { headingLevel: 1 }));
+    const said = run(texts('a', 'b'), hold(['a'], { heading: { level: 1 } }));
     expect(levels(said)).toEqual({ a: 1, b: 2 });
     expect(hasMainHeading(said)).toBe(true);
-    expect(hasMainHeading(run(said, setContent(['a'], { heading: '' })))).toBe(false);
-    expect(levels(run(said, setContent(['a'], { headingLevel: undefined })))).toEqual({ a: 2, b: 2 });
+    expect(hasMainHeading(run(said, hold(['a'], { heading: '' })))).toBe(false);
+    expect(levels(run(said, hold(['a'], { heading: { level: undefined } })))).toEqual({ a: 2, b: 2 });
   });
 });
 
@@ -65,8 +69,8 @@ describe('motion', () => {
   test('is only for those who did not ask for less, and for the tiles that have it', () => {
     const moving = run(
       texts('a', 'b', 'c'),
-      setContent(['a', 'b'], { motion: { opens: 'rise', points: 'none' } }),
-      setContent(['c'], { motion: { opens: 'none', points: 'lift' } }),
+      setTile(['a', 'b'], { motion: { opens: 'rise', points: 'none' } }),
+      setTile(['c'], { motion: { opens: 'none', points: 'lift' } }),
     );
     const [media = '', keyframes = '', ...rest] = motionCss(moving);
     expect(rest).toEqual([]);
@@ -74,15 +78,15 @@ describe('motion', () => {
     expect(media.match(/animation: rise/g)).toHaveLength(1);
     expect(media).toContain('[data-tile="c"]:is(:hover, :focus-within)');
     expect(keyframes).toContain('@keyframes rise');
-    expect(motionCss(run(moving, setContent(['a', 'b', 'c'], { motion: undefined })))).toEqual([]);
+    expect(motionCss(run(moving, setTile(['a', 'b', 'c'], { motion: undefined })))).toEqual([]);
   });
 
   test('of a film that plays by itself gives way to its poster', () => {
-    const film = { ...newTile('film', 'f'), film: 'snow', poster: 'frame' } as const;
+    const film = cardWith('film', 'f', { film: { film: 'snow', poster: 'frame' } });
     const document = { ...emptyDocument('Film'), tiles: { f: film }, order: ['f'] } as CollectionDocument;
     expect(motionCss(document).join()).toMatch(
       /prefers-reduced-motion: reduce[\s\S]*\[data-tile="f"\] > video[\s\S]*visibility: hidden/,
     );
-    expect(motionCss(run(document, setContent(['f'], { plays: 'controls' })))).toEqual([]);
+    expect(motionCss(run(document, hold(['f'], { film: { plays: 'controls' } })))).toEqual([]);
   });
 });

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { HtmlValidate } from 'html-validate';
 import { contrast } from '../../look/contrast.js';
-import { newTile } from '../../parts/newTile.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { sample } from '../../testing/sample.js';
 import { writePage } from './writePage.js';
-import type { CollectionDocument, PictureAsset, PictureTile, Tile } from '../../document/types.js';
+import { cardWith } from '../../testing/held.js';
+import type { CollectionDocument, PictureAsset, Tile } from '../../document/types.js';
 
 const hut: PictureAsset = {
   id: 'hut',
@@ -29,23 +29,21 @@ function withTiles(...tiles: Tile[]): CollectionDocument {
   };
 }
 
-const pictureTile = (place: Partial<Tile['place']> = {}, caption = ''): PictureTile => ({
-  ...(newTile('picture', 'p') as PictureTile),
+const pictureTile = (place: Partial<Tile['place']> = {}, caption = ''): Tile => ({
+  ...cardWith('picture', 'p', { picture: { picture: 'hut', caption } }),
   place: { columnSpan: 2, rowSpan: 2, pin: null, ...place },
-  picture: 'hut',
-  caption,
 });
 
 describe('the page', () => {
   const hostile = '<script>alert("1")</script> & "quotes"';
   const all = withTiles(
-    { ...newTile('text', 't'), kind: 'text', eyebrow: hostile, heading: hostile, body: `One\n\n${hostile}` },
-    { ...newTile('stat', 's'), kind: 'stat', figure: hostile, label: '' },
-    { ...newTile('quote', 'q'), kind: 'quote', words: hostile, source: hostile },
-    { ...newTile('action', 'a'), kind: 'action', label: hostile, address: 'https://example.org/?a=1&b="2"' },
+    cardWith('text', 't', { eyebrow: hostile, heading: hostile, text: `One\n\n${hostile}` }),
+    cardWith('figure', 's', { figure: hostile, label: '' }),
+    cardWith('quote', 'q', { quote: hostile, source: hostile }),
+    cardWith('action', 'a', { action: { words: hostile, address: 'https://example.org/?a=1&b="2"' } }),
     pictureTile(),
     { ...pictureTile({}, hostile), id: 'captioned' },
-    newTile('picture', 'empty'),
+    cardWith('picture', 'empty'),
   );
 
   test('is valid HTML without a script, whatever the words are', async () => {

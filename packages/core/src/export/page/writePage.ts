@@ -4,7 +4,7 @@ import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
 import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from '../../engine/css/escape.js';
 import { hasMainHeading } from '../../parts/headings.js';
-import { levelTileHtml, scrollsHtml, type Sources } from '../../parts/tileHtml.js';
+import { levelTileHtml, scrollsHtml } from '../../parts/tileHtml.js';
 import { variantPath } from '../../parts/variants.js';
 import { familiesOf, FAMILIES } from '../../parts/families.js';
 import { pageCss } from './pageCss.js';
@@ -15,6 +15,7 @@ import type {
   PictureAsset,
   PictureId,
 } from '../../document/types.js';
+import type { Sources } from '../../parts/part.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 /** A file of a page whose bytes the caller has to bring. */

@@ -1,10 +1,12 @@
 import {
+  compositions,
   evenTracks,
   insertTrack,
   setArrangement,
   setKind,
+  titleOf,
   type ArrangementName,
-  type TileKind,
+  type TileStart,
 } from '@noria/core';
 import { useAppSelector } from '../../store/hooks';
 import { KIND_WORDS, KINDS } from '../../ui/kindWords';
@@ -42,16 +44,7 @@ export interface ListedCommand {
   readonly run: () => AppThunk<unknown>;
 }
 
-const TILE_KINDS: readonly TileKind[] = [
-  'text',
-  'picture',
-  'stat',
-  'quote',
-  'marks',
-  'action',
-  'film',
-  'group',
-];
+const TILE_STARTS: readonly TileStart[] = [...compositions().map(({ name }) => name), 'group'];
 
 /** Every command that makes sense with what is in hand. */
 export function useCommands(): readonly ListedCommand[] {
@@ -138,7 +131,7 @@ const IN_HAND: readonly ListedCommand[] = [
   { does: 'Release from the recipe', run: releaseHand },
   { does: 'Span one cell', run: () => spanTiles({ columnSpan: 1, rowSpan: 1 }) },
   { does: 'Fill the cells', run: () => fitTiles({ inline: 'fill', block: 'fill' }) },
-  { does: 'Centre in the cells', run: () => fitTiles({ inline: 'centre', block: 'centre' }) },
+  { does: 'Centre in the cells', run: () => fitTiles({ inline: 'center', block: 'center' }) },
 ];
 
 const ALWAYS: readonly ListedCommand[] = [
@@ -155,7 +148,10 @@ const ALWAYS: readonly ListedCommand[] = [
   },
   { does: 'Put right all that is safe', run: fixAll },
   { does: 'Proposals: other arrangements', keys: 'o', run: () => (dispatch) => dispatch(shown('proposals')) },
-  ...TILE_KINDS.map((kind) => ({ does: `Add a ${kind} tile`, run: () => addNewTile(kind) })),
+  ...TILE_STARTS.map((what) => ({
+    does: `Add a ${titleOf(what).toLowerCase()} tile`,
+    run: () => addNewTile(what),
+  })),
   { does: 'Best fit: deal pictures out by their shape', keys: 'b', run: dealPictures },
   { does: 'Recipes', keys: 'r', run: () => (dispatch) => dispatch(shown('recipes')) },
   { does: 'Named looks and palette', keys: 'k', run: () => (dispatch) => dispatch(shown('looks')) },

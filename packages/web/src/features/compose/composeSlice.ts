@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { LIMITS, type SetFor, type TileId, type TileKind, type Transfer } from '@noria/core';
+import { LIMITS, type SetFor, type TileId, type TileStart, type Transfer } from '@noria/core';
 
 export interface ComposeState {
   /** The width now shown, in px. */
@@ -17,7 +17,7 @@ export interface ComposeState {
   /** The groups that were entered, outermost first. */
   readonly trail: readonly TileId[];
   /** The kind of tile that is drawn on free cells. */
-  readonly drawn: TileKind;
+  readonly drawn: TileStart;
   /** What a drag over the stage does: tiles, or cells painted into an area. */
   readonly tool: 'tiles' | 'areas';
   readonly showing: Showing | null;
@@ -94,7 +94,7 @@ export const composeSlice = createSlice({
         payload === null ? [] : at === -1 ? [...state.trail, payload] : state.trail.slice(0, at + 1);
       return { ...state, trail, inHand: [], showing: null };
     },
-    drawnChosen: (state, { payload }: PayloadAction<TileKind>) => ({ ...state, drawn: payload }),
+    drawnChosen: (state, { payload }: PayloadAction<TileStart>) => ({ ...state, drawn: payload }),
     toolChosen: (state, { payload }: PayloadAction<ComposeState['tool']>) => ({
       ...state,
       tool: payload,

@@ -27,10 +27,11 @@ export const leftLock = (collection: string) => `noria-left:${collection}`;
 export async function arrivedOrLeft(of: OutboxKey): Promise<Outbox | null> {
   const outbox = await readOutbox(of);
   if (!outbox?.underWay) return outbox ?? null;
-  const { revision, underWay, unsent } = outbox;
+  const { revision, underWay, unsent, format = 1 } = outbox;
   try {
-    const arrived = await sendChange(of.collection, revision, underWay.changeId, underWay.patch);
-    const left = { revision: arrived, underWay: null, unsent };
+    const { changeId, patch } = underWay;
+    const arrived = await sendChange(of.collection, revision, changeId, patch, format);
+    const left = { revision: arrived, underWay: null, unsent, format };
     await keepOutbox(of.collection, left, of.tab);
     return unsent.length > 0 ? left : null;
   } catch (error) {

@@ -1,4 +1,4 @@
-import type { CollectionDocument, JsonPatch } from '@noria/core';
+import { FORMAT_VERSION, type CollectionDocument, type JsonPatch } from '@noria/core';
 import {
   drop,
   dropPlain,
@@ -19,6 +19,8 @@ export interface Outbox {
   readonly revision: number;
   readonly underWay: Unsent | null;
   readonly unsent: JsonPatch;
+  /** The format version that its changes were made in; left out: the first, which did not say so. */
+  readonly format?: number;
 }
 
 interface Kept extends Outbox {
@@ -58,7 +60,7 @@ export async function readOutbox(of: OutboxKey): Promise<Outbox | undefined> {
  */
 export async function keepOutbox(collection: string, outbox: Outbox, tab = thisTab): Promise<void> {
   const of = { collection, tab };
-  const kept: Kept = { ...outbox, write: ++writes };
+  const kept: Kept = { ...outbox, format: outbox.format ?? FORMAT_VERSION, write: ++writes };
   if (isEmpty(outbox) && tab === thisTab) {
     // What was written before must not come back from either store.
     keepPlain(journalKey(of), kept);

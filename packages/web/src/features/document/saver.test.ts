@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { renameCollection } from '@noria/core';
+import { renameCollection, setPart } from '@noria/core';
 import { makeStore } from '../../store/store';
 import { stats } from '../../testing/composeStore';
 import { redo, run, undo } from './commands';
@@ -140,14 +140,13 @@ describe('saving', () => {
     const { store, state } = open();
     store.dispatch(
       run('Figure', (draft) => {
-        const { t1 } = draft.tiles;
-        if (t1?.kind === 'stat') t1.figure = '12';
+        setPart(['t1'], 'figure', { words: '12' })(draft);
       }),
     );
     await pass(500);
     expect(state().saving).toEqual({ state: 'asked' });
     expect(state().question?.meetings.map(({ path }) => path)).toEqual(['/tiles/t1']);
-    expect(state().document?.tiles.t1).toMatchObject({ figure: '12' });
+    expect(state().document?.tiles.t1).toMatchObject({ parts: [{ words: '12' }, {}] });
     // A reload finds what was changed here, based on what it was.
     expect(await readOutbox(OWN)).toMatchObject({ revision: 4, underWay: null });
     await store.dispatch(decide({ '/tiles/t1': 'theirs' }));

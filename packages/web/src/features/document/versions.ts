@@ -1,13 +1,15 @@
 import {
   applyPatch,
+  checkDocument,
   difference,
+  FORMAT_VERSION,
   joinDocuments,
   type CollectionDocument,
   type JsonPatch,
   type Joined,
   type Side,
 } from '@noria/core';
-import { readRevision, type StoredCollection } from '../../api/collections';
+import { readRevision, readStored, type StoredCollection } from '../../api/collections';
 import { readBase, type Outbox, type OutboxKey } from './outbox';
 
 /** One side’s work on a collection: what it began with, and what it has become. */
@@ -24,17 +26,30 @@ export interface Version {
  */
 export async function versionOf(
   of: OutboxKey,
-  { revision, underWay, unsent }: Outbox,
+  { revision, underWay, unsent, format = 1 }: Outbox,
   stored: StoredCollection | null,
 ): Promise<Version> {
   const kept = await readBase(of);
+  const isPresent = format === FORMAT_VERSION;
   const base =
-    kept?.revision === revision
+    kept?.revision === revision && kept.document.formatVersion === format
       ? kept.document
-      : stored?.revision === revision
-        ? stored.document
-        : await readRevision(of.collection, revision);
-  return { base, document: applyPatch(base, [...(underWay?.patch ?? []), ...unsent]) };
+      : isPresent
+        ? stored?.revision === revision
+          ? stored.document
+          : await readRevision(of.collection, revision)
+        : await readStored(of.collection, revision);
+  const document = applyPatch(base as CollectionDocument, [...(underWay?.patch ?? []), ...unsent]);
+  return isPresent
+    ? { base: base as CollectionDocument, document }
+    : { base: present(base), document: present(document) };
+}
+
+/** A document of an older format version in the present one. */
+function present(document: unknown): CollectionDocument {
+  const { document: read } = checkDocument(document);
+  if (!read) throw new Error('The changes that were left can’t be read.');
+  return read;
 }
 
 /** A version on top of what is stored now, with the patch that leads from there to it. */

@@ -97,7 +97,7 @@ interface RecipeCardProps {
 function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
   const [variant, setVariant] = useState<string | null>(null);
   const uses = from
-    ? tilesUsing(from.collection, recipe.id).filter((tile) => tile.recipe?.part === recipe.root).length
+    ? tilesUsing(from.collection, recipe.id).filter((tile) => tile.recipe?.tile === recipe.root).length
     : 0;
   return (
     <li className="grid content-start gap-2 rounded-m bg-panel p-3 shadow-[0_0_0_1px_var(--hair)]">

@@ -4,7 +4,9 @@ import { measureOf, typeSizeOf } from '../../../look/named.js';
 import { coloursOf, legibleInk } from '../../../look/ink.js';
 import { carryPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
 import { setBandLook } from '../../../edit/commands/bandLooks.js';
-import { moveInOrder, setAlternativeText } from '../../../edit/commands/tiles.js';
+import { moveInOrder, setAlternativeText, setPart } from '../../../edit/commands/tiles.js';
+import { partsOf, pictureOf } from '../../../document/card.js';
+import { partKindOf } from '../../../parts/index.js';
 import { onLevel } from '../../../edit/commands/level.js';
 import { setNeverBelow } from '../../../edit/commands/needs.js';
 import { tame, taste, type Candidate } from '../candidate.js';
@@ -47,11 +49,12 @@ function smallerType(document: CollectionDocument, tile: Tile, band: number): Ca
     const found = typeSizeOf(namedLooks, size);
     return typeof found === 'object' ? Math.min(found.from, found.to) : measureOf(namedLooks, found);
   };
-  const large = tile.kind === 'stat' && own.headingSize === undefined ? 1.7 : 1;
+  const times = partsOf(tile).find((part) => partKindOf(part).headingTimes !== undefined);
+  const large = times && own.headingSize === undefined ? (partKindOf(times).headingTimes ?? 1) : 1;
   const sizes = {
     ...bandLookIn(document, tile.id, band),
     headingSize: Math.round(px(own.headingSize ?? look.headingSize) * large * SMALLER * 10) / 10,
-    ...(tile.kind !== 'stat' && {
+    ...(!times && {
       bodySize: Math.max(12, Math.round(px(own.bodySize ?? look.bodySize) * SMALLER * 10) / 10),
     }),
   };
@@ -71,19 +74,11 @@ export function* anywhere(
     const position = order.indexOf(tiles[1] ?? '');
     if (position !== -1) yield taste('Read it in this order', onLevel(level, moveInOrder([id], position)));
   }
-  if (kind === 'focus lost' && tile.kind === 'picture') {
-    yield tame('Around the focal point', (draft) => {
-      const own = draft.tiles[id];
-      if (own?.kind !== 'picture') return;
-      delete own.position;
-    });
-  }
-  if (kind === 'over-cropped' && tile.kind === 'picture') {
-    yield taste('Show it whole', (draft) => {
-      const own = draft.tiles[id];
-      if (own?.kind === 'picture') own.shows = 'contain';
-    });
-  }
+  const picture = pictureOf(tile);
+  if (kind === 'focus lost' && picture)
+    yield tame('Around the focal point', setPart([id], picture.id, { position: undefined }));
+  if (kind === 'over-cropped' && picture)
+    yield taste('Show it whole', setPart([id], picture.id, { shows: 'contain' }));
   if (kind === 'faint') {
     yield tame('Legible ink by itself', (draft) => {
       const own = draft.tiles[id];
@@ -99,8 +94,11 @@ export function* anywhere(
         fill.tint.strength = Math.min(1, Math.max(0.55, fill.tint.strength + 0.2));
     });
   }
-  if (kind === 'no alternative text' && tile.kind === 'picture' && tile.picture !== null) {
-    const words = tile.caption.trim() || tile.name;
-    yield taste(`Say “${words}”`, setAlternativeText(tile.picture, words));
+  const undescribed = partsOf(tile).find(
+    (part) => 'picture' in part && document.pictures[part.picture ?? '']?.alternativeText.trim() === '',
+  );
+  if (kind === 'no alternative text' && undescribed && 'picture' in undescribed) {
+    const words = undescribed.caption.trim() || tile.name;
+    yield taste(`Say “${words}”`, setAlternativeText(undescribed.picture ?? '', words));
   }
 }

@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { addTile, change, type ArrangementName, type CollectionDocument } from '@noria/core';
+import {
+  addTile,
+  change,
+  kindTitle,
+  pictureOf,
+  type ArrangementName,
+  type CollectionDocument,
+} from '@noria/core';
 import { composeStore, stats } from '../../../testing/composeStore';
 import { selectLayout } from '../selectors';
 import { undo } from '../../document';
@@ -45,7 +52,8 @@ describe('pictures of the library', () => {
   const shown = (document: CollectionDocument) =>
     document.order.map((id) => {
       const tile = document.tiles[id];
-      return tile?.kind === 'picture' ? (document.pictures[tile.picture ?? '']?.name ?? '–') : tile?.kind;
+      const part = tile && pictureOf(tile);
+      return part ? (document.pictures[part.picture ?? '']?.name ?? '–') : tile && kindTitle(tile);
     });
 
   test('fill the tiles that show nothing in order, and the rest become tiles, in one step', () => {

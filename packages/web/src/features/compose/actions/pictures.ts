@@ -4,9 +4,13 @@ import {
   fitPictures,
   pictureSlots,
   placePictures,
-  setContent,
+  mediaOf,
+  pictureOf,
+  setPart,
+  setTile,
   setSlots,
   type PictureAsset,
+  type Tile,
   type TileId,
 } from '@noria/core';
 import { readFilm, uploadFilm } from '../../../api/films';
@@ -63,7 +67,8 @@ export const takePictures =
       known.set(picture.hash, asset);
       return asset;
     });
-    const isOnPicture = onto !== null && view.tiles[onto]?.kind === 'picture';
+    const pointed = onto === null ? undefined : view.tiles[onto];
+    const isOnPicture = onto !== null && pointed !== undefined && pictureOf(pointed) !== null;
     // One picture replaces the one that it was dropped on, and no other.
     const free = isOnPicture ? pictureSlots(view, onto) : emptySlots(state);
     const slots = pictures.length === 1 ? free.slice(0, 1) : free.slice(0, pictures.length);
@@ -93,7 +98,7 @@ function emptySlots(state: RootState): TileId[] {
   const view = selectView(state);
   return pictureSlots(view, null).filter((id) => {
     const tile = view.tiles[id];
-    return tile?.kind === 'picture' && tile.picture === null;
+    return tile && pictureOf(tile)?.picture === null;
   });
 }
 
@@ -101,9 +106,9 @@ function emptySlots(state: RootState): TileId[] {
 export const dealPictures = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const view = selectView(state);
-  const held = selectInHand(state).filter(({ kind }) => kind === 'picture');
+  const held = selectInHand(state).filter((tile) => pictureOf(tile));
   const ids = (held.length > 1 ? held : Object.values(view.tiles))
-    .filter((tile) => tile.kind === 'picture' && tile.picture !== null && view.order.includes(tile.id))
+    .filter((tile) => pictureOf(tile)?.picture && view.order.includes(tile.id))
     .map(({ id }) => id);
   if (ids.length < 2) {
     dispatch(warn('Best fit needs two picture tiles or more.'));
@@ -122,7 +127,7 @@ export const fitToSlots = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const view = selectView(state);
   const { tiles } = selectLayout(state);
-  const shown = tiles.filter(({ id }) => view.tiles[id]?.kind === 'picture');
+  const shown = tiles.filter(({ id }) => view.tiles[id] && pictureOf(view.tiles[id]));
   const aspects = Object.fromEntries(
     shown.map(({ id, inlineSize, blockSize }) => [id, blockSize > 0 ? inlineSize / blockSize : 1]),
   );
@@ -149,13 +154,16 @@ const addFilm =
       const film = await uploadFilm(file, read);
       const poster = await uploadPicture(read.poster);
       const target = onto === null ? undefined : view.tiles[onto];
-      const id = target?.kind === 'film' ? target.id : freshId('film');
+      const media = target && mediaOf(target);
+      const id = target && media && 'film' in media ? target.id : freshId('film');
       dispatch(
         runHere('Film', (draft) => {
           (draft.films ??= {})[film.id] = clone(film);
           draft.pictures[poster.id] = clone(poster);
           if (!draft.tiles[id]) addTile('film', id, nextPosition(getState()))(draft);
-          setContent([id], { film: film.id, poster: poster.id, name: film.name })(draft);
+          setTile([id], { name: film.name })(draft);
+          const part = mediaOf(draft.tiles[id] as Tile)?.id ?? '';
+          setPart([id], part, { film: film.id, poster: poster.id })(draft);
         }),
       );
       dispatch(takenBare([id]));

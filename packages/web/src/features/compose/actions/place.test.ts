@@ -162,8 +162,8 @@ test('order, layers and fit are steps of their own, each undone and done again',
   run(layerTiles(1));
   run(layerTiles(-1));
   expect([place('t1').layer, place('t3').layer]).toEqual([1, 0]);
-  run(fitTiles({ inline: 'centre' }));
-  expect(place('t2').fit.inline).toBe('centre');
+  run(fitTiles({ inline: 'center' }));
+  expect(place('t2').fit.inline).toBe('center');
   expect(steps()).toEqual(['Order', 'Lift', 'Lift', 'Lower', 'Fit']);
   const end = document();
   for (let k = 0; k < 5; k++) run(undo());

@@ -8,10 +8,11 @@ import {
   swapTiles,
   tilesFromText,
   tilesToText,
+  titleOf,
   type Command,
   type GridArea,
   type TileId,
-  type TileKind,
+  type TileStart,
 } from '@noria/core';
 import { outcome } from '../../document';
 import { announce } from '../../notices';
@@ -30,18 +31,18 @@ export const nextPosition = (state: Parameters<typeof selectView>[0]) => {
 };
 
 export const addNewTile =
-  (kind: TileKind): AppThunk =>
+  (kind: TileStart): AppThunk =>
   (dispatch, getState) => {
     const id = freshId(kind);
     if (!dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))))) return;
     dispatch(drawnChosen(kind));
     dispatch(taken([id]));
-    dispatch(announce(`A ${kind} tile was added and is in hand.`));
+    dispatch(announce(`A ${titleOf(kind).toLowerCase()} tile was added and is in hand.`));
   };
 
 /** A command that adds a tile at cells: free where the flow leads it there, else pinned. */
 export const drawCommand =
-  (kind: TileKind, id: TileId, cells: GridArea): AppThunk<Command> =>
+  (kind: TileStart, id: TileId, cells: GridArea): AppThunk<Command> =>
   (_, getState) => {
     const state = getState();
     const view = selectSavedView(state);
@@ -57,13 +58,17 @@ export const drawCommand =
 
 /** Adds a tile of a kind at cells that were pointed at or drawn. */
 export const drawTile =
-  (kind: TileKind, cells: GridArea): AppThunk =>
+  (kind: TileStart, cells: GridArea): AppThunk =>
   (dispatch) => {
     const id = freshId(kind);
     if (!dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))))) return;
     dispatch(drawnChosen(kind));
     dispatch(takenBare([id]));
-    dispatch(announce(`A ${kind} tile of ${cells.columnSpan} by ${cells.rowSpan} was drawn and is in hand.`));
+    dispatch(
+      announce(
+        `A ${titleOf(kind).toLowerCase()} tile of ${cells.columnSpan} by ${cells.rowSpan} was drawn and is in hand.`,
+      ),
+    );
   };
 
 export const duplicateTiles = (): AppThunk => (dispatch, getState) => {

@@ -1,30 +1,30 @@
 import { DropdownMenu } from 'radix-ui';
 import { useRef } from 'react';
-import type { TileKind } from '@noria/core';
+import type { TileStart } from '@noria/core';
 import { useAppDispatch } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
 import { TAKEN_TYPES, orderChosen } from '../../pictures';
 import { shown, taken } from '../composeSlice';
 import { addNewTile, addPictures } from '../actions';
 
-const KINDS: readonly { readonly kind: TileKind; readonly label: string; readonly is: string }[] = [
-  { kind: 'text', label: 'Text', is: 'heading and words' },
-  { kind: 'picture', label: 'Picture', is: 'crops to fill' },
-  { kind: 'stat', label: 'Stat', is: 'big figure and label' },
-  { kind: 'quote', label: 'Quote', is: 'words and who said them' },
-  { kind: 'marks', label: 'Marks', is: 'a row of icons or logos' },
-  { kind: 'action', label: 'Action', is: 'leads somewhere' },
-  { kind: 'film', label: 'Film', is: 'plays in its tile' },
-  { kind: 'group', label: 'Group', is: 'tiles in a grid of their own' },
+const STARTS: readonly { readonly what: TileStart; readonly label: string; readonly is: string }[] = [
+  { what: 'text', label: 'Text', is: 'heading and words' },
+  { what: 'picture', label: 'Picture', is: 'crops to fill' },
+  { what: 'figure', label: 'Stat', is: 'big figure and label' },
+  { what: 'quote', label: 'Quote', is: 'words and who said them' },
+  { what: 'icons', label: 'Marks', is: 'a row of icons or logos' },
+  { what: 'action', label: 'Action', is: 'leads somewhere' },
+  { what: 'film', label: 'Film', is: 'plays in its tile' },
+  { what: 'group', label: 'Group', is: 'tiles in a grid of their own' },
 ];
 
-/** The kinds of tiles, in a menu. */
-export function KindItems({ onChoose }: { onChoose: (kind: TileKind) => void }) {
-  return KINDS.map(({ kind, label, is }) => (
+/** What a tile can begin as, in a menu. */
+export function StartItems({ onChoose }: { onChoose: (what: TileStart) => void }) {
+  return STARTS.map(({ what, label, is }) => (
     <DropdownMenu.Item
-      key={kind}
+      key={what}
       className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
-      onSelect={() => onChoose(kind)}
+      onSelect={() => onChoose(what)}
     >
       <span className="font-semibold">{label}</span>
       <span className="text-sm text-faint">{is}</span>
@@ -61,7 +61,7 @@ export function AddTile({ label }: { label: string }) {
           align="start"
           className="z-40 min-w-[220px] rounded-m bg-raised p-1 shadow-float"
         >
-          <KindItems onChoose={(kind) => dispatch(addNewTile(kind))} />
+          <StartItems onChoose={(what) => dispatch(addNewTile(what))} />
           <DropdownMenu.Separator className="my-1 h-px bg-hair" />
           <DropdownMenu.Item
             className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"

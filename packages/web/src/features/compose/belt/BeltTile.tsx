@@ -1,6 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { inkOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
+import { inkOf, mainWords, mediaOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { addressFor } from '../../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
@@ -28,8 +28,9 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
     const shown = selectSavedView(state).tiles[tile.id];
     return shown ? placeIn(selectSavedView(state), shown, selectBand(state).index).hidden : false;
   });
-  const shown = tile.kind === 'picture' ? tile.picture : tile.kind === 'film' ? tile.poster : null;
-  const picture = shown === null ? undefined : pictures[shown];
+  const media = mediaOf(tile);
+  const shown = media && ('film' in media ? media.poster : media.picture);
+  const picture = pictures[shown ?? ''];
 
   return (
     <li
@@ -72,9 +73,10 @@ interface ThumbnailProps {
 }
 
 function Thumbnail({ tile, picture, ink }: ThumbnailProps) {
-  if (tile.kind === 'picture' || tile.kind === 'film') {
+  const media = mediaOf(tile);
+  if (media) {
     if (!picture) return null;
-    const { x, y } = tile.focalPoint;
+    const { x, y } = media.focalPoint;
     return (
       <img
         src={addressFor(picture, 320)}
@@ -94,19 +96,19 @@ function Thumbnail({ tile, picture, ink }: ThumbnailProps) {
       </span>
     );
   }
-  if (tile.kind === 'marks') {
+  const icons = tile.parts.flatMap((part) => ('icons' in part ? part.icons : []));
+  if (icons.length > 0) {
     return (
       <span className="flex flex-wrap gap-1 p-1.5">
-        {tile.marks.slice(0, 8).map((_, k) => (
+        {icons.slice(0, 8).map((_, k) => (
           <i key={k} className="size-2 rounded-full border" style={{ borderColor: ink }} />
         ))}
       </span>
     );
   }
-  const words = { text: 'heading', stat: 'figure', quote: 'words', action: 'label' }[tile.kind];
   return (
     <span className="block p-1.5 text-[7.5px] leading-[1.2] font-semibold" style={{ color: ink }}>
-      {String((tile as unknown as Record<string, unknown>)[words]).slice(0, 60)}
+      {mainWords(tile).slice(0, 60)}
     </span>
   );
 }

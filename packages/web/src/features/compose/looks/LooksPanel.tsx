@@ -1,6 +1,7 @@
 import {
   fromDesignTokens,
   LIMITS,
+  mediaOf,
   paletteFrom,
   removeNamedLook,
   setCollectionLook,
@@ -9,6 +10,7 @@ import {
   toDesignTokens,
   typeSizeOf,
   type NamedLook,
+  type Tile,
 } from '@noria/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -157,8 +159,8 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
               key={end}
               name={`${look.name}, ${end === 'from' ? 'when narrow' : 'when wide'}`}
               value={size[end]}
-              least={LIMITS.typeSize.least}
-              most={LIMITS.typeSize.most}
+              least={LIMITS.typeSize.min}
+              most={LIMITS.typeSize.max}
               onSet={(px) => set({ ...look, value: { ...size, [end]: px } }, end)}
             />
           ))}
@@ -167,12 +169,12 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
         <NumberField
           name={look.name}
           value={look.value as number}
-          least={look.kind === 'type' ? LIMITS.typeSize.least : 0}
+          least={look.kind === 'type' ? LIMITS.typeSize.min : 0}
           most={
             look.kind === 'radius'
               ? LIMITS.radius
               : look.kind === 'type'
-                ? LIMITS.typeSize.most
+                ? LIMITS.typeSize.max
                 : LIMITS.padding
           }
           unit="px"
@@ -210,12 +212,11 @@ function PaletteMaker() {
         for (const part of parts) setNamedLook(part)(draft);
         setCollectionLook({ ground: '{ground}' })(draft);
         const plain = Object.values(draft.tiles).filter(
-          ({ kind, look, recipe }) =>
-            kind !== 'picture' &&
-            kind !== 'film' &&
-            typeof look.fill === 'string' &&
-            look.fill !== 'none' &&
-            !recipe,
+          (tile) =>
+            !mediaOf(tile as Tile) &&
+            typeof tile.look.fill === 'string' &&
+            tile.look.fill !== 'none' &&
+            !tile.recipe,
         );
         plain.forEach(({ id }, k) =>
           setLook([id], { fill: `{${cards[k % cards.length] ?? 'wash-1'}}`, ink: 'auto' })(draft),

@@ -41,8 +41,8 @@ export function TypeSizeFields({
             <SetNumber
               name={label}
               value={px}
-              least={LIMITS.typeSize.least}
-              most={LIMITS.typeSize.most}
+              least={LIMITS.typeSize.min}
+              most={LIMITS.typeSize.max}
               whole={false}
               unit="px"
               step={step}
@@ -105,8 +105,8 @@ function FluidEnd({ label, name, size, width, step, command }: FluidEndProps) {
         <SetNumber
           name={name}
           value={size}
-          least={LIMITS.typeSize.least}
-          most={LIMITS.typeSize.most}
+          least={LIMITS.typeSize.min}
+          most={LIMITS.typeSize.max}
           whole={false}
           unit="px"
           step={step}

@@ -1,4 +1,4 @@
-import { colourOf, proposalCommand, type CollectionDocument, type Proposal } from '@noria/core';
+import { colourOf, pictureOf, proposalCommand, type CollectionDocument, type Proposal } from '@noria/core';
 import { useEffect, useState } from 'react';
 import { fillShown } from '../../../ui/fill';
 import { addressFor } from '../../../api/pictures';
@@ -131,8 +131,7 @@ function Thumbnail({ proposal: { areas, rows }, view, columns }: ThumbnailProps)
     >
       {areas.map((area, k) => {
         const tile = view.tiles[view.order[k] ?? ''];
-        const picture =
-          tile?.kind === 'picture' && tile.picture !== null ? view.pictures[tile.picture] : undefined;
+        const picture = tile && view.pictures[pictureOf(tile)?.picture ?? ''];
         return (
           <i
             key={k}

@@ -3,9 +3,10 @@ import {
   change,
   emptyDocument,
   layoutCollection,
+  withPart,
   type Assets,
-  type PictureAsset,
   type CollectionDocument,
+  type PictureAsset,
   type Recipe,
 } from '@noria/core';
 import { memo, useMemo } from 'react';
@@ -30,12 +31,13 @@ function withSamples(document: CollectionDocument, samples: readonly PictureAsse
   let next = 0;
   const tiles = Object.entries(document.tiles).map(([id, tile]) => {
     const sample = samples[next % samples.length]?.id ?? null;
-    const isEmpty =
-      (tile.kind === 'picture' && tile.picture === null) || (tile.kind === 'film' && tile.film === null);
-    if (isEmpty) next++;
-    if (tile.kind === 'picture' && isEmpty) return [id, { ...tile, picture: sample }];
-    if (tile.kind === 'film' && isEmpty) return [id, { ...tile, poster: sample }];
-    return [id, tile];
+    if (tile.kind !== 'card') return [id, tile];
+    const part = tile.parts.find((each) =>
+      'film' in each ? each.film === null : 'picture' in each && each.picture === null,
+    );
+    if (!part) return [id, tile];
+    next++;
+    return [id, withPart(tile, { ...part, ['film' in part ? 'poster' : 'picture']: sample })];
   });
   return {
     ...document,
@@ -61,7 +63,7 @@ export const RecipePreview = memo(function RecipePreview({
     let id = 0;
     const { namedLooks = {} } = assets;
     const base: CollectionDocument = { ...emptyDocument('Recipe'), look, namedLooks, bands: [] };
-    const { columnSpan, rowSpan } = recipe.parts[recipe.root]?.place ?? { columnSpan: 1, rowSpan: 1 };
+    const { columnSpan, rowSpan } = recipe.tiles[recipe.root]?.place ?? { columnSpan: 1, rowSpan: 1 };
     const side = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
     const inlineSize = columnSpan * 170 + (columnSpan - 1) * GAP;
     const made = change(

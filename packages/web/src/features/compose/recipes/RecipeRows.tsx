@@ -44,8 +44,8 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
     );
   }
   const differences = recipeDifferences(recipes, tile);
-  const isWhole = use.part === recipe.root;
-  const uses = tilesUsing(saved, recipe.id).filter((each) => each.recipe?.part === recipe.root).length;
+  const isWhole = use.tile === recipe.root;
+  const uses = tilesUsing(saved, recipe.id).filter((each) => each.recipe?.tile === recipe.root).length;
   return (
     <>
       <Row label="Recipe">

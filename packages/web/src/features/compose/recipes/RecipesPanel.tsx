@@ -58,7 +58,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
   const samples = useMemo(() => Object.values(document.pictures).slice(0, 4), [document.pictures]);
   const isHere = document.recipes?.[recipe.id] === recipe;
   const uses = isHere
-    ? tilesUsing(document, recipe.id).filter((tile) => tile.recipe?.part === recipe.root).length
+    ? tilesUsing(document, recipe.id).filter((tile) => tile.recipe?.tile === recipe.root).length
     : null;
   return (
     <li className="group relative">

@@ -42,15 +42,11 @@ test.each<[string, Command, string]>([
   ['cells', setArrangement({ cells: 'square' }, 1, 'band'), 'Cells: square'],
   ['height', setArrangement({ height: { kind: 'fixed', px: 400 } }, 1, 'band'), 'Height: fixed'],
   ['lanes by number', setOfKind('masonry', { count: 2 }, 1, 'band'), 'Lanes: 2'],
-  [
-    'lanes by width',
-    setOfKind('masonry', { count: null, minimum: 180 }, 1, 'band'),
-    'Lanes: at least 180 px',
-  ],
+  ['lanes by width', setOfKind('masonry', { count: null, min: 180 }, 1, 'band'), 'Lanes: at least 180 px'],
   ['rows of a gallery', setOfKind('gallery', { target: 200 }, 1, 'band'), 'Heights of rows: near 200 px'],
   ['modules', setOfKind('mosaic', { count: 6 }, 1, 'band'), 'Modules: 6'],
   ['a fan', setOfKind('fan', { axis: 'block' }, 1, 'band'), 'Cards: block, 420 × 480'],
-  ['fluid columns', setOfKind('fluid', { minimum: 240 }, 1, 'band'), 'Fluid columns: auto-fit, 240 px'],
+  ['fluid columns', setOfKind('fluid', { min: 240 }, 1, 'band'), 'Fluid columns: auto-fit, 240 px'],
   ['a break', setBreakBefore(['t2'], true, 1, 'band'), 'Row of Stat 2: begins one'],
   ['a lock', setSlots({ t2: { column: 3, row: 2, columnSpan: 1, rowSpan: 1 } }, 1), 'Slot of Stat 2: 3, 2'],
   [
@@ -79,5 +75,5 @@ test('padding is said by its sides, once where they are alike', () => {
 });
 
 test('how a tile fills its cells is said by both ways', () => {
-  expect(words(setFit(['t1'], { inline: 'centre' }, 1, 'band'))).toEqual(['Fit of Stat 1: centre, fill']);
+  expect(words(setFit(['t1'], { inline: 'center' }, 1, 'band'))).toEqual(['Fit of Stat 1: centre, fill']);
 });

@@ -60,10 +60,10 @@ export function setHereValue({ field, value }: SetHere): string {
     }
     if (field === 'gallery') return `near ${String(all.target)} px`;
     if (field === 'masonry' || field === 'mosaic')
-      return all.count === null ? `at least ${String(all.minimum)} px` : plain(all.count);
+      return all.count === null ? `at least ${String(all.min)} px` : plain(all.count);
     if (field === 'fan') return `${String(all.axis)}, ${String(all.inlineSize)} × ${String(all.blockSize)}`;
     if (field === 'slot') return `${String(all.column)}, ${String(all.row)}`;
-    if (field === 'fluid') return `${String(all.repeat)}, ${String(all.minimum)} px`;
+    if (field === 'fluid') return `${String(all.repeat)}, ${String(all.min)} px`;
     if (field === 'height') return String(all.kind);
     return [...new Set(Object.values(all).filter((each) => typeof each === 'string'))].join(', ');
   }

@@ -8,7 +8,7 @@ import { WordsField } from '../../../ui/WordsField';
 import { runHere } from '../here';
 
 const NEW: Badge = { words: 'New', inline: 'end', block: 'start', fill: '#1d2b2a', ink: '#ffffff' };
-const LIES = ['start', 'centre', 'end'] as const;
+const LIES = ['start', 'center', 'end'] as const;
 
 /** Small words at a tile’s corners and edges. */
 export function Badges({ tile }: { tile: Tile }) {
@@ -78,7 +78,7 @@ function Corner({
     >
       {LIES.flatMap((block) =>
         LIES.map((inline) =>
-          block === 'centre' && inline === 'centre' ? (
+          block === 'center' && inline === 'center' ? (
             <i key="middle" />
           ) : (
             <button

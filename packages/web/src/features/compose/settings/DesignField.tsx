@@ -20,7 +20,7 @@ export function DesignField() {
     if (typeof read === 'string') return;
     const freshIds = read.spans.map(() => freshId(drawn));
     dispatch(
-      runHere('Grid from rows', applyDesign({ grid: read, band: band.index, setFor, freshIds, kind: drawn })),
+      runHere('Grid from rows', applyDesign({ grid: read, band: band.index, setFor, freshIds, what: drawn })),
     );
     dispatch(announce(`${read.columns} columns, ${read.rows} rows, ${read.spans.length} cards.`));
     setTyped('');

@@ -27,7 +27,7 @@ import type { RootState } from '../../../store/state';
 const LIES: readonly { readonly value: Lie; readonly label: string }[] = [
   { value: 'fill', label: 'Fill' },
   { value: 'start', label: 'Start' },
-  { value: 'centre', label: 'Mid' },
+  { value: 'center', label: 'Mid' },
   { value: 'end', label: 'End' },
 ];
 

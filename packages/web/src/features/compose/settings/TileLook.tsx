@@ -1,4 +1,12 @@
-import { contrastIn, type Alignment, type Spread, type Tile, type TileLook as Looks } from '@noria/core';
+import {
+  contrastIn,
+  flows,
+  inks,
+  type Alignment,
+  type Spread,
+  type Tile,
+  type TileLook as Looks,
+} from '@noria/core';
 import { memo } from 'react';
 import { useAppSelector } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
@@ -17,7 +25,7 @@ import { useBandLook } from './useBandLook';
 
 const SPREADS: readonly { readonly value: Spread; readonly label: string }[] = [
   { value: 'start', label: 'Start' },
-  { value: 'centre', label: 'Centre' },
+  { value: 'center', label: 'Centre' },
   { value: 'end', label: 'End' },
   { value: 'between', label: 'Between' },
 ];
@@ -25,7 +33,7 @@ const SPREADS: readonly { readonly value: Spread; readonly label: string }[] = [
 const ALIGNMENTS: readonly { readonly value: Alignment; readonly label: string }[] = [
   { value: 'fill', label: 'Fill' },
   { value: 'start', label: 'Start' },
-  { value: 'centre', label: 'Centre' },
+  { value: 'center', label: 'Centre' },
   { value: 'end', label: 'End' },
 ];
 
@@ -38,8 +46,8 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   const align = useBandLook('align', ids);
   const direction = useBandLook('direction', ids);
   const textDirection = useBandLook('textDirection', ids);
-  const hasFlow = tiles.some(({ kind }) => kind !== 'picture' && kind !== 'group' && kind !== 'film');
-  const hasWords = tiles.some(({ kind }) => kind !== 'picture');
+  const hasFlow = tiles.some(flows);
+  const hasWords = tiles.some(inks);
   return (
     <Question title="How does it look?">
       <RecipeRows tiles={tiles} />

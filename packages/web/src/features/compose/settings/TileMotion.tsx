@@ -1,4 +1,4 @@
-import { setContent, type Motion, type Tile } from '@noria/core';
+import { setTile, type Motion, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../../../store/hooks';
 import { Question, Row } from '../../../ui/Rows';
@@ -18,7 +18,7 @@ export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly 
     dispatch(
       runHere(
         'Motion',
-        setContent(
+        setTile(
           tiles.map(({ id }) => id),
           { motion: isStill ? undefined : next },
         ),

@@ -5,7 +5,8 @@ import {
   assignArea,
   paintArea,
   placeIn,
-  setContent,
+  setPart,
+  setTile,
   type Command,
   type GridArea,
 } from '@noria/core';
@@ -42,7 +43,8 @@ export function AreaPainter({ area, style, onDone }: AreaPainterProps) {
       paintArea(name, area, band.index, setFor)(draft);
       if (isHeld) return;
       addTile(kind, id)(draft);
-      setContent([id], { name, heading: name })(draft);
+      setTile([id], { name })(draft);
+      setPart([id], 'heading', { words: name })(draft);
       assignArea([id], name, 0, 'all')(draft);
     });
   };

@@ -2,10 +2,11 @@ import {
   LIMITS,
   positionInView,
   scaleIn,
-  setContent,
+  setPart,
   type LaidOutTile,
   type PictureAsset,
-  type PictureTile,
+  type PicturePart,
+  type Tile,
 } from '@noria/core';
 import { useEffect, useRef } from 'react';
 import { useAppDispatch } from '../../../store/hooks';
@@ -15,14 +16,15 @@ import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
 interface CropHandProps {
-  readonly tile: PictureTile;
+  readonly tile: Tile;
+  readonly part: PicturePart;
   readonly picture: PictureAsset;
   readonly laidOut: LaidOutTile;
   readonly space: StageSpace;
 }
 
 interface Start {
-  readonly tile: PictureTile;
+  readonly part: PicturePart;
 }
 
 const ZOOM_A_NOTCH = 1.0015;
@@ -32,12 +34,12 @@ const rounded = (value: number) => Number(value.toFixed(4));
  * Moves and scales the picture in its slot: by drag and wheel, by arrows and + and −. Its focal point
  * stays in view.
  */
-export function CropHand({ tile, picture, laidOut, space }: CropHandProps) {
+export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps) {
   const dispatch = useAppDispatch();
   const hand = useRef<HTMLDivElement>(null);
-  const { position = tile.focalPoint, zoom = 1 } = tile;
+  const { position = part.focalPoint, zoom = 1 } = part;
   const slot = { inlineSize: laidOut.inlineSize, blockSize: laidOut.blockSize };
-  const moved = (from: PictureTile, dx: number, dy: number) => {
+  const moved = (from: PicturePart, dx: number, dy: number) => {
     const { position: at = from.focalPoint } = from;
     const scale = scaleIn(picture, slot, from);
     const share = (by: number, drawn: number, room: number) => (drawn - room > 0.5 ? by / (drawn - room) : 0);
@@ -49,20 +51,20 @@ export function CropHand({ tile, picture, laidOut, space }: CropHandProps) {
     return { x: rounded(x), y: rounded(y) };
   };
   const bind = useGrab<Start>({
-    begin: () => ({ tile }),
-    ask: ({ dx, dy }, { tile: from }) => {
+    begin: () => ({ part }),
+    ask: ({ dx, dy }, { part: from }) => {
       const next = moved(from, dx / space.scale, dy / space.scale);
       return {
         key: `${next.x} ${next.y}`,
         name: 'Move the picture',
-        command: () => setContent([from.id], { position: next }),
+        command: () => setPart([tile.id], from.id, { position: next }),
       };
     },
     onTap: (event) => {
       const box = hand.current?.getBoundingClientRect();
       if (!box || !event.altKey) return;
       // With Alt, a press says where the subject is.
-      const scale = scaleIn(picture, slot, tile) * space.scale;
+      const scale = scaleIn(picture, slot, part) * space.scale;
       const at = (point: number, start: number, size: number, px: number, share: number) => {
         const drawn = px * scale;
         return Math.min(1, Math.max(0, (point - start + (drawn - size) * share) / drawn));
@@ -71,14 +73,14 @@ export function CropHand({ tile, picture, laidOut, space }: CropHandProps) {
         x: rounded(at(event.clientX, box.left, box.width, picture.inlineSize, position.x)),
         y: rounded(at(event.clientY, box.top, box.height, picture.blockSize, position.y)),
       };
-      dispatch(runHere('Focal point', setContent([tile.id], { focalPoint })));
+      dispatch(runHere('Focal point', setPart([tile.id], part.id, { focalPoint })));
     },
   });
   const scaleBy = (factor: number) => {
     const next = rounded(Math.min(LIMITS.zoom, Math.max(1, zoom * factor)));
     if (next === zoom) return;
     const values = { zoom: next === 1 ? undefined : next };
-    dispatch(runHere('Zoom', setContent([tile.id], values), `${tile.id} zoom`));
+    dispatch(runHere('Zoom', setPart([tile.id], part.id, values), `${tile.id} zoom`));
   };
   const latest = useRef(scaleBy);
   useEffect(() => {
@@ -116,9 +118,13 @@ export function CropHand({ tile, picture, laidOut, space }: CropHandProps) {
           ArrowDown: [0, step],
         }[event.key];
         if (by) {
-          const next = moved(tile, by[0] as number, by[1] as number);
+          const next = moved(part, by[0] as number, by[1] as number);
           dispatch(
-            runHere('Move the picture', setContent([tile.id], { position: next }), `${tile.id} position`),
+            runHere(
+              'Move the picture',
+              setPart([tile.id], part.id, { position: next }),
+              `${tile.id} position`,
+            ),
           );
         } else if (event.key === '+' || event.key === '=') scaleBy(1.1);
         else if (event.key === '-') scaleBy(1 / 1.1);

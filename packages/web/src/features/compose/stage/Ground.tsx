@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../store/hooks';
 import { drawTile } from '../actions';
-import { KindItems } from '../belt/AddTile';
+import { StartItems } from '../belt/AddTile';
 import { taken } from '../composeSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout } from '../selectors';
@@ -119,7 +119,7 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
             aria-label="What comes here?"
             className="z-[150] min-w-[220px] rounded-m bg-raised p-1 shadow-float"
           >
-            <KindItems onChoose={(kind) => asking && dispatch(drawTile(kind, asking))} />
+            <StartItems onChoose={(kind) => asking && dispatch(drawTile(kind, asking))} />
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

@@ -5,6 +5,8 @@ import {
   contentCss,
   documentIn,
   fanOf,
+  hasFluidType,
+  isApart,
   levelOf,
   measureOf,
   namedRule,
@@ -81,13 +83,14 @@ export const StagePage = memo(function StagePage({
   const css = useMemo(() => {
     const own = [
       namedRule(':host', { namedLooks }),
-      contentCss({ look }),
+      contentCss({ look }, Object.values(tiles).some(isApart)),
       ...Object.values(tiles)
         .slice(first, last)
         .map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
     ].join('\n');
+    const grows = hasFluidType({ look, tiles, namedLooks });
     // A container costs every frame something, so it is one only where type grows with the page.
-    return `${STAGE_CSS}${own.includes('cqi') ? ':host { container-type: inline-size; }' : ''}${own}`;
+    return `${STAGE_CSS}${grows ? ':host { container-type: inline-size; }' : ''}${own}`;
   }, [look, tiles, pictures, namedLooks, first, last]);
   const sources = sourcesFor(pictureSize);
   const offset = Math.max(0, (width - layout.inlineSize) / 2);

@@ -1,6 +1,8 @@
 import {
   hasCells,
   isAlong,
+  kindTitle,
+  pictureOf,
   placeIn,
   type Arrangement,
   type LaidOutTile,
@@ -104,7 +106,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
         onDoubleClick={(event) => {
           const tile = view.tiles[idOf(event.target) ?? ''];
           if (tile?.kind === 'group') dispatch(enterGroup());
-          else if (tile?.kind === 'picture' && tile.picture !== null) dispatch(croppingChosen(true));
+          else if (tile && pictureOf(tile)?.picture) dispatch(croppingChosen(true));
         }}
         onFocus={(event) => {
           const id = idOf(event.target);
@@ -153,9 +155,10 @@ interface OnTileProps {
 /** What is taken hold of on the tile in hand itself: its picture in the slot, the stops of its gradient. */
 function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   const { pictures } = useAppSelector(selectView);
-  const picture = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
-  if (cropping && picture && tile.kind === 'picture')
-    return <CropHand tile={tile} picture={picture} laidOut={laidOut} space={space} />;
+  const part = pictureOf(tile);
+  const picture = pictures[part?.picture ?? ''];
+  if (cropping && picture && part)
+    return <CropHand tile={tile} part={part} picture={picture} laidOut={laidOut} space={space} />;
   const { fill } = tile.look;
   return typeof fill === 'object' && fill.kind !== 'picture' ? (
     <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />
@@ -172,7 +175,7 @@ function nameOf(
 ): string {
   const { kind } = arrangement;
   const along = isAlong(arrangement);
-  return `${tile.name}, ${tile.kind}, ${number} of ${of}, ${where()}`;
+  return `${tile.name}, ${kindTitle(tile).toLowerCase()}, ${number} of ${of}, ${where()}`;
 
   function where(): string {
     const cells = `${at.columnSpan} by ${at.rowSpan} at column ${at.column}, row ${at.row}`;

@@ -1,5 +1,6 @@
 import {
   plainName,
+  tableSlots,
   type CollectionDocument,
   type PictureAsset,
   type ReadTable,
@@ -14,8 +15,8 @@ export async function picturesFor(
   mapping: Readonly<Record<string, string>>,
   { pictures }: CollectionDocument,
 ): Promise<PictureAsset[]> {
-  const columns = recipe.slots.flatMap(({ name, field }) =>
-    field === 'picture' && mapping[name] !== undefined ? [mapping[name]] : [],
+  const columns = tableSlots(recipe).flatMap(({ name, of }) =>
+    of.holds === 'picture' && mapping[name] !== undefined ? [mapping[name]] : [],
   );
   const names = new Set(table.rows.flatMap((row) => columns.map((column) => plainName(row[column] ?? ''))));
   names.delete('');

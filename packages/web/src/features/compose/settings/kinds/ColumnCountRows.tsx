@@ -60,22 +60,22 @@ export function ColumnCountRows({ what, value, now, command, ...carried }: Colum
           <div className="grid grid-cols-2 gap-1.5">
             <SetNumber
               name={`Least width of ${what}`}
-              value={value.minimum}
+              value={value.min}
               least={1}
               most={LIMITS.track}
               whole={false}
               unit="px"
               step={title}
-              command={(minimum) => command({ minimum })}
+              command={(min) => command({ min })}
             />
             <SetNumber
               name={`Greatest number of ${what}`}
-              value={value.most ?? 0}
+              value={value.max ?? 0}
               least={0}
               most={LIMITS.columns}
-              unit={value.most === null ? 'no limit' : 'at most'}
+              unit={value.max === null ? 'no limit' : 'at most'}
               step={title}
-              command={(most) => command({ most: most === 0 ? null : most })}
+              command={(max) => command({ max: max === 0 ? null : max })}
             />
           </div>
         </Row>

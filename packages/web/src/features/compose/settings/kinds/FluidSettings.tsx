@@ -69,34 +69,34 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
       <NumberRow
         label="Minimum"
         name="Least width of a column"
-        value={fluid.minimum}
+        value={fluid.min}
         least={1}
         most={LIMITS.track}
         whole={false}
         unit="px a column"
         step="Minimum"
-        command={(minimum) => setOfKind('fluid', { minimum }, index, setFor)}
+        command={(min) => setOfKind('fluid', { min }, index, setFor)}
       />
       <Row label="At most">
-        <div className={`grid gap-1.5 ${fluid.most === null ? '' : 'grid-cols-2'}`}>
+        <div className={`grid gap-1.5 ${fluid.max === null ? '' : 'grid-cols-2'}`}>
           <Segments
             name="Number of columns"
-            value={fluid.most === null ? 'any' : 'most'}
+            value={fluid.max === null ? 'any' : 'most'}
             choices={[
-              { value: 'any', label: fluid.most === null ? 'All that fit' : 'All' },
+              { value: 'any', label: fluid.max === null ? 'All that fit' : 'All' },
               { value: 'most', label: 'Limit' },
             ]}
-            onChoose={(value) => set('At most', { most: value === 'any' ? null : Math.max(1, now) })}
+            onChoose={(value) => set('At most', { max: value === 'any' ? null : Math.max(1, now) })}
           />
-          {fluid.most !== null && (
+          {fluid.max !== null && (
             <SetNumber
               name="Greatest number of columns"
-              value={fluid.most}
+              value={fluid.max}
               least={1}
               most={LIMITS.columns}
               unit="columns"
               step="At most"
-              command={(most) => setOfKind('fluid', { most }, index, setFor)}
+              command={(max) => setOfKind('fluid', { max }, index, setFor)}
             />
           )}
         </div>
@@ -142,7 +142,7 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
             unit="columns here?"
             onSet={setWanted}
           />
-          <Button disabled={least < 1} onClick={() => set('Minimum', { minimum: least })}>
+          <Button disabled={least < 1} onClick={() => set('Minimum', { min: least })}>
             Take <span className="figures">{least}</span>
           </Button>
         </div>

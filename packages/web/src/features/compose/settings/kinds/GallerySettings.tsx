@@ -33,19 +33,19 @@ export function GallerySettings({ carried }: { carried: Carried }) {
         <div className="grid grid-cols-2 gap-1.5">
           <SetNumber
             name="Least height of rows"
-            value={gallery.least}
+            value={gallery.min}
             {...height}
             unit="px least"
             step="Least height"
-            command={(least) => command({ least })}
+            command={(min) => command({ min })}
           />
           <SetNumber
             name="Greatest height of rows"
-            value={gallery.most}
+            value={gallery.max}
             {...height}
             unit="px most"
             step="Greatest height"
-            command={(most) => command({ most })}
+            command={(max) => command({ max })}
           />
         </div>
       </Row>

@@ -1,4 +1,11 @@
-import { colourOf, flatTiles, layoutCollection, type CollectionDocument, type Tile } from '@noria/core';
+import {
+  colourOf,
+  flatTiles,
+  layoutCollection,
+  pictureOf,
+  type CollectionDocument,
+  type Tile,
+} from '@noria/core';
 import { memo, useMemo } from 'react';
 import { measurer } from '../../../../measure/measurer';
 
@@ -48,7 +55,7 @@ const PLAIN = '#94a5a0';
 
 function markColour({ pictures, namedLooks }: CollectionDocument, tile: Tile | undefined): string {
   if (!tile) return PLAIN;
-  const asset = tile.kind === 'picture' && tile.picture !== null ? pictures[tile.picture] : undefined;
+  const asset = pictures[pictureOf(tile)?.picture ?? ''];
   const { fill } = tile.look;
   if (asset?.colours?.[0]) return asset.colours[0];
   if (typeof fill === 'string') return fill === 'none' ? PLAIN : colourOf(namedLooks, fill);

@@ -50,12 +50,12 @@ export function MosaicSettings({ carried }: { carried: Carried }) {
       <NumberRow
         label="Crop"
         name="Most that is cropped"
-        value={Math.round(mosaic.mostCrop * 100)}
+        value={Math.round(mosaic.maxCrop * 100)}
         least={0}
         most={90}
         unit="% at most"
         step="Crop"
-        command={(crop) => command({ mostCrop: crop / 100 })}
+        command={(crop) => command({ maxCrop: crop / 100 })}
       />
       <Row label="Seed">
         <div className="grid grid-cols-2 gap-1.5">

@@ -1,6 +1,7 @@
 import {
   colourOf,
   contrastIn,
+  inks,
   type Fill,
   type Gradient,
   type GradientStop,
@@ -39,7 +40,7 @@ export function FillRows({ look }: { look: Look }) {
   const { fill } = look.look;
   const kind = kindOf(fill);
   const set = (next: Fill, key?: string) => look.set('Fill', { fill: next }, key);
-  const hasWords = look.tiles[0].kind !== 'picture';
+  const hasWords = inks(look.tiles[0]);
   const says = hasWords && <Contrast ratio={contrastIn(document, look.tiles[0])} />;
   const { colour, stops } = useBegin(fill);
   const choose = (next: Kind) => {

@@ -1,4 +1,4 @@
-import { isAddress, setContent, type IconAsset, type Mark, type MarksTile } from '@noria/core';
+import { isAddress, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import { addressFor } from '../../../../api/pictures';
@@ -11,25 +11,25 @@ import { PicturePicker } from '../../../pictures';
 import { runHere } from '../../here';
 import { selectShared } from '../../selectors';
 import { NumberRow } from '../NumberRow';
-import { Icon, IconPicker } from './IconPicker';
-import { useTakePicture } from './useTakePicture';
+import { Icon, IconPicker } from '../content/IconPicker';
+import { useTakePicture } from '../content/useTakePicture';
+import type { PartProps } from './partProps';
 
 /** A row of icons or logos: what each is, what it stands for, where it leads. */
-export function MarksContent({ tile }: { tile: MarksTile }) {
+export function IconsRows({ tile, part }: PartProps<IconsPart>) {
   const dispatch = useAppDispatch();
   const { icons, pictures } = useAppSelector(selectShared);
   const [picking, setPicking] = useState<'icon' | 'picture' | null>(null);
   const take = useTakePicture();
-  const { marks } = tile;
-  const set = (next: readonly Mark[], key: string | null = null) =>
-    dispatch(runHere('Marks', setContent([tile.id], { marks: next }), key));
-  const change = (k: number, values: Partial<Mark>, key: string) =>
+  const set = (next: readonly IconItem[], key: string | null = null) =>
+    dispatch(runHere('Marks', setPart([tile.id], part.id, { icons: next }), key));
+  const change = (k: number, values: Partial<IconItem>, key: string) =>
     set(
-      marks.map((mark, at) => (at === k ? { ...mark, ...values } : mark)),
-      `${tile.id} mark ${k} ${key}`,
+      part.icons.map((mark, at) => (at === k ? { ...mark, ...values } : mark)),
+      `${tile.id} ${part.id} ${k} ${key}`,
     );
   const move = (k: number, by: number) => {
-    const next = [...marks];
+    const next = [...part.icons];
     const [mark] = next.splice(k, 1);
     if (mark) next.splice(k + by, 0, mark);
     set(next);
@@ -39,8 +39,8 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
     dispatch(
       runHere('Add mark', (draft) => {
         (draft.icons ??= {})[icon.id] ??= JSON.parse(JSON.stringify(icon)) as (typeof draft.icons)[string];
-        setContent([tile.id], {
-          marks: [...marks, { icon: icon.id, picture: null, label: icon.name, address: '' }],
+        setPart([tile.id], part.id, {
+          icons: [...part.icons, { icon: icon.id, picture: null, label: icon.name, address: '' }],
         })(draft);
       }),
     );
@@ -48,7 +48,7 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
   return (
     <>
       <ul className="grid gap-1" aria-label="Marks">
-        {marks.map((mark, k) => {
+        {part.icons.map((mark, k) => {
           const icon = mark.icon === null ? undefined : icons[mark.icon];
           const picture = mark.picture === null ? undefined : pictures[mark.picture];
           return (
@@ -82,7 +82,7 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
                 <SignButton
                   className="size-6!"
                   name={`Mark ${k + 1} later`}
-                  disabled={k === marks.length - 1}
+                  disabled={k === part.icons.length - 1}
                   onClick={() => move(k, 1)}
                 >
                   <ArrowDown size={13} aria-hidden />
@@ -90,7 +90,7 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
                 <SignButton
                   className="size-6!"
                   name={`Remove mark ${k + 1}`}
-                  onClick={() => set(marks.filter((_, at) => at !== k))}
+                  onClick={() => set(part.icons.filter((_, at) => at !== k))}
                 >
                   <X size={13} aria-hidden />
                 </SignButton>
@@ -108,23 +108,23 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
       <NumberRow
         label="Size"
         name="Size of marks"
-        value={tile.markSize}
+        value={part.size}
         least={8}
         most={200}
         unit="px"
         step="Marks"
-        command={(markSize) => setContent([tile.id], { markSize })}
+        command={(size) => setPart([tile.id], part.id, { size })}
       />
       <Row label="Labels">
         <Segments
           name="Labels"
-          value={tile.showLabels ? 'shown' : 'read'}
+          value={part.showLabels ? 'shown' : 'read'}
           choices={[
             { value: 'shown', label: 'Shown' },
             { value: 'read', label: 'Only read out' },
           ]}
           onChoose={(value) =>
-            dispatch(runHere('Labels', setContent([tile.id], { showLabels: value === 'shown' })))
+            dispatch(runHere('Labels', setPart([tile.id], part.id, { showLabels: value === 'shown' })))
           }
         />
       </Row>
@@ -135,7 +135,10 @@ export function MarksContent({ tile }: { tile: MarksTile }) {
         onChoose={(chosen) => {
           setPicking(null);
           const picture = take(chosen);
-          set([...marks, { icon: null, picture, label: chosen.name.replace(/\.[^.]+$/, ''), address: '' }]);
+          set([
+            ...part.icons,
+            { icon: null, picture, label: chosen.name.replace(/\.[^.]+$/, ''), address: '' },
+          ]);
         }}
       />
     </>

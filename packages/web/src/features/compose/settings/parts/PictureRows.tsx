@@ -4,11 +4,13 @@ import {
   isFocusLost,
   LIMITS,
   setAlternativeText,
-  setContent,
+  setPart,
+  shownAnew,
   sharpnessIn,
-  type ContentValues,
+  type PartValues,
   type PictureAsset,
-  type PictureTile,
+  type PicturePart,
+  type TileId,
   type Tint,
 } from '@noria/core';
 import { TriangleAlert } from 'lucide-react';
@@ -22,43 +24,43 @@ import { croppingChosen } from '../../composeSlice';
 import { runHere } from '../../here';
 import { selectLayout, selectShared } from '../../selectors';
 import { TintFields } from '../look/TintFields';
-import { AlternativeText } from './AlternativeText';
-import { ChoosePicture } from './ChoosePicture';
+import { AlternativeText } from '../content/AlternativeText';
+import { ChoosePicture } from '../content/ChoosePicture';
 import { FocalPoint } from './FocalPoint';
+import type { PartProps } from './partProps';
 
 const NO_TINT: Tint = { colour: '#0b1714', strength: 0 };
 
-/** The picture of a tile: which it is, how it shows in its slot, its words. */
-export function PictureContent({ tile }: { tile: PictureTile }) {
+/** A picture: which it is, how it shows in its slot, its words. */
+export function PictureRows({ tile, part }: PartProps<PicturePart>) {
   const dispatch = useAppDispatch();
   const { pictures } = useAppSelector(selectShared);
   const cropping = useAppSelector(({ compose }) => compose.cropping);
-  const picture = tile.picture === null ? undefined : pictures[tile.picture];
-  const set = (step: string, values: ContentValues, key?: string) =>
-    dispatch(runHere(step, setContent([tile.id], values), key === undefined ? null : `${tile.id} ${key}`));
+  const picture = part.picture === null ? undefined : pictures[part.picture];
+  const set = (step: string, values: PartValues, key?: string) =>
+    dispatch(
+      runHere(
+        step,
+        setPart([tile.id], part.id, values),
+        key === undefined ? null : `${tile.id} ${part.id} ${key}`,
+      ),
+    );
   return (
     <>
       <Row label="Picture">
         <ChoosePicture
           name="Picture"
-          value={tile.picture}
-          onChoose={(chosen) =>
-            set('Picture', {
-              picture: chosen,
-              focalPoint: { x: 0.5, y: 0.5 },
-              position: undefined,
-              zoom: undefined,
-            })
-          }
+          value={part.picture}
+          onChoose={(chosen) => set('Picture', shownAnew(chosen))}
         />
       </Row>
       {picture && (
         <>
-          <FocalPoint tile={tile} picture={picture} />
+          <FocalPoint tile={tile.id} part={part} picture={picture} />
           <Row label="Shows">
             <Segments
               name="How the picture shows"
-              value={tile.shows ?? 'cover'}
+              value={part.shows ?? 'cover'}
               choices={[
                 { value: 'cover', label: 'Covers' },
                 { value: 'contain', label: 'Whole' },
@@ -70,7 +72,7 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
             <div className="grid grid-cols-2 gap-1">
               <NumberField
                 name="Zoom"
-                value={Math.round((tile.zoom ?? 1) * 100)}
+                value={Math.round((part.zoom ?? 1) * 100)}
                 least={100}
                 most={LIMITS.zoom * 100}
                 unit="%"
@@ -85,7 +87,7 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
               </Button>
             </div>
           </Row>
-          {(tile.position !== undefined || (tile.zoom ?? 1) !== 1) && (
+          {(part.position !== undefined || (part.zoom ?? 1) !== 1) && (
             <Row label="">
               <Button
                 className="h-[26px]! justify-self-start"
@@ -95,9 +97,9 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
               </Button>
             </Row>
           )}
-          <CropWarnings tile={tile} picture={picture} />
+          <CropWarnings tile={tile.id} part={part} picture={picture} />
           <TintFields
-            tint={tile.tint ?? NO_TINT}
+            tint={part.tint ?? NO_TINT}
             onSet={(tint, key) => set('Tint', { tint: tint.strength > 0 ? tint : undefined }, key)}
           />
           <AlternativeText
@@ -109,10 +111,10 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
       )}
       {picture && tile.link === undefined && (
         <Row label="Opens large">
-          <div className={`grid gap-1 ${tile.enlarges === undefined ? '' : 'grid-cols-2'}`}>
+          <div className={`grid gap-1 ${part.enlarges === undefined ? '' : 'grid-cols-2'}`}>
             <Segments
               name="Opens large"
-              value={tile.enlarges === undefined ? 'all' : 'set'}
+              value={part.enlarges === undefined ? 'all' : 'set'}
               choices={[
                 { value: 'all', label: 'As all' },
                 { value: 'set', label: 'In a set' },
@@ -121,11 +123,11 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
                 set('Opens large', { enlarges: value === 'set' ? ALL_PICTURES : undefined })
               }
             />
-            {tile.enlarges !== undefined && (
+            {part.enlarges !== undefined && (
               <WordsField
                 name="Set that it opens in"
                 hint="name of the set"
-                value={tile.enlarges}
+                value={part.enlarges}
                 onType={(words) =>
                   words.trim() !== '' && set('Opens large', { enlarges: words.slice(0, 60) }, 'enlarges')
                 }
@@ -138,7 +140,7 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
         <WordsField
           name="Caption"
           hint="none"
-          value={tile.caption}
+          value={part.caption}
           onType={(caption) => set('Caption', { caption }, 'caption')}
         />
       </Row>
@@ -146,14 +148,20 @@ export function PictureContent({ tile }: { tile: PictureTile }) {
   );
 }
 
+interface CropWarningsProps {
+  readonly tile: TileId;
+  readonly part: PicturePart;
+  readonly picture: PictureAsset;
+}
+
 /** What is amiss with the picture in the slot that it has at the width shown. */
-function CropWarnings({ tile, picture }: { tile: PictureTile; picture: PictureAsset }) {
+function CropWarnings({ tile, part, picture }: CropWarningsProps) {
   const layout = useAppSelector(selectLayout);
-  const slot = layout.tiles.find(({ id }) => id === tile.id);
+  const slot = layout.tiles.find(({ id }) => id === tile);
   if (!slot || slot.inlineSize === 0 || slot.blockSize === 0) return null;
-  const sharpness = sharpnessIn(picture, slot, tile);
+  const sharpness = sharpnessIn(picture, slot, part);
   const says = [
-    isFocusLost(cropIn(picture, slot, tile), tile.focalPoint) &&
+    isFocusLost(cropIn(picture, slot, part), part.focalPoint) &&
       'The focal point is out of view at this width. Move the picture, or go back to the focal point.',
     sharpness < 1 &&
       picture.mediaType !== 'image/svg+xml' &&

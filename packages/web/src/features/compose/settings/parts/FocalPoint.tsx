@@ -1,4 +1,4 @@
-import { setContent, type PictureAsset, type PictureTile } from '@noria/core';
+import { setPart, type PictureAsset, type PicturePart, type TileId } from '@noria/core';
 import type { PointerEvent } from 'react';
 import { addressFor } from '../../../../api/pictures';
 import { useAppDispatch } from '../../../../store/hooks';
@@ -8,18 +8,24 @@ import { runHere } from '../../here';
 const MOST_HEIGHT = 110;
 const MOST_WIDTH = 167;
 
+interface FocalPointProps {
+  readonly tile: TileId;
+  readonly part: PicturePart;
+  readonly picture: PictureAsset;
+}
+
 /** Pressing the small picture sets the point that stays in view. */
-export function FocalPoint({ tile, picture }: { tile: PictureTile; picture: PictureAsset }) {
+export function FocalPoint({ tile, part, picture }: FocalPointProps) {
   const dispatch = useAppDispatch();
-  const { x, y } = tile.focalPoint;
+  const { x, y } = part.focalPoint;
   const aspect = picture.inlineSize / picture.blockSize;
   const set = (next: { x: number; y: number }) => {
     const within = (share: number) => Number(Math.min(1, Math.max(0, share)).toFixed(3));
     dispatch(
       runHere(
         'Focal point',
-        setContent([tile.id], { focalPoint: { x: within(next.x), y: within(next.y) } }),
-        `${tile.id} focal`,
+        setPart([tile], part.id, { focalPoint: { x: within(next.x), y: within(next.y) } }),
+        `${tile} ${part.id} focal`,
       ),
     );
   };

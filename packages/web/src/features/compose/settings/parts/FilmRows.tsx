@@ -1,4 +1,4 @@
-import { clone, setContent, type FilmTile } from '@noria/core';
+import { clone, setPart, type FilmPart } from '@noria/core';
 import { useState } from 'react';
 import { readFilm, uploadFilm } from '../../../../api/films';
 import { uploadPicture } from '../../../../api/pictures';
@@ -10,14 +10,15 @@ import { WordsField } from '../../../../ui/WordsField';
 import { announce, warn } from '../../../notices';
 import { runHere } from '../../here';
 import { selectShared } from '../../selectors';
-import { AlternativeText } from './AlternativeText';
-import { ChoosePicture } from './ChoosePicture';
+import { AlternativeText } from '../content/AlternativeText';
+import { ChoosePicture } from '../content/ChoosePicture';
+import type { PartProps } from './partProps';
 
-/** The film of a tile: another one, what shows before it plays, how it plays. */
-export function FilmContent({ tile }: { tile: FilmTile }) {
+/** A film: another one, what shows before it plays, how it plays. */
+export function FilmRows({ tile, part }: PartProps<FilmPart>) {
   const dispatch = useAppDispatch();
   const { films } = useAppSelector(selectShared);
-  const film = tile.film === null ? undefined : films[tile.film];
+  const film = part.film === null ? undefined : films[part.film];
   const [busy, setBusy] = useState(false);
 
   const replace = async (file: File | undefined) => {
@@ -31,7 +32,7 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
         runHere('Film', (draft) => {
           (draft.films ??= {})[asset.id] = clone(asset);
           draft.pictures[poster.id] = clone(poster);
-          setContent([tile.id], { film: asset.id, poster: poster.id })(draft);
+          setPart([tile.id], part.id, { film: asset.id, poster: poster.id })(draft);
         }),
       );
       dispatch(announce(`${asset.name} is in the tile.`));
@@ -62,19 +63,19 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
       <Row label="Poster">
         <ChoosePicture
           name="Poster"
-          value={tile.poster}
-          onChoose={(poster) => dispatch(runHere('Poster', setContent([tile.id], { poster })))}
+          value={part.poster}
+          onChoose={(poster) => dispatch(runHere('Poster', setPart([tile.id], part.id, { poster })))}
         />
       </Row>
       <Row label="Plays">
         <Segments
           name="Plays"
-          value={tile.plays}
+          value={part.plays}
           choices={[
             { value: 'itself', label: 'By itself' },
             { value: 'controls', label: 'By controls' },
           ]}
-          onChoose={(plays) => dispatch(runHere('Plays', setContent([tile.id], { plays })))}
+          onChoose={(plays) => dispatch(runHere('Plays', setPart([tile.id], part.id, { plays })))}
         />
       </Row>
       {film && (
@@ -91,9 +92,11 @@ export function FilmContent({ tile }: { tile: FilmTile }) {
         <WordsField
           name="Caption"
           hint="none"
-          value={tile.caption}
+          value={part.caption}
           onType={(caption) =>
-            dispatch(runHere('Caption', setContent([tile.id], { caption }), `${tile.id} caption`))
+            dispatch(
+              runHere('Caption', setPart([tile.id], part.id, { caption }), `${tile.id} ${part.id} caption`),
+            )
           }
         />
       </Row>

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkDocument } from './checkDocument.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
-import { newTile } from '../parts/newTile.js';
+import { cardWith } from '../testing/held.js';
 
 const withTile = (tile: object, more: object = {}) =>
   checkDocument({
     ...emptyDocument('Huts'),
-    tiles: { a: { ...newTile('text', 'a'), ...tile } },
+    tiles: { a: { ...cardWith('text', 'a'), ...tile } },
     order: ['a'],
     ...more,
   });
@@ -24,13 +24,15 @@ describe('what tiles hold and look like is checked', () => {
     ['a link that runs', { link: 'javascript:alert(1)' }, '/tiles/a/link: An address starts with'],
     [
       'a link in rich words that runs',
-      { body: [{ kind: 'paragraph', spans: [{ text: 'x', link: 'data:text/html,x' }] }] },
-      '/tiles/a/body/0/spans/0/link: An address',
+      cardWith('text', 'a', {
+        text: [{ kind: 'paragraph', spans: [{ text: 'x', link: 'data:text/html,x' }] }],
+      }),
+      '/tiles/a/parts/2/words/0/spans/0/link: An address',
     ],
     [
       'a block of no kind',
-      { body: [{ kind: 'table' }] },
-      '/tiles/a/body/0/kind: The kind of a block is one of',
+      { parts: [{ id: 'text', kind: 'text', words: [{ kind: 'table' }] }] },
+      '/tiles/a/parts/0/words/0/kind: The kind of a block is one of',
     ],
     [
       'a gradient of one stop',
@@ -54,12 +56,23 @@ describe('what tiles hold and look like is checked', () => {
     ],
     [
       'a level that is none',
-      { headingLevel: 7 },
-      '/tiles/a/headingLevel: A heading’s level is a whole number from 1 to 6',
+      cardWith('text', 'a', { heading: { level: 7 } }),
+      '/tiles/a/parts/1/level: A heading’s level is a whole number from 1 to 6',
+    ],
+    [
+      'a part of no kind',
+      { parts: [{ kind: 'poem' }] },
+      '/tiles/a/parts/0/kind: The kind of a part is one of',
+    ],
+    ['a part that is no object', { parts: ['poem'] }, '/tiles/a/parts/0: A part is an object'],
+    [
+      'more parts than a card may hold',
+      { parts: Array.from({ length: 61 }, () => ({ kind: 'label', words: '' })) },
+      'The list of parts has 0 to 60 entries; here it has 61',
     ],
     [
       'a recipe that is not there',
-      { recipe: { recipe: 'r', variant: null, part: 'a' } },
+      { recipe: { recipe: 'r', variant: null, tile: 'a' } },
       '/tiles/a/recipe: There is no recipe “r”',
     ],
     [
@@ -116,13 +129,15 @@ describe('what tiles hold and look like is checked', () => {
       id: 'r',
       name: 'R',
       root: 'x',
-      parts: { x: newTile('stat', 'x'), y: newTile('stat', 'y') },
-      slots: [{ name: 'Words', part: 'x', field: 'heading' }],
+      tiles: { x: cardWith('figure', 'x'), y: cardWith('figure', 'y') },
+      slots: [{ name: 'Words', tile: 'x', part: 'figure', field: 'heading' }],
       variants: [],
     };
     const words = said({}, { recipes: { r: recipe } });
     expect(words).toContain('“y” is in no group of the recipe');
-    expect(words).toContain('The slot “Words” is for “heading” of “x”, which is not there');
+    expect(words).toContain(
+      'The slot “Words” is for “heading” of the part “figure” in “x”, which is not there',
+    );
     expect(said({}, { recipes: { r: { ...recipe, root: 'z' } } })).toContain(
       'The recipe’s tile “z” is missing',
     );

@@ -1,83 +1,9 @@
+/** What a collection keeps beside its tiles: pictures, films and icons. */
+
 import { LIMITS } from '../document/limits.js';
-import { address, id, point, tint, words } from './checkLook.js';
-import {
-  fields,
-  isObject,
-  list,
-  number,
-  oneOf,
-  orNull,
-  pattern,
-  record,
-  sameId,
-  text,
-} from '../document/checks.js';
+import { id } from '../look/checks.js';
+import { fields, list, number, oneOf, pattern, record, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
-
-const flag = oneOf([true, false], 'This');
-const span = fields({ text: words, strong: flag, emphasis: flag, link: address }, 'A run of words', [
-  'strong',
-  'emphasis',
-  'link',
-]);
-const spans = list(span, 0, LIMITS.spans, 'A list of words');
-const paragraph = fields({ kind: oneOf(['paragraph'], 'The kind of a block'), spans }, 'A paragraph');
-const items = fields(
-  {
-    kind: oneOf(['list', 'numbered'], 'The kind of a block'),
-    items: list(spans, 0, LIMITS.spans, 'A list'),
-  },
-  'A list',
-);
-const block: Check = (value, path, report) => {
-  const kind = isObject(value) ? value.kind : undefined;
-  if (kind === 'paragraph') return paragraph(value, path, report);
-  if (kind === 'list' || kind === 'numbered') return items(value, path, report);
-  oneOf(['paragraph', 'list', 'numbered'], 'The kind of a block')(kind, `${path}/kind`, report);
-};
-const rich = list(block, 0, LIMITS.spans, 'Rich text');
-const wordsOrRich: Check = (value, path, report) =>
-  (Array.isArray(value) ? rich : words)(value, path, report);
-
-const mark = fields({ id, icon: orNull(id), picture: orNull(id), label: words, address }, 'A mark', ['id']);
-
-/** Fields of content that a tile may leave out. */
-export const OPTIONAL_CONTENT = ['headingLevel', 'shows', 'zoom', 'position', 'tint', 'enlarges'];
-
-/** The content of every kind but group. */
-export const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
-  text: {
-    eyebrow: words,
-    heading: words,
-    headingLevel: number(1, 6, 'A heading’s level', true),
-    body: wordsOrRich,
-  },
-  picture: {
-    picture: orNull(id),
-    focalPoint: point,
-    caption: words,
-    shows: oneOf(['cover', 'contain'], 'How a picture shows'),
-    zoom: number(1, LIMITS.zoom, 'A zoom'),
-    position: point,
-    tint,
-    enlarges: text(60, 'The name of a set of pictures', 1),
-  },
-  stat: { figure: words, label: words },
-  quote: { words, source: words },
-  marks: {
-    marks: list(mark, 0, LIMITS.marks, 'The list of marks'),
-    markSize: number(8, 200, 'A mark’s size'),
-    showLabels: flag,
-  },
-  action: { label: words, address },
-  film: {
-    film: orNull(id),
-    poster: orNull(id),
-    focalPoint: point,
-    caption: words,
-    plays: oneOf(['itself', 'controls'], 'How a film plays'),
-  },
-};
 
 const extent = number(1, 100_000, 'A picture’s size', true);
 const name = text(LIMITS.name, 'A name', 1);

@@ -1,0 +1,31 @@
+import { fields, isObject, list, oneOf } from '../document/checks.js';
+import { LIMITS } from '../document/limits.js';
+import { id } from '../look/checks.js';
+import { isPart, partKindOf, partKinds } from '../parts/index.js';
+import type { Check } from '../document/checks.js';
+import type { PartName } from '../document/types.js';
+import type { PartKind } from '../parts/part.js';
+
+const checks = new WeakMap<PartKind, Check>();
+
+/** A part of that kind; its check is made once. */
+function checkOf(kind: PartKind): Check {
+  let check = checks.get(kind);
+  if (!check) {
+    const { name, called, fields: own, optional = [] } = kind;
+    check = fields({ id, kind: oneOf([name], 'The kind of a part'), ...own }, called, ['id', ...optional]);
+    checks.set(kind, check);
+  }
+  return check;
+}
+
+const part: Check = (value, path, report) => {
+  const name = isObject(value) ? String(value.kind) : '';
+  if (isPart(name)) return checkOf(partKindOf({ kind: name as PartName }))(value, path, report);
+  const known = partKinds().map((each) => each.name);
+  if (isObject(value)) oneOf(known, 'The kind of a part')(value.kind, `${path}/kind`, report);
+  else fields({}, 'A part')(value, path, report);
+};
+
+/** What is in a card. */
+export const parts: Check = list(part, 0, LIMITS.parts, 'The list of parts');

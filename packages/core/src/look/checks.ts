@@ -1,0 +1,38 @@
+/** Checks of the values that looks and parts are made of. */
+
+import { isAddress } from '../engine/css/address.js';
+import { fields, number, pattern, shown, text } from '../document/checks.js';
+import { LIMITS } from '../document/limits.js';
+import type { Check } from '../document/checks.js';
+
+const ID = /^[a-z][a-z0-9-]{0,63}$/;
+export const id = pattern(ID, 'An id', '“hut-at-dusk”: small letters, digits and hyphens');
+export const words = text(LIMITS.words, 'This text');
+
+const NAMED = /^\{[a-z][a-z0-9-]{0,63}\}$/;
+const isNamed = (value: unknown) => typeof value === 'string' && NAMED.test(value);
+
+/** A value, or a named look in its place. */
+export const orNamed =
+  (check: Check): Check =>
+  (value, path, report) => {
+    if (!isNamed(value)) check(value, path, report);
+  };
+
+export const plainColour = pattern(/^#[0-9a-f]{6}$/i, 'A colour', '“#1e6b5c”');
+export const colour = orNamed(plainColour);
+export const share = number(0, 1, 'A share');
+export const point = fields({ x: share, y: share }, 'A focal point');
+
+/** Somewhere that a link may lead. */
+export const address: Check = (value, path, report) => {
+  text(2000, 'An address')(value, path, report);
+  if (typeof value !== 'string' || isAddress(value)) return;
+  report({
+    path,
+    severity: 'error',
+    message: `An address starts with https://, http://, mailto:, tel: or #, or is relative, without blanks around it; here it is ${shown(value)}.`,
+  });
+};
+
+export const tint = fields({ colour, strength: share }, 'A tint');

@@ -1,0 +1,48 @@
+import { escapeHtml, hrefOf } from '../../engine/css/escape.js';
+import { address, words } from '../../look/checks.js';
+import { typeSizeCss } from '../../look/css.js';
+import { largeCss } from '../shared/largeCss.js';
+import { attributes, element } from '../shared/html.js';
+import type { ActionPart } from '../../document/types.js';
+import type { PartKind } from '../part.js';
+
+export const action: PartKind<ActionPart> = {
+  name: 'action',
+  called: 'An action',
+  fields: { words, address },
+  empty: { words: '', address: '#' },
+  html: (part, input) => [
+    element('a', attributes('class="action"', input.attributes, `href="${hrefOf(part.address)}"`), [
+      escapeHtml(part.words),
+    ]),
+  ],
+  css: (look) => ({
+    flow: `a.action {
+${largeCss(look, { weight: 620, size: typeSizeCss(look.headingSize), lineHeight: 1.15, tracking: -0.012 })}
+  text-decoration: none;
+}
+a.action:hover {
+  text-decoration: underline;
+  text-decoration-thickness: 0.06em;
+  text-underline-offset: 0.16em;
+}
+a.action:focus-visible {
+  outline: 3px solid currentColor;
+  outline-offset: -7px;
+}
+`,
+    apart: `.card > a.action {
+  color: inherit;
+}
+.card > a.action:focus-visible {
+  outline-offset: 3px;
+}
+`,
+  }),
+  least: 'word',
+  weight: 1,
+  slots: [
+    { field: 'words', name: 'Label', holds: 'words', likely: /unit|what/i },
+    { field: 'address', name: 'Address', holds: 'address', likely: /link|url|href/i },
+  ],
+};

@@ -1,0 +1,20 @@
+import { escapeHtml, hrefOf } from '../../engine/css/escape.js';
+import { attributes, element } from '../shared/html.js';
+import type { ActionPart } from '../../document/types.js';
+import type { Start } from '../part.js';
+
+/** The tile itself is the link. */
+export const action: Start = {
+  name: 'action',
+  className: 'action',
+  title: 'Action',
+  parts: ['action'],
+  begins: { action: { words: 'Go there' } },
+  flows: true,
+  inks: true,
+  isLink: true,
+  write: ({ tile, is, badges }) => {
+    const [{ words, address }] = tile.parts as readonly [ActionPart];
+    return element('a', attributes(is, `href="${hrefOf(address)}"`), [escapeHtml(words), ...badges]);
+  },
+};

@@ -1,0 +1,72 @@
+import { partKindOf } from '../index.js';
+import { action } from './action.js';
+import { apart, figure, quote, text } from './flowing.js';
+import { icons } from './icons.js';
+import { film, picture } from './media.js';
+import type { Card, Part, PartName, Tile } from '../../document/types.js';
+import type { Composition, CompositionName, Start } from '../part.js';
+
+const COMPOSITIONS: readonly Start[] = [text, picture, figure, quote, icons, action, film];
+
+/** What a card can begin as, in the order in which it is offered. */
+export const compositions = (): readonly Start[] => COMPOSITIONS;
+
+const inOrder = (parts: readonly Part[], names: readonly PartName[]): boolean => {
+  let next = 0;
+  return parts.every(({ kind }) => {
+    const at = names.indexOf(kind, next);
+    next = at + 1;
+    return at !== -1;
+  });
+};
+
+/**
+ * What a card's parts make: the first composition that has them in their order, and one of its own that
+ * writes each as it stands alone where there is none.
+ */
+export const compositionOf = ({ parts }: Card): Composition =>
+  parts.length === 0 ? text : (COMPOSITIONS.find((each) => inOrder(parts, each.parts)) ?? apart);
+
+/** Whether a card's parts make no composition, so that the page needs the rules for that. */
+export const isApart = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile) === apart;
+
+/** Whether a tile's contents flow in it: words and rows, neither a group nor a picture that fills it. */
+export const flows = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile).flows;
+
+/** Whether a tile's element is its only part itself, with nothing around it. */
+export const isBare = (tile: Tile): boolean =>
+  tile.kind === 'card' && compositionOf(tile).isBare?.(tile) === true;
+
+/** Whether a tile has words that take its ink. */
+export const inks = (tile: Tile): boolean => tile.kind === 'group' || compositionOf(tile).inks;
+
+/** Whether a tile's element is itself a link, so that it leads nowhere else. */
+export const isLink = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile).isLink === true;
+
+/**
+ * The parts that a card begins with.
+ * @param values what they hold beside that, by the part
+ */
+export function startingParts(
+  name: CompositionName,
+  values: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {},
+): readonly Part[] {
+  const composition = compositionNamed(name);
+  return composition.parts.map(
+    (kind) =>
+      ({
+        id: kind,
+        kind,
+        ...partKindOf({ kind }).empty,
+        ...composition.begins?.[kind],
+        ...values[kind],
+      }) as Part,
+  );
+}
+
+/** @throws RangeError when there is no composition of that name */
+export function compositionNamed(name: CompositionName): Start {
+  const found = COMPOSITIONS.find((each) => each.name === name);
+  if (!found) throw new RangeError(`There is no composition “${name}”.`);
+  return found;
+}

@@ -1,0 +1,45 @@
+import { filmHtml } from '../film/html.js';
+import { filmRules } from '../film/index.js';
+import { isBarePicture } from '../picture/bare.js';
+import { enlargeHtml, imageHtml } from '../picture/html.js';
+import { pictureRules } from '../picture/rules.js';
+import { captionHtml } from '../shared/media.js';
+import { element } from '../shared/html.js';
+import type { FilmPart, PicturePart } from '../../document/types.js';
+import type { Start } from '../part.js';
+
+/** The tile itself is the picture, or a figure around it. */
+export const picture: Start = {
+  name: 'picture',
+  className: 'picture',
+  title: 'Picture',
+  parts: ['picture'],
+  flows: false,
+  inks: false,
+  isBare: isBarePicture,
+  write: ({ document, tile, sources, is, cover, badges }) => {
+    const part = tile.parts[0] as PicturePart;
+    const asset = part.picture === null ? undefined : document.pictures[part.picture];
+    const image = (own: string) => asset && imageHtml(asset, sources.picture(asset, tile), own);
+    return (
+      (isBarePicture(tile) && image(is)) ||
+      element('figure', is, [image(''), cover, ...badges, captionHtml(part), enlargeHtml(tile, part, asset)])
+    );
+  },
+  rules: (tile, input) => pictureRules(tile.parts[0] as PicturePart, input),
+};
+
+export const film: Start = {
+  name: 'film',
+  className: 'film',
+  title: 'Film',
+  parts: ['film'],
+  flows: false,
+  inks: true,
+  write: ({ document, tile, sources, is, cover, badges }) => {
+    const part = tile.parts[0] as FilmPart;
+    const video = filmHtml(part, document, tile, sources);
+    return element('figure', is, [video, cover, ...badges, captionHtml(part)]);
+  },
+  rules: (tile, input) => filmRules(tile.parts[0] as FilmPart, input),
+};

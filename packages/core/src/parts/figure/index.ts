@@ -1,0 +1,28 @@
+import { escapeHtml } from '../../engine/css/escape.js';
+import { words } from '../../look/checks.js';
+import { timesCss } from '../../look/css.js';
+import { largeCss } from '../shared/largeCss.js';
+import { element } from '../shared/html.js';
+import type { CollectionLook, FigurePart } from '../../document/types.js';
+import type { PartKind } from '../part.js';
+
+/** How much larger a figure is than a heading. */
+const TIMES = 1.7;
+
+const figureCss = (look: CollectionLook, selector: string) => `${selector} {
+${largeCss(look, { weight: 680, size: timesCss(look.headingSize, TIMES), lineHeight: 1, tracking: -0.035 })}
+}
+`;
+
+export const figure: PartKind<FigurePart> = {
+  name: 'figure',
+  called: 'A figure',
+  fields: { words },
+  empty: { words: '' },
+  html: (part, { attributes }) => [element('strong', attributes, [escapeHtml(part.words)])],
+  css: (look) => ({ flow: figureCss(look, '.stat > strong'), apart: figureCss(look, '.card > strong') }),
+  least: 'whole',
+  weight: 1,
+  slots: [{ field: 'words', name: 'Figure', holds: 'words', likely: /number|count|value/i }],
+  headingTimes: TIMES,
+};

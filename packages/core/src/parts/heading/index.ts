@@ -1,0 +1,34 @@
+import { escapeHtml, hrefOf } from '../../engine/css/escape.js';
+import { number } from '../../document/checks.js';
+import { words } from '../../look/checks.js';
+import { typeSizeCss } from '../../look/css.js';
+import { largeCss } from '../shared/largeCss.js';
+import { element } from '../shared/html.js';
+import type { HeadingPart } from '../../document/types.js';
+import type { PartKind } from '../part.js';
+
+export const heading: PartKind<HeadingPart> = {
+  name: 'heading',
+  called: 'A heading',
+  fields: { words, level: number(1, 6, 'A heading’s level', true) },
+  optional: ['level'],
+  empty: { words: '' },
+  html: (part, { headingLevel, leads, attributes }) => {
+    if (!part.words) return [];
+    const said = escapeHtml(part.words);
+    const inner = leads === null ? said : `<a class="cover" href="${hrefOf(leads)}">${said}</a>`;
+    return [element(`h${headingLevel}`, attributes, [inner])];
+  },
+  css: (look) => ({
+    flow: `[data-tile] > :is(h1, h2, h3, h4, h5, h6) {
+${largeCss(look, { weight: 650, size: typeSizeCss(look.headingSize), lineHeight: 1.15, tracking: -0.012 })}
+  text-wrap: balance;
+}
+`,
+  }),
+  least: 'line',
+  weight: 2,
+  slots: [{ field: 'words', name: 'Heading', holds: 'words', likely: /title|name/i }],
+  heading: (part) => (part.words ? { level: part.level } : null),
+  canLead: (part) => part.words !== '',
+};

@@ -1,0 +1,48 @@
+import { colourCss, faintCss } from '../../look/css.js';
+import { pointCss } from '../shared/media.js';
+import { isBarePicture } from './bare.js';
+import type { PicturePart } from '../../document/types.js';
+import type { Rule } from '../../engine/css/rule.js';
+import type { RulesInput } from '../part.js';
+
+/** How a picture is cropped and tinted in its place. */
+export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput): Rule[] {
+  const { zoom = 1, tint, shows = 'cover', position = part.focalPoint } = part;
+  const picture = part.picture === null ? undefined : known.pictures[part.picture];
+  const isBare = isBarePicture(tile);
+  return [
+    {
+      selector: isBare ? at : `${at} > img`,
+      declarations: {
+        ...(shows === 'contain' && { 'object-fit': 'contain' }),
+        'object-position': pointCss(position),
+        // A smaller variant has whole px, and so not quite the picture's aspect.
+        ...(picture && { 'aspect-ratio': `${picture.inlineSize} / ${picture.blockSize}` }),
+        ...(zoom !== 1 && { scale: String(zoom), 'transform-origin': pointCss(position) }),
+      },
+    },
+    ...(picture?.placeholder && shows === 'cover' && typeof tile.look.fill === 'string'
+      ? [
+          {
+            selector: at,
+            declarations: {
+              background: `${colourCss(tile.look.fill)} url("${picture.placeholder}") ${pointCss(position)} / cover no-repeat`,
+            },
+          },
+        ]
+      : []),
+    ...(tint && tint.strength > 0 && !isBare
+      ? [
+          {
+            selector: `${at}::after`,
+            declarations: {
+              content: '""',
+              position: 'absolute',
+              inset: '0',
+              background: faintCss(tint.colour, tint.strength),
+            },
+          },
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,28 @@
+import { words } from '../../look/checks.js';
+import { typeSizeCss } from '../../look/css.js';
+import { wordsHtml } from '../richText.js';
+import { largeCss } from '../shared/largeCss.js';
+import { element } from '../shared/html.js';
+import type { CollectionLook, QuotePart } from '../../document/types.js';
+import type { PartKind } from '../part.js';
+
+const quoteCss = (look: CollectionLook, selector: string) => `${selector} {
+${largeCss(look, { weight: 560, size: typeSizeCss(look.headingSize), lineHeight: 1.22, tracking: -0.012 })}
+  text-wrap: pretty;
+}
+`;
+
+export const quote: PartKind<QuotePart> = {
+  name: 'quote',
+  called: 'A quote',
+  fields: { words },
+  empty: { words: '' },
+  html: (part, { attributes }) => [element('blockquote', attributes, wordsHtml(part.words))],
+  css: (look) => ({
+    flow: quoteCss(look, '.quote > blockquote'),
+    apart: quoteCss(look, '.card > blockquote'),
+  }),
+  least: 'line',
+  weight: 2,
+  slots: [{ field: 'words', name: 'Quote', holds: 'words' }],
+};

@@ -1,0 +1,50 @@
+import { escapeHtml } from '../../engine/css/escape.js';
+import { measureCss, percentCss, timesCss } from '../../look/css.js';
+import type { CollectionLook, FocalPoint, MediaPart } from '../../document/types.js';
+import type { PartCss } from '../part.js';
+
+/** A point as `object-position` writes it. */
+export const pointCss = ({ x, y }: FocalPoint) => `${percentCss(x)} ${percentCss(y)}`;
+
+/** The caption that lies over a picture or film. */
+export const captionHtml = ({ caption }: MediaPart) =>
+  caption && `<figcaption>${escapeHtml(caption)}</figcaption>`;
+
+/** Pictures and films fill their place, and have their caption over them: one text for both. */
+export const mediaCss = ({ tilePadding }: CollectionLook): PartCss => ({
+  fills: `[data-tile]:where(img),
+.picture > img,
+.film > video {
+  display: block;
+  inline-size: 100%;
+  block-size: 100%;
+  padding: 0;
+  object-fit: cover;
+}
+[data-tile]:has(> .badge, .cover),
+figure:is(.picture, .film) {
+  position: relative;
+}
+figure:is(.picture, .film) {
+  padding: 0;
+}
+`,
+  over: `:is(.picture, .film) > figcaption {
+  position: absolute;
+  inset: auto 0 0;
+  padding: 2.4em ${measureCss(tilePadding)} ${timesCss(tilePadding, 0.75)};
+  background: linear-gradient(transparent, rgb(0 0 0 / 0.62));
+  color: #fff;
+}
+`,
+  apart: `.card > figure {
+  min-block-size: 0;
+  margin: 0;
+  border-radius: ${timesCss(tilePadding, 0.3)};
+  overflow: clip;
+}
+.card > figure > :is(img, video) {
+  block-size: auto;
+}
+`,
+});

@@ -1,0 +1,31 @@
+import type { Part, PartName } from '@noria/core';
+import type { ComponentType } from 'react';
+import { ActionRows } from './ActionRows';
+import { FilmRows } from './FilmRows';
+import { HeadingRows } from './HeadingRows';
+import { IconsRows } from './IconsRows';
+import { PictureRows } from './PictureRows';
+import { TextRow } from './TextRow';
+import { WordsRow } from './WordsRow';
+import type { PartProps } from './partProps';
+
+/** The rows of each part: one component each. */
+const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part, { kind: Name }>>> } = {
+  eyebrow: (props) => <WordsRow {...props} label="Eyebrow" hint="none" />,
+  heading: HeadingRows,
+  text: TextRow,
+  figure: (props) => <WordsRow {...props} label="Figure" />,
+  label: (props) => <WordsRow {...props} label="Label" />,
+  quote: (props) => <WordsRow {...props} label="Words" lines={3} />,
+  source: (props) => <WordsRow {...props} label="Source" />,
+  icons: IconsRows,
+  action: ActionRows,
+  picture: PictureRows,
+  film: FilmRows,
+};
+
+/** What one part of the tile in hand holds. */
+export function PartRows({ tile, part }: PartProps) {
+  const Rows = ROWS[part.kind] as ComponentType<PartProps>;
+  return <Rows tile={tile} part={part} />;
+}
