@@ -151,5 +151,19 @@ export function randomCollection(start: CollectionDocument, seed: number): Colle
     );
   });
   const run = (document: CollectionDocument, command: Command) => change(document, command).document;
-  return placed.reduce((document, command) => run(document, command(document)), commands.reduce(run, start));
+  const all = placed.reduce(
+    (document, command) => run(document, command(document)),
+    commands.reduce(run, start),
+  );
+  return ids.reduce((document, id) => (chance(0.2) ? run(document, joined(id, pick(ids))) : document), all);
 }
+
+/** A card that holds another's parts before or after its own: pictures, figures and words together. */
+const joined =
+  (id: string, from: string): Command =>
+  (draft) => {
+    const [tile, other] = [draft.tiles[id], draft.tiles[from]];
+    if (tile?.kind !== 'card' || other?.kind !== 'card') return;
+    const more = other.parts.map((part) => ({ ...part, id: `${part.id}-2` }));
+    tile.parts = id < from ? [...tile.parts, ...more] : [...more, ...tile.parts];
+  };

@@ -9,7 +9,8 @@ import { setKind, setOfKind } from '../edit/commands/kinds.js';
 import { setQueries } from '../edit/commands/needs.js';
 import { ANY_FAN } from '../arrangements/fan/values.js';
 import { hold } from './held.js';
-import type { CollectionDocument } from '../document/types.js';
+import { partKindOf } from '../parts/index.js';
+import type { CollectionDocument, PartName } from '../document/types.js';
 
 const IDS = ['t1', 't2', 't3', 't4', 't5', 't6', 't7', 't8'];
 const WORDS = [
@@ -27,12 +28,30 @@ const track = fc.constantFrom('1fr', '2fr', '110px', 'minmax(60px, 1fr)', 'minma
 const span = fc.integer({ min: 1, max: 3 });
 const lie = fc.constantFrom('start' as const, 'center' as const, 'end' as const, 'fill' as const);
 
+/** Parts that cards hold in any order, which is none of a composition. */
+const MIXED = ['eyebrow', 'heading', 'text', 'figure', 'label', 'quote', 'source', 'action'] as const;
+const setParts =
+  (id: string, kinds: readonly PartName[], words: string): Command =>
+  (draft) => {
+    const tile = draft.tiles[id];
+    if (tile?.kind !== 'card') return;
+    tile.parts = kinds.map((kind) => ({
+      id: kind,
+      kind,
+      ...partKindOf({ kind }).empty,
+      words,
+    })) as typeof tile.parts;
+  };
+
 const tile = (id: string) =>
   fc.oneof(
     word.map((heading): Command[] => [addTile('text', id), hold([id], { heading, text: WORDS[2] ?? '' })]),
     word.map((quote): Command[] => [addTile('quote', id), hold([id], { quote, source: 'Guest book' })]),
     fc.constant<Command[]>([addTile('figure', id), hold([id], { figure: '184', label: 'beds' })]),
     word.map((words): Command[] => [addTile('action', id), hold([id], { action: { words } })]),
+    fc
+      .tuple(word, fc.shuffledSubarray([...MIXED], { minLength: 2 }))
+      .map(([words, kinds]): Command[] => [addTile('text', id), setParts(id, kinds, words)]),
   );
 
 const placed: fc.Arbitrary<Command> = fc.oneof(

@@ -205,7 +205,7 @@ describe('pictures', () => {
       .patch(`${collections}/${(made.body as { id: string }).id}`)
       .set('Content-Type', 'application/json-patch+json')
       .set('If-Match', '"1"')
-      .send(JSON.stringify([{ op: 'replace', path: '/tiles/beds/figure', value: '9' }]))
+      .send(JSON.stringify([{ op: 'replace', path: '/tiles/beds/parts/0/words', value: '9' }]))
       .expect(200);
   });
 });

@@ -88,13 +88,18 @@ const plain = (field: string) => field.replace(/([a-z])([A-Z])/g, '$1 $2').toLow
 
 const LONGEST = 80;
 
+/** Fields of which CSS’s word is not the one of the screen. */
+const SIDES: ReadonlySet<string> = new Set(['spread', 'align', 'inline', 'block']);
+const sideSaid = (value: string, field: string) =>
+  SIDES.has(field) && value === 'center' ? 'centre' : value;
+
 function shownAs(value: unknown, field: string, document: CollectionDocument): string {
   if (value === undefined) return field === 'after' || field === 'group' ? 'elsewhere' : 'deleted';
   const tile = typeof value === 'string' ? `“${document.tiles[value]?.name ?? value}”` : '';
   if (field === 'after') return value === null ? 'first' : `after ${tile}`;
   if (field === 'group') return value === '' ? 'in no group' : `in ${tile}`;
   if (value === null) return 'none';
-  if (typeof value === 'string') return short(value === '' ? 'empty' : value);
+  if (typeof value === 'string') return short(value === '' ? 'empty' : sideSaid(value, field));
   if (typeof value === 'number' || typeof value === 'boolean') return String(value);
   if (Array.isArray(value))
     return short(value.map((each) => (typeof each === 'string' ? each : '…')).join(' / '));

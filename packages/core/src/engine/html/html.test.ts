@@ -128,6 +128,22 @@ describe('bad input', () => {
   });
 });
 
+describe('sizes that attributes say', () => {
+  const boxOf = (css: string) =>
+    layoutHtml(
+      `<style>#g { display: grid; grid-template-columns: 90px; justify-items: start; align-items: start } img { display: block; ${css} }</style><div id="g" data-grid="g"><img data-tile="t" width="600" height="400" alt=""></div>`,
+      300,
+    ).t?.slice(2);
+
+  test.each([
+    ['', [600, 400]],
+    ['block-size: auto', [600, 400]],
+    ['inline-size: 60px', [60, 400]],
+    ['inline-size: 60px; block-size: auto', [60, 40]],
+    ['inline-size: auto; block-size: 80px', [120, 80]],
+  ])('are the weakest: with “%s” it is %j', (css, size) => expect(boxOf(css)).toEqual(size));
+});
+
 describe('a page as a collection', () => {
   test.each(['winter-at-the-huts', 'a-year-of-work-days', 'night-sky-above-hut-four'])(
     'the page of “%s” comes back with its grid at every width',

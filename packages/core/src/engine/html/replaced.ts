@@ -29,19 +29,24 @@ export function naturalSize(element: Element, pictureSize: PictureSize): Box['na
 const dimension = (text: string | undefined) =>
   text !== undefined && /^\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : null;
 
-/** Width and height attributes count as the weakest of declarations (HTML, section 15.4.3). */
+/**
+ * Width and height attributes count as the weakest of declarations (HTML, section 15.4.3): any other one,
+ * `auto` too, wins over them.
+ * @param said the properties that are declared
+ */
 export function replacedStyle(
   style: BoxStyle,
   natural: NonNullable<Box['natural']>,
   attribs: Element['attribs'],
+  said: { readonly has: (property: string) => boolean },
 ): BoxStyle {
   const [width, height] = [dimension(attribs.width), dimension(attribs.height)];
   const ratio =
     width && height ? width / height : natural.blockSize > 0 ? natural.inlineSize / natural.blockSize : null;
   return {
     ...style,
-    inlineSize: style.inlineSize === 'auto' && width !== null ? width : style.inlineSize,
-    blockSize: style.blockSize === 'auto' && height !== null ? height : style.blockSize,
+    inlineSize: width !== null && !said.has('width') ? width : style.inlineSize,
+    blockSize: height !== null && !said.has('height') ? height : style.blockSize,
     aspectRatio: style.aspectRatio ?? (ratio !== null && Number.isFinite(ratio) && ratio > 0 ? ratio : null),
   };
 }

@@ -38,7 +38,7 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
   const containers = new Map<Element, ComputedStyle>();
   let rem = 16;
 
-  const makeBox = (element: Element, style: ComputedStyle, custom: ReadonlyMap<string, string>): Box => {
+  const makeBox = (element: Element, style: ComputedStyle, { values, custom }: Cascaded): Box => {
     const { attribs } = element;
     const natural = naturalSize(element, options.pictureSize);
     const context: Context = { inherited: style.inherited, parentBox: style.box, custom };
@@ -47,7 +47,7 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
     const box: Box = {
       id: attribs['data-tile'] ?? null,
       isGridRoot: 'data-grid' in attribs,
-      style: natural ? replacedStyle(style.box, natural, attribs) : style.box,
+      style: natural ? replacedStyle(style.box, natural, attribs, values) : style.box,
       natural,
       ...content,
     };
@@ -85,11 +85,11 @@ export function toBoxes(page: SourcePage, options: BoxesOptions): PageBoxes {
       };
       return node.children.flatMap((child) => partsOf(child, inner));
     }
-    return [{ box: makeBox(node, style, cascaded.custom) }];
+    return [{ box: makeBox(node, style, cascaded) }];
   };
 
   const cascaded = cascade(page, page.root, new Map(), options.environment);
   const style = styleOf(cascaded, INITIAL_INHERITED, null);
   rem = style.inherited.fontSize;
-  return { root: makeBox(page.root, { ...style, outer: 'block' }, cascaded.custom), elementOf, containers };
+  return { root: makeBox(page.root, { ...style, outer: 'block' }, cascaded), elementOf, containers };
 }

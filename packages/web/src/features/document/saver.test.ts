@@ -154,7 +154,7 @@ describe('saving', () => {
     expect(state()).toMatchObject({ revision: 7, question: null, saving: { state: 'saved' } });
     expect(sent).toHaveLength(2);
     const [aside] = await listAside('c');
-    expect(aside?.document.tiles.t1).toMatchObject({ figure: '12' });
+    expect(aside?.document.tiles.t1).toMatchObject({ parts: [{ words: '12' }, {}] });
     store.dispatch(undo());
     expect(state().document?.order).toEqual([]);
   });

@@ -96,8 +96,9 @@ function Thumbnail({ tile, picture, ink }: ThumbnailProps) {
       </span>
     );
   }
+  const said = mainWords(tile);
   const icons = tile.parts.flatMap((part) => ('icons' in part ? part.icons : []));
-  if (icons.length > 0) {
+  if (said === '' && icons.length > 0) {
     return (
       <span className="flex flex-wrap gap-1 p-1.5">
         {icons.slice(0, 8).map((_, k) => (
@@ -108,7 +109,7 @@ function Thumbnail({ tile, picture, ink }: ThumbnailProps) {
   }
   return (
     <span className="block p-1.5 text-[7.5px] leading-[1.2] font-semibold" style={{ color: ink }}>
-      {mainWords(tile).slice(0, 60)}
+      {said.slice(0, 60)}
     </span>
   );
 }

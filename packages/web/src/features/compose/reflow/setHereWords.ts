@@ -65,10 +65,13 @@ export function setHereValue({ field, value }: SetHere): string {
     if (field === 'slot') return `${String(all.column)}, ${String(all.row)}`;
     if (field === 'fluid') return `${String(all.repeat)}, ${String(all.min)} px`;
     if (field === 'height') return String(all.kind);
-    return [...new Set(Object.values(all).filter((each) => typeof each === 'string'))].join(', ');
+    return [...new Set(Object.values(all).filter((each) => typeof each === 'string'))].map(plain).join(', ');
   }
   return plain(value);
 }
 
+/** What the screen says otherwise than CSS. */
+const SAID: Readonly<Record<string, string>> = { center: 'centre' };
+
 const plain = (value: unknown) =>
-  typeof value === 'string' || typeof value === 'number' ? String(value) : '–';
+  typeof value === 'string' || typeof value === 'number' ? (SAID[value] ?? String(value)) : '–';

@@ -1,4 +1,4 @@
-import type { ArrangementName } from '@noria/core';
+import { kindTitle, type ArrangementName } from '@noria/core';
 import { useDeferredValue, useState, type FocusEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../store/hooks';
 import { Button } from '../../../ui/Button';
@@ -35,7 +35,7 @@ export function Settings() {
       : tile
         ? {
             title: tile.name,
-            what: `${tile.kind}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
+            what: `${kindTitle(tile).toLowerCase()}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
           }
         : {
             title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
