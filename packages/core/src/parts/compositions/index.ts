@@ -20,12 +20,21 @@ const inOrder = (parts: readonly Part[], names: readonly PartName[]): boolean =>
   });
 };
 
+/** The one composition that each part is of. */
+const BY_PART: ReadonlyMap<PartName, Start> = new Map(
+  COMPOSITIONS.flatMap((each) => each.parts.map((part) => [part, each])),
+);
+
 /**
- * What a card's parts make: the first composition that has them in their order, and one of its own that
- * writes each as it stands alone where there is none.
+ * What a card's parts make: the composition that has them in their order, and one of its own that writes
+ * each as it stands alone where there is none.
  */
-export const compositionOf = ({ parts }: Card): Composition =>
-  parts.length === 0 ? text : (COMPOSITIONS.find((each) => inOrder(parts, each.parts)) ?? apart);
+export function compositionOf({ parts }: Card): Composition {
+  const [first] = parts;
+  if (!first) return text;
+  const candidate = BY_PART.get(first.kind);
+  return candidate && inOrder(parts, candidate.parts) ? candidate : apart;
+}
 
 /** Whether a card's parts make no composition, so that the page needs the rules for that. */
 export const isApart = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile) === apart;
