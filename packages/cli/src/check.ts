@@ -17,15 +17,17 @@ export interface CheckCommand {
   readonly to: number;
   readonly failOn: readonly FindingKind[];
   readonly format: 'text' | 'json';
+  /** Height of the screen, px. */
+  readonly screen: number;
 }
 
 /** What the fit check found, as text or JSON, and whether some of it is what the run fails on. */
 export async function checkReport(
   document: CollectionDocument,
-  { from, to, failOn, format }: CheckCommand,
+  { from, to, failOn, format, screen }: CheckCommand,
 ): Promise<{ readonly text: string; readonly fails: boolean }> {
   if (to < from) throw new CliError(`Widths go from a smaller to a larger one; here from ${from} to ${to}.`);
-  const report = checkFit(document, { measurer: await shippedFonts(), from, to });
+  const report = checkFit(document, { measurer: await shippedFonts(), from, to, screenBlockSize: screen });
   const found = openFindings(report);
   return {
     text: format === 'json' ? asJson(report) : asText(document.name, report),

@@ -6,6 +6,7 @@ import sharp from 'sharp';
 import { Readable } from 'node:stream';
 import { layoutBatch } from './batch.js';
 import { program } from './program.js';
+import type { CollectionDocument } from '@noria/core';
 import type { LayoutReport } from './layout.js';
 
 const demos = join(__dirname, '..', '..', '..', 'demo');
@@ -40,6 +41,20 @@ describe('noria layout', () => {
       [1280, 1280, 14],
     ]);
     expect(widths[1]?.tiles[0]).toEqual({ id: 'hut-at-dusk', x: 24, y: 24, w: 608, h: 328 });
+  });
+
+  test('takes heights that are shares of the screen from the screen that is said', async () => {
+    const document = {
+      ...(JSON.parse(await readFile(demo, 'utf8')) as CollectionDocument),
+      bands: [],
+    };
+    const arrangement = { ...document.arrangement, autoRows: '1fr', height: { kind: 'screen', share: 4 } };
+    const path = await file('screen.noria.json', JSON.stringify({ ...document, arrangement }));
+    const heightOf = async (...more: string[]) =>
+      (JSON.parse(await noria('layout', path, '--width', '1600', ...more)) as LayoutReport).widths[0]
+        ?.blockSize;
+    expect(await heightOf()).toBe(3200);
+    expect(await heightOf('--screen', '1200')).toBe(4800);
   });
 
   test.each(['', 'wide', '360,', '-1', '0'])('refuses the width “%s”', async (width) => {

@@ -15,11 +15,15 @@ export interface LayoutReport {
 export async function layoutReport(
   document: CollectionDocument,
   widths: readonly number[],
+  screenBlockSize?: number,
 ): Promise<LayoutReport> {
   const measurer = await shippedFonts();
   return {
     widths: widths.map((width) => {
-      const layout = layoutCollection(document, width, { measurer });
+      const layout = layoutCollection(document, width, {
+        measurer,
+        ...(screenBlockSize !== undefined && { screenBlockSize }),
+      });
       return {
         width,
         inlineSize: layout.inlineSize,

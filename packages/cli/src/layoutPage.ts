@@ -1,4 +1,11 @@
-import { layoutPage, pictureAddresses, readPage, type SourcePage, type PageLayoutOptions } from '@noria/core';
+import {
+  layoutPage,
+  pictureAddresses,
+  readPage,
+  SCREEN_BLOCK_SIZE,
+  type SourcePage,
+  type PageLayoutOptions,
+} from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
@@ -7,14 +14,16 @@ import { CliError } from './CliError.js';
 import { shippedFonts } from './fonts.js';
 import type { LayoutReport } from './layout.js';
 
-/** Height of the window that `vh` refers to, px. */
-const WINDOW_HEIGHT = 800;
-
 /**
  * Lays an HTML page out without a browser.
+ * @param screen height of the window that `vh` refers to, px
  * @throws CliError when the file can't be read
  */
-export async function pageReport(file: string, widths: readonly number[]): Promise<LayoutReport> {
+export async function pageReport(
+  file: string,
+  widths: readonly number[],
+  screen: number = SCREEN_BLOCK_SIZE,
+): Promise<LayoutReport> {
   let html: string;
   try {
     html = await readFile(file, 'utf8');
@@ -24,7 +33,7 @@ export async function pageReport(file: string, widths: readonly number[]): Promi
   const folder = dirname(resolve(file));
   const page = readPage(html, (href) => readLocal(folder, href));
   const options: PageLayoutOptions = {
-    height: WINDOW_HEIGHT,
+    height: screen,
     measurer: await shippedFonts(),
     pictureSize: await pictureSizes(page, folder),
   };

@@ -1,4 +1,4 @@
-import { FINDING_KINDS, LIMITS, type FindingKind } from '@noria/core';
+import { FINDING_KINDS, LIMITS, SCREEN_BLOCK_SIZE, type FindingKind } from '@noria/core';
 import { Command, Option } from 'commander';
 import { dirname, join } from 'node:path';
 import { layoutBatch } from './batch.js';
@@ -15,7 +15,21 @@ interface CheckOptions {
   readonly to: number;
   readonly failOn: readonly FindingKind[];
   readonly format: 'text' | 'json';
+  readonly screen: number;
 }
+
+interface LayoutOptions {
+  readonly width?: number[];
+  readonly batch?: true;
+  readonly screen: number;
+}
+
+const SCREEN = [
+  '--screen <px>',
+  'height of the screen that grids and lengths may be a share of',
+  parseWidth,
+  SCREEN_BLOCK_SIZE,
+] as const;
 
 /** The commands of `noria`, writing what they answer with `print`. */
 export function program(print: (text: string) => void): Command {
@@ -27,14 +41,15 @@ export function program(print: (text: string) => void): Command {
     .description('where every tile lies, as JSON')
     .argument('[file]', 'a .noria.json file, or an HTML page with grids marked data-grid and tiles data-tile')
     .option('--width <list>', 'widths in px, with commas', parseWidths)
+    .option(...SCREEN)
     .option('--batch', 'one case a line on standard input: {"page": "file.html", "widths": [360]}')
-    .action(async (file: string | undefined, { width, batch }: { width?: number[]; batch?: true }) => {
+    .action(async (file: string | undefined, { width, batch, screen }: LayoutOptions) => {
       if (batch) return layoutBatch(process.stdin, print);
       if (file === undefined) throw new CliError('Name a file, or use --batch.');
       if (!width) throw new CliError('Say the widths: --width 360,768,1280');
       const report = /\.html?$/i.test(file)
-        ? await pageReport(file, width)
-        : await layoutReport(await readDocument(file), width);
+        ? await pageReport(file, width, screen)
+        : await layoutReport(await readDocument(file), width, screen);
       print(JSON.stringify(report));
     });
   noria
@@ -43,6 +58,7 @@ export function program(print: (text: string) => void): Command {
     .argument('<file>', 'a .noria.json file')
     .option('--from <px>', 'the narrowest width', parseWidth, LIMITS.narrowest)
     .option('--to <px>', 'the widest width', parseWidth, LIMITS.widest)
+    .option(...SCREEN)
     .option('--fail-on <kinds>', `kinds with commas, or “any”: ${FINDING_KINDS.join(', ')}`, parseKinds, [])
     .addOption(new Option('--format <format>', 'how it is written').choices(['text', 'json']).default('text'))
     .action(async (file: string, options: CheckOptions) => {

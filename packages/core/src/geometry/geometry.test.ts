@@ -5,6 +5,7 @@ import { evenColumn } from './evenColumn.js';
 import { noise } from './noise.js';
 import { overWidths } from './overWidths.js';
 import { areasMeet, areasTouch, areSame } from './relations.js';
+import { lowestGap, unevenness } from './skyline.js';
 import { SLACK } from './slack.js';
 import { visibleShare } from './visibleShare.js';
 import type { GridArea } from './area.js';
@@ -112,4 +113,29 @@ describe('lengths and shares', () => {
     expect(drawn.every((each) => each >= 0 && each < 1)).toBe(true);
     expect(Math.abs(drawn.reduce((sum, each) => sum + each, 0) / 200 - 0.5)).toBeLessThan(0.1);
   });
+});
+
+describe('a skyline', () => {
+  const heights = fc.array(fc.nat(6), { minLength: 1, maxLength: 9 });
+
+  test('its lowest gap is the first free cell, and ends where a column is higher or the cell is held', () => {
+    fc.assert(
+      fc.property(heights, fc.array(fc.nat(8)), (all, held) => {
+        const isTaken = (column: number) => held.includes(column);
+        const { column, row, columns } = lowestGap(all, isTaken);
+        expect(row).toBe(Math.min(...all));
+        expect(column).toBe(all.indexOf(row));
+        expect(new Set(all.slice(column, column + columns))).toEqual(new Set([row]));
+        expect(all.slice(column + 1, column + columns).some((_, k) => isTaken(column + 1 + k))).toBe(false);
+        const after = column + columns;
+        if (after < all.length) expect(all[after] !== row || isTaken(after)).toBe(true);
+      }),
+    );
+  });
+
+  test.each([
+    [[], 0],
+    [[3], 0],
+    [[2, 5, 1], 4],
+  ])('%j is uneven by %i', (all, cells) => expect(unevenness(all)).toBe(cells));
 });

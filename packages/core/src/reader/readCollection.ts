@@ -48,8 +48,14 @@ const isTaken = (property: string) =>
  *
  * @param name what the collection is called when the page has no title
  * @param readSheet finds a linked style sheet
+ * @param screen height of the window that it is read in, px
  */
-export function readCollection(html: string, name: string, readSheet?: SheetReader): ReadCollection {
+export function readCollection(
+  html: string,
+  name: string,
+  readSheet?: SheetReader,
+  screen: number = SCREEN_BLOCK_SIZE,
+): ReadCollection {
   const page = readPage(html, readSheet);
   const reports: Report[] = [...page.reports];
   const said = new Set<string>();
@@ -60,7 +66,7 @@ export function readCollection(html: string, name: string, readSheet?: SheetRead
   };
   const breakpoints = breakpointsOf(page);
   const widths = bandWidths(breakpoints);
-  const bands = widths.map((width) => gridAt(page, width));
+  const bands = widths.map((width) => gridAt(page, width, screen));
   const widest = bands[0];
   if (!widest) {
     report({ line: 1, message: 'There is no grid in this page: no element with “display: grid”.' });
@@ -155,24 +161,24 @@ interface BandGrid {
   readonly items: readonly { readonly element: Element; readonly box: Box }[];
 }
 
-const environmentAt = (width: number): QueryEnvironment => ({
+const environmentAt = (width: number, screen: number): QueryEnvironment => ({
   inlineSize: width,
-  blockSize: SCREEN_BLOCK_SIZE,
-  units: { em: 16, rem: 16, vw: width / 100, vh: SCREEN_BLOCK_SIZE / 100, cqw: width / 100 },
+  blockSize: screen,
+  units: { em: 16, rem: 16, vw: width / 100, vh: screen / 100, cqw: width / 100 },
 });
 
-const cascadeAt = (width: number): CascadeEnvironment => ({
-  media: environmentAt(width),
+const cascadeAt = (width: number, screen: number): CascadeEnvironment => ({
+  media: environmentAt(width, screen),
   // Whatever holds the grid is taken to be as wide as the page.
-  containerOf: () => environmentAt(width),
+  containerOf: () => environmentAt(width, screen),
 });
 
 /** The outermost grid of a page at a width, and its items; null when there is none. */
-function gridAt(page: SourcePage, width: number): BandGrid | null {
-  const { vw, vh, cqw } = environmentAt(width).units;
+function gridAt(page: SourcePage, width: number, screen: number): BandGrid | null {
+  const { vw, vh, cqw } = environmentAt(width, screen).units;
   const { root, elementOf } = toBoxes(page, {
     units: { vw, vh, cqw },
-    environment: cascadeAt(width),
+    environment: cascadeAt(width, screen),
     measurer: { width: () => 0, metrics: () => ({ ascent: 12, descent: 4, lineGap: 0 }) },
     pictureSize: () => null,
   });
@@ -275,7 +281,7 @@ function colourOf(
   of: 'fill' | 'ink' | 'ground',
   report: (report: Report) => void,
 ): string | null {
-  const { values } = cascade(page, element, new Map(), cascadeAt(1280));
+  const { values } = cascade(page, element, new Map(), cascadeAt(1280, SCREEN_BLOCK_SIZE));
   const properties = of === 'ink' ? ['color'] : ['background-color', 'background'];
   const property = properties.find((each) => values.has(each));
   const nodes = property === undefined ? undefined : values.get(property);

@@ -32,6 +32,8 @@ export interface CheckOptions {
   readonly to?: number;
   /** Screen px to a CSS px, for the sharpness of pictures; left out: 1. */
   readonly density?: number;
+  /** Height of the screen that grids' heights may be a share of, px; left out: 800. */
+  readonly screenBlockSize?: number;
 }
 
 /**
@@ -45,7 +47,7 @@ export interface CheckOptions {
  */
 export function checkFit(
   document: CollectionDocument,
-  { measurer, from = LIMITS.narrowest, to = LIMITS.widest, density = 1 }: CheckOptions,
+  { measurer, from = LIMITS.narrowest, to = LIMITS.widest, density = 1, screenBlockSize }: CheckOptions,
 ): FitReport {
   if (!Number.isInteger(from) || !Number.isInteger(to) || from < 1 || to < from || to > 20_000) {
     throw new RangeError(`Widths go from a whole number of px to a larger one; here from ${from} to ${to}.`);
@@ -55,7 +57,7 @@ export function checkFit(
   const isFluid = hasFluidType(document);
   const ids = ['', ...document.bands.map(({ id }) => id)];
   const byBand = new Map(bandsOf(document).map((band) => [band.index, documentIn(document, band.index)]));
-  for (const stretch of stretchesOf(document, from, to, measurer)) {
+  for (const stretch of stretchesOf(document, from, to, measurer, screenBlockSize)) {
     const looks = byBand.get(stretch.band.index) ?? document;
     const checked: Checked = { document, looks, stretch, measurer, density, isFluid };
     for (const check of CHECKS)

@@ -1,3 +1,4 @@
+import { SCREEN_BLOCK_SIZE } from '../../document/screen.js';
 import { bandsOf, placeIn, type Band } from '../../document/bands.js';
 import { columnChanges } from '../../arrangements/columns.js';
 import { kindOf } from '../../arrangements/index.js';
@@ -110,6 +111,7 @@ function followsWords({ arrangement, bands, tiles }: CollectionDocument): boolea
 /**
  * Cuts the widths from one to another into stretches. Layouts are made at the ends and three widths
  * between; where one is not on the line the stretch is cut in two, down to a single px.
+ * @param screenBlockSize height of the screen that grids' heights may be a share of, px
  * @throws whatever the measurer throws
  */
 export function stretchesOf(
@@ -117,10 +119,11 @@ export function stretchesOf(
   from: number,
   to: number,
   measurer: TextMeasurer,
+  screenBlockSize: number = SCREEN_BLOCK_SIZE,
 ): Stretch[] {
   const found: Stretch[] = [];
   const unsure = hasFluidType(document) && followsWords(document);
-  const layOut = (width: number) => flat(layoutCollection(document, width, { measurer }));
+  const layOut = (width: number) => flat(layoutCollection(document, width, { measurer, screenBlockSize }));
   const cut = (band: Band, low: number, high: number, first: FlatLayout, last: FlatLayout): void => {
     const length = high - low;
     const isShort = length <= 1;

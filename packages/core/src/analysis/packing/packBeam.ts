@@ -1,3 +1,4 @@
+import { lowestGap } from '../../geometry/skyline.js';
 import type { HeldCells, Span } from './fillCells.js';
 
 /** A tile that flows, with the spans that it may have; the first is the one it has. */
@@ -145,9 +146,10 @@ function expand(
   const { tiles, distance, mostSpans } = options;
   const isEnding = tiles.length - placed <= ENDING;
   const mayChange = isEnding ? Infinity : MAY_CHANGE;
+  const isHeld = heldAt.length === 0 ? undefined : (c: number, r: number) => heldAt[c]?.has(r) === true;
   let { heights, holes } = state;
   for (let tries = 0; tries <= options.columns; tries++) {
-    const { column, row, room } = firstEmpty(heights, heldAt);
+    const { column, row, columns: room } = lowestGap(heights, isHeld);
     let found = false;
     let waiting = 0;
     for (let tile = state.first; tile < tiles.length && tile - placed <= distance; tile++) {
@@ -198,18 +200,6 @@ function expand(
     holes += room;
     heights = settle(filled, heldAt);
   }
-}
-
-/** The first empty cell, row by row, and the empty cells in its row from there on. */
-function firstEmpty(heights: Uint16Array, heldAt: readonly ReadonlySet<number>[]) {
-  let column = 0;
-  for (let c = 1; c < heights.length; c++)
-    if ((heights[c] as number) < (heights[column] as number)) column = c;
-  const row = heights[column] as number;
-  let room = 1;
-  while (column + room < heights.length && heights[column + room] === row && !heldAt[column + room]?.has(row))
-    room++;
-  return { column, row, room };
 }
 
 function fits(

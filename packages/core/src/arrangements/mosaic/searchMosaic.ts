@@ -1,3 +1,4 @@
+import { lowestGap, unevenness } from '../../geometry/skyline.js';
 import { evenOut } from './evenOut.js';
 import { pastWalls, roomBelow, smallChoices, type Walls } from './walls.js';
 import type { SpanChoice } from './spans.js';
@@ -53,7 +54,7 @@ export function searchMosaic(asked: MosaicSearch): MosaicSlot[] | null {
 function* grown(state: State, k: number, asked: MosaicSearch): Generator<State> {
   const { items, walls, options } = asked;
   const choices = asked.choices[k] as readonly SpanChoice[];
-  const { column, row, gap } = lowestGap(state, options.columns);
+  const { column, row, columns: gap } = lowestGap(state.heights);
   const fitting = choices.filter(
     ({ columnSpan, rowSpan }) => columnSpan <= gap && rowSpan <= roomBelow(walls, column, columnSpan, row),
   );
@@ -70,16 +71,6 @@ function* grown(state: State, k: number, asked: MosaicSearch): Generator<State> 
     const placed = { k, slot, before: state.placed };
     yield pastWalls({ heights, bottom, cost, large, placed }, walls);
   }
-}
-
-/** The lowest gap, the first of them: where it begins and how many columns it is wide. */
-function lowestGap({ heights }: State, columns: number) {
-  let column = 0;
-  for (let c = 1; c < columns; c++) if ((heights[c] as number) < (heights[column] as number)) column = c;
-  const row = heights[column] as number;
-  let gap = 1;
-  while (column + gap < columns && heights[column + gap] === row) gap++;
-  return { column, row, gap };
 }
 
 interface Placed {
@@ -99,7 +90,7 @@ function costOf({ state, slot, choice, heights, share }: Placed, { options, rand
     COST.beyond * Math.max(0, choice.crop - options.mostCrop) +
     COST.share * Math.max(0, choice.isLarge ? tooMany : -tooMany) +
     COST.repeated * (isRepeated(state, slot) ? 1 : 0) +
-    COST.uneven * spread(heights) +
+    COST.uneven * unevenness(heights) +
     COST.chance * random()
   );
 }
@@ -117,15 +108,6 @@ function isRepeated({ placed, bottom }: State, slot: MosaicSlot): boolean {
     if (isAbove) return same(at.slot);
   }
   return false;
-}
-
-function spread(heights: Uint32Array): number {
-  let [least, most] = [Infinity, 0];
-  for (const height of heights) {
-    least = Math.min(least, height);
-    most = Math.max(most, height);
-  }
-  return most - least;
 }
 
 /** In the order of the items, those that are locked too. */
