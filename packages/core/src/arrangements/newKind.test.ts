@@ -9,11 +9,9 @@ import { groupTiles } from '../edit/commands/groups.js';
 import { onLevel } from '../edit/commands/level.js';
 import { change } from '../edit/patch/change.js';
 import { applyPatch } from '../edit/patch/applyPatch.js';
-import { readPage } from '../engine/html/readPage.js';
-import { layoutPage } from '../engine/html/layoutPage.js';
-import { writePage } from '../export/page/writePage.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { sample } from '../testing/sample.js';
+import { expectReadBack } from '../testing/readBack.js';
 import { stairs } from '../testing/stairs/index.js';
 import type { CollectionDocument, KindValues } from '../document/types.js';
 import type { Layout } from './kind.js';
@@ -70,14 +68,7 @@ describe('a kind of arrangement that is a folder and a line', () => {
       ...wide,
       bands: band ? [{ ...band, arrangement: { ...band.arrangement, kind: 'bento' as const } }] : [],
     };
-    const { files } = writePage(document, LETTERS);
-    expect(files['styles.css'] ?? Object.values(files).join()).toContain('scroll-margin: 0px');
-    const page = readPage(files['index.html'] ?? '', (href) => files[href] ?? null);
-    const there = layoutPage(page, width, { height: 800, measurer: LETTERS, pictureSize: () => null });
-    const laid = layoutCollection(document, width, { measurer: LETTERS });
-    for (const [k, tile] of laid.tiles.entries())
-      for (const side of ['x', 'y', 'inlineSize', 'blockSize'] as const)
-        expect(there.tiles[k]?.[side]).toBeCloseTo(tile[side], 1);
+    expect(expectReadBack(document, width)['style.css']).toContain('scroll-margin: 0px');
   });
 
   test('finds what is its own, and knows a remedy, which is tried', () => {
