@@ -273,7 +273,7 @@ test('rows: a break is pinned by a key, a row’s edge is dragged, the page foll
   await drag(page, page.getByTestId('row-edge-1'), 0, -60);
   await saved(page);
   const { document } = await readStored(application, id);
-  expect(document.arrangement.gallery?.target).toBeGreaterThan(300);
+  expect(document.arrangement.rowHeights?.target).toBeGreaterThan(300);
   expect(document.tiles['ridge-path']?.place.breakBefore).toBe(true);
 });
 

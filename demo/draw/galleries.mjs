@@ -117,7 +117,7 @@ export const GALLERIES = [
     name: 'The long way round',
     arrangement: {
       ...base('rows', 8, 8, 1900),
-      gallery: { target: 250, min: 150, max: 420, lastRow: 'justified' },
+      rowHeights: { target: 250, min: 150, max: 420, lastRow: 'justified' },
     },
     bands: [
       {
@@ -127,7 +127,7 @@ export const GALLERIES = [
           columnGap: 5,
           rowGap: 5,
           padding: all(5),
-          gallery: { target: 170, min: 90, max: 420, lastRow: 'justified' },
+          rowHeights: { target: 170, min: 90, max: 420, lastRow: 'justified' },
         },
       },
     ],
@@ -296,7 +296,7 @@ export const GALLERIES = [
           columns: ['1fr', '220px'],
         },
         groups: {
-          content: { gallery: { target: 200, min: 120, max: 360, lastRow: 'justified' } },
+          content: { rowHeights: { target: 200, min: 120, max: 360, lastRow: 'justified' } },
         },
       },
       {
@@ -315,7 +315,7 @@ export const GALLERIES = [
           content: {
             columnGap: 6,
             rowGap: 6,
-            gallery: { target: 150, min: 80, max: 320, lastRow: 'justified' },
+            rowHeights: { target: 150, min: 80, max: 320, lastRow: 'justified' },
           },
           side: { columns: shares(2) },
           footer: { columns: ['1fr'] },
@@ -368,7 +368,7 @@ export const GALLERIES = [
         type: { radius: 0 },
         arrangement: {
           ...base('rows', 8, 0, null),
-          gallery: { target: 230, min: 140, max: 380, lastRow: 'justified' },
+          rowHeights: { target: 230, min: 140, max: 380, lastRow: 'justified' },
         },
         tiles: [
           'larch-gate',

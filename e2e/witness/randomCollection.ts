@@ -43,7 +43,7 @@ function settings({ pick, int, chance }: Random, kind: ArrangementName, band: nu
     case 'rows': {
       const target = int(90, 300);
       return setOfKind(
-        'gallery',
+        'rowHeights',
         {
           target,
           min: Math.round(target * 0.6),

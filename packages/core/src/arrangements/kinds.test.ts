@@ -4,7 +4,7 @@ import { areasMeet } from '../geometry/relations.js';
 import { change } from '../edit/patch/change.js';
 import { bandAt } from '../document/bands.js';
 import { ANY_FAN } from './fan/values.js';
-import { ANY_GALLERY } from './rows/values.js';
+import { ANY_ROW_HEIGHTS } from './rows/values.js';
 import { ANY_MASONRY } from './masonry/values.js';
 import { ANY_MOSAIC } from './mosaic/values.js';
 import { checkFit } from '../analysis/fit/checkFit.js';
@@ -100,7 +100,7 @@ describe('every kind', () => {
       const document = samplePictures([1, 2, 0.5], {
         ...given(kind, 8),
         masonry: ANY_MASONRY,
-        gallery: ANY_GALLERY,
+        rowHeights: ANY_ROW_HEIGHTS,
         mosaic: ANY_MOSAIC,
         fan: ANY_FAN,
         cells: 'square',
@@ -199,7 +199,7 @@ describe('a row gallery', () => {
         rows.forEach(({ size }, k) => {
           const row = tiles.filter((tile) => tile.row === k + 1);
           const end = Math.max(...row.map((tile) => tile.x + tile.inlineSize));
-          const isHeld = k === rows.length - 1 && size > ANY_GALLERY.target - 0.1;
+          const isHeld = k === rows.length - 1 && size > ANY_ROW_HEIGHTS.target - 0.1;
           if (!isHeld) expect(Math.abs(end - inlineSize + pad.inlineEnd)).toBeLessThan(0.5);
           for (const tile of row) expect(Math.abs(tile.blockSize - size)).toBeLessThan(0.05);
         });

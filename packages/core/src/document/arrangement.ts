@@ -58,7 +58,7 @@ export interface MasonryLanes extends ColumnCount {
 }
 
 /** Heights of rows in a row gallery, px. */
-export interface GalleryRows {
+export interface RowHeights {
   readonly target: number;
   readonly min: number;
   readonly max: number;
@@ -91,7 +91,7 @@ export interface FanCards {
 export interface KindValues {
   readonly fluid: FluidColumns;
   readonly masonry: MasonryLanes;
-  readonly gallery: GalleryRows;
+  readonly rowHeights: RowHeights;
   readonly mosaic: MosaicModules;
   readonly fan: FanCards;
 }

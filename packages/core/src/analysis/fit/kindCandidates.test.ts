@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { ANY_FAN } from '../../arrangements/fan/values.js';
-import { ANY_GALLERY } from '../../arrangements/rows/values.js';
+import { ANY_ROW_HEIGHTS } from '../../arrangements/rows/values.js';
 import { ANY_MASONRY } from '../../arrangements/masonry/values.js';
 import { ANY_MOSAIC } from '../../arrangements/mosaic/values.js';
 import { applyPatch } from '../../edit/patch/applyPatch.js';
@@ -89,12 +89,12 @@ describe('what puts right in the settings of a kind', () => {
   });
 
   test('a row gallery: higher rows for words, lower ones for pictures with few px', () => {
-    const gallery = { ...ANY_GALLERY, target: 100, min: 80, max: 120 };
-    const narrow = stats([14, 14, 14, 14, 14, 14], { kind: 'rows', gallery });
+    const rowHeights = { ...ANY_ROW_HEIGHTS, target: 100, min: 80, max: 120 };
+    const narrow = stats([14, 14, 14, 14, 14, 14], { kind: 'rows', rowHeights });
     expect(offered(narrow, 'squashed').some((does) => does.startsWith('Rows of about'))).toBe(true);
     const large = samplePictures([1, 1, 1, 1], {
       kind: 'rows',
-      gallery: { ...ANY_GALLERY, target: 380, max: 420 },
+      rowHeights: { ...ANY_ROW_HEIGHTS, target: 380, max: 420 },
     });
     const small: CollectionDocument = {
       ...large,
@@ -122,7 +122,7 @@ describe('what puts right in the settings of a kind', () => {
     for (const finding of report.findings)
       for (const { patch } of fixesFor(document, report, finding, options)) {
         const { arrangement } = applyPatch(document, patch);
-        expect([arrangement.kind, arrangement.gallery, arrangement.mosaic, arrangement.fan]).toEqual([
+        expect([arrangement.kind, arrangement.rowHeights, arrangement.mosaic, arrangement.fan]).toEqual([
           'masonry',
           undefined,
           undefined,

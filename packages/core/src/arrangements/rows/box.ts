@@ -1,5 +1,5 @@
 import { shownTiles, type Band } from '../../document/bands.js';
-import { galleryOf } from './values.js';
+import { rowHeightsOf } from './values.js';
 import { ownLevel, putTile, type OwnTile } from '../shared/boxes.js';
 import { shapeOf } from '../shared/shape.js';
 import { breakRows } from './breaks.js';
@@ -11,7 +11,7 @@ import type { LevelBox, LevelInput } from '../kind.js';
 import type { CollectionDocument } from '../../document/types.js';
 
 /** What the rows of a gallery are made of, in the order in which tiles are seen. */
-export const galleryItems = (document: CollectionDocument, band: Band): RowItem[] =>
+export const rowItems = (document: CollectionDocument, band: Band): RowItem[] =>
   shownTiles(document, band).map(({ tile, place }) => ({
     aspect: shapeOf(document, tile, place),
     breakBefore: place.breakBefore,
@@ -21,17 +21,17 @@ export const galleryItems = (document: CollectionDocument, band: Band): RowItem[
 const in64ths = (px: number) => Math.floor(px * 64) / 64;
 
 /** A row gallery: rows of one height, each as wide as the gallery. */
-export function galleryBox(input: LevelInput): LevelBox {
+export function rowsBox(input: LevelInput): LevelBox {
   const { document, band } = input;
   const { columnGap, rowGap } = band.arrangement;
-  const gallery = galleryOf(band.arrangement);
+  const rowHeights = rowHeightsOf(band.arrangement);
   return ownLevel(input, {
     lay: (tiles) => {
-      const items = galleryItems(document, band);
+      const items = rowItems(document, band);
       const breaks: Parameters<typeof breakRows>[4] = new Map();
       return ({ inlineSize: inner, frame }) => {
         const broken =
-          inner > 0 && items.length > 0 ? breakRows(items, gallery, inner, columnGap, breaks) : [];
+          inner > 0 && items.length > 0 ? breakRows(items, rowHeights, inner, columnGap, breaks) : [];
         const fragments: Fragment[] = [];
         const areas: GridArea[] = [];
         const rows: Track[] = [];

@@ -1,5 +1,5 @@
 import { layoutRows, type RowItem } from './layoutRows.js';
-import type { GalleryRows } from '../../document/types.js';
+import type { RowHeights } from '../../document/types.js';
 
 /** Rows are broken anew at every so many px of inner width, and only grow between. */
 const BREAK_STEP = 32;
@@ -29,15 +29,15 @@ const stepOf = (inner: number) => Math.max(BREAK_STEP, Math.floor(inner / BREAK_
  */
 export function breakRows(
   items: readonly RowItem[],
-  gallery: GalleryRows,
+  rowHeights: RowHeights,
   inner: number,
   columnGap: number,
   known = new Map<number, Breaks>(),
 ): BrokenRow[] {
   const step = stepOf(inner);
   let breaks = known.get(step);
-  if (!breaks) known.set(step, (breaks = breaksAt(items, gallery, step, columnGap)));
-  const { target, lastRow } = gallery;
+  if (!breaks) known.set(step, (breaks = breaksAt(items, rowHeights, step, columnGap)));
+  const { target, lastRow } = rowHeights;
   return breaks.map(({ first, count, aspects }, k) => {
     const full = (Math.max(0, inner - (count - 1) * columnGap) * (1 - ROOM)) / aspects;
     const isHeld = k === breaks.length - 1 && lastRow === 'at-most-target' && full > target;
@@ -47,7 +47,7 @@ export function breakRows(
 
 function breaksAt(
   items: readonly RowItem[],
-  { target, min: least, max: most, lastRow }: GalleryRows,
+  { target, min: least, max: most, lastRow }: RowHeights,
   inlineSize: number,
   columnGap: number,
 ): Breaks {

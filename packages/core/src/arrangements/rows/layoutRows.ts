@@ -31,7 +31,7 @@ export interface RowsOptions {
   readonly mostUpscale: number;
 }
 
-export interface GalleryRow {
+export interface LaidRow {
   /** Index of its first picture. */
   readonly first: number;
   readonly count: number;
@@ -41,7 +41,7 @@ export interface GalleryRow {
 }
 
 export interface RowsLayout {
-  readonly rows: readonly GalleryRow[];
+  readonly rows: readonly LaidRow[];
   /** x, y, inline size and block size of every picture, px, four numbers each. */
   readonly boxes: Float64Array;
   readonly blockSize: number;
@@ -91,7 +91,7 @@ export function layoutRows(items: readonly RowItem[], options: RowsOptions): Row
     }
   }
 
-  const rows: GalleryRow[] = [];
+  const rows: LaidRow[] = [];
   for (let end = count; end > 0; end = from[end] as number) {
     const first = from[end] as number;
     rows.push(finishRow(items, aspects, first, end, end === count, options));
@@ -132,7 +132,7 @@ function finishRow(
   end: number,
   isLast: boolean,
   { inlineSize, columnGap, targetBlockSize, lastRow, mostUpscale }: RowsOptions,
-): GalleryRow {
+): LaidRow {
   const count = end - first;
   const full =
     Math.max(0, inlineSize - (count - 1) * columnGap) /

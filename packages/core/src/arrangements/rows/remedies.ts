@@ -1,11 +1,11 @@
 import { scaled } from '../shared/remedies.js';
-import { galleryOf } from './values.js';
+import { rowHeightsOf } from './values.js';
 import type { Arrangement } from '../../document/types.js';
 import type { Ailment, Remedy } from '../kind.js';
 
 /** Higher rows for what is squashed, lower ones for what looks soft. */
-export function* galleryRemedies(arrangement: Arrangement, { kind }: Ailment): Generator<Remedy> {
-  const { target, min, max, lastRow } = galleryOf(arrangement);
+export function* rowsRemedies(arrangement: Arrangement, { kind }: Ailment): Generator<Remedy> {
+  const { target, min, max, lastRow } = rowHeightsOf(arrangement);
   for (const px of scaled(target, kind))
     yield {
       does: `Rows of about ${px} px`,

@@ -1,7 +1,7 @@
 import { shownTiles } from '../../document/bands.js';
 import { frameCss, SLOT, stackCss } from '../shared/css.js';
 import { px } from '../../engine/css/units.js';
-import { galleryItems } from './box.js';
+import { rowItems } from './box.js';
 import { ROOM } from './breaks.js';
 import type { CssInput, LevelCss } from '../kind.js';
 import type { RowItem } from './layoutRows.js';
@@ -11,10 +11,10 @@ import type { Declarations } from '../../engine/css/rule.js';
  * A row gallery in CSS: pictures of one row share its width, less the gaps, by their aspects, and a
  * row that is full sends the next picture to a new one.
  */
-export function galleryToCss({ document, band, layout }: CssInput): LevelCss {
+export function rowsToCss({ document, band, layout }: CssInput): LevelCss {
   const { arrangement } = band;
   const laid = layout();
-  const items = galleryItems(document, band);
+  const items = rowItems(document, band);
   const shown = shownTiles(document, band);
   const at = new Map(laid.tiles.map((tile) => [tile.id, tile]));
   const rows = new Map<number, { sum: number; count: number; width: number }>();

@@ -1,22 +1,23 @@
 import { fields, number, oneOf } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
-import type { Arrangement, GalleryRows } from '../../document/types.js';
+import type { Arrangement, RowHeights } from '../../document/types.js';
 import type { OwnValues } from '../kind.js';
 
-export const ANY_GALLERY: GalleryRows = {
+export const ANY_ROW_HEIGHTS: RowHeights = {
   target: 240,
   min: 160,
   max: 400,
   lastRow: 'at-most-target',
 };
 
-export const galleryOf = ({ gallery }: Pick<Arrangement, 'gallery'>): GalleryRows => gallery ?? ANY_GALLERY;
+export const rowHeightsOf = ({ rowHeights }: Pick<Arrangement, 'rowHeights'>): RowHeights =>
+  rowHeights ?? ANY_ROW_HEIGHTS;
 
 const rowHeight = number(1, LIMITS.track, 'A height of rows');
 
-export const galleryValues: OwnValues<'gallery'> = {
-  field: 'gallery',
-  read: galleryOf,
+export const rowValues: OwnValues<'rowHeights'> = {
+  field: 'rowHeights',
+  read: rowHeightsOf,
   check: fields(
     {
       target: rowHeight,

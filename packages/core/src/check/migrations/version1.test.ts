@@ -153,13 +153,13 @@ describe('a collection of format version 1', () => {
     expect(document?.arrangement).toMatchObject({
       fluid: { min: 200, max: 4 },
       masonry: { min: 180, max: null },
-      gallery: { min: 100, max: 300 },
+      rowHeights: { min: 100, max: 300 },
       mosaic: { min: 96, max: 12, maxCrop: 0.4 },
     });
     expect(document?.bands[0]).toMatchObject({
       arrangement: { fluid: { min: 120, max: 2 } },
       tiles: { text: { fit: { inline: 'center', block: 'end' } } },
-      groups: { group: { gallery: { min: 50, max: 200 } } },
+      groups: { group: { rowHeights: { min: 50, max: 200 } } },
       looks: { text: { spread: 'center' } },
     });
     expect(document?.tiles.inner?.recipe).toEqual({ recipe: 'note', variant: 'deep', tile: 'card' });

@@ -41,7 +41,8 @@ const center = (value: unknown): unknown => (value === 'centre' ? 'center' : val
 const lies = { inline: center, block: center };
 
 const COUNT = { minimum: 'min', most: 'max' };
-const arrangement = (value: unknown): unknown =>
+const arrangement = (value: unknown): unknown => renamed(inner(value), { gallery: 'rowHeights' });
+const inner = (value: unknown): unknown =>
   changed(value, {
     fluid: (own) => renamed(own, COUNT),
     masonry: (own) => renamed(own, COUNT),

@@ -39,7 +39,7 @@ const masonry = fc.record({
   order: fc.constantFrom('kept' as const, 'balanced' as const),
   tolerance: px,
 });
-const gallery = fc.record({
+const rowHeights = fc.record({
   target: px,
   least: px,
   most: px,
@@ -63,7 +63,7 @@ let made = 0;
 const commands: fc.Arbitrary<Command> = fc.oneof(
   fc.tuple(kinds, band, setFor).map(([kind, at, to]) => setKind(kind, at, to)),
   fc.tuple(masonry, band, setFor).map(([values, at, to]) => setOfKind('masonry', values, at, to)),
-  fc.tuple(gallery, band, setFor).map(([values, at, to]) => setOfKind('gallery', values, at, to)),
+  fc.tuple(rowHeights, band, setFor).map(([values, at, to]) => setOfKind('rowHeights', values, at, to)),
   fc.tuple(mosaic, band, setFor).map(([values, at, to]) => setOfKind('mosaic', values, at, to)),
   fc.tuple(fan, band, setFor).map(([values, at, to]) => setOfKind('fan', values, at, to)),
   fc

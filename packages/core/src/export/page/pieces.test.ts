@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { ANY_GALLERY } from '../../arrangements/rows/values.js';
+import { ANY_ROW_HEIGHTS } from '../../arrangements/rows/values.js';
 import { ANY_MASONRY } from '../../arrangements/masonry/values.js';
 import { ANY_MOSAIC } from '../../arrangements/mosaic/values.js';
 import { bandAt } from '../../document/bands.js';
@@ -21,7 +21,7 @@ const pictures = (kind: 'masonry' | 'rows' | 'mosaic' | 'fluid'): CollectionDocu
     columnGap: 10,
     rowGap: 10,
     masonry: { ...ANY_MASONRY, min: 180 },
-    gallery: { ...ANY_GALLERY, target: 200 },
+    rowHeights: { ...ANY_ROW_HEIGHTS, target: 200 },
     mosaic: { ...ANY_MOSAIC, count: null, min: 80 },
     cells: 'square',
   }),

@@ -43,7 +43,7 @@ test.each<[string, Command, string]>([
   ['height', setArrangement({ height: { kind: 'fixed', px: 400 } }, 1, 'band'), 'Height: fixed'],
   ['lanes by number', setOfKind('masonry', { count: 2 }, 1, 'band'), 'Lanes: 2'],
   ['lanes by width', setOfKind('masonry', { count: null, min: 180 }, 1, 'band'), 'Lanes: at least 180 px'],
-  ['rows of a gallery', setOfKind('gallery', { target: 200 }, 1, 'band'), 'Heights of rows: near 200 px'],
+  ['rows of a gallery', setOfKind('rowHeights', { target: 200 }, 1, 'band'), 'Heights of rows: near 200 px'],
   ['modules', setOfKind('mosaic', { count: 6 }, 1, 'band'), 'Modules: 6'],
   ['a fan', setOfKind('fan', { axis: 'block' }, 1, 'band'), 'Cards: block, 420 × 480'],
   ['fluid columns', setOfKind('fluid', { min: 240 }, 1, 'band'), 'Fluid columns: auto-fit, 240 px'],

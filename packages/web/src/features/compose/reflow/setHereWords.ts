@@ -15,7 +15,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   fluid: 'Fluid columns',
   cells: 'Cells',
   masonry: 'Lanes',
-  gallery: 'Heights of rows',
+  rowHeights: 'Heights of rows',
   mosaic: 'Modules',
   fan: 'Cards',
   breakBefore: 'Row',
@@ -58,7 +58,7 @@ export function setHereValue({ field, value }: SetHere): string {
       const sides = [all.blockStart, all.inlineEnd, all.blockEnd, all.inlineStart];
       return [...new Set(sides)].length === 1 ? String(sides[0]) : sides.join(' ');
     }
-    if (field === 'gallery') return `near ${String(all.target)} px`;
+    if (field === 'rowHeights') return `near ${String(all.target)} px`;
     if (field === 'masonry' || field === 'mosaic')
       return all.count === null ? `at least ${String(all.min)} px` : plain(all.count);
     if (field === 'fan') return `${String(all.axis)}, ${String(all.inlineSize)} × ${String(all.blockSize)}`;

@@ -27,7 +27,7 @@ import { BentoSettings } from './kinds/BentoSettings';
 import { FanSettings } from './kinds/FanSettings';
 import { FlowRows } from './kinds/FlowRows';
 import { FluidSettings } from './kinds/FluidSettings';
-import { GallerySettings } from './kinds/GallerySettings';
+import { RowsSettings } from './kinds/RowsSettings';
 import { KindStrip } from './kinds/KindStrip';
 import { MasonrySettings } from './kinds/MasonrySettings';
 import { MosaicSettings } from './kinds/MosaicSettings';
@@ -134,7 +134,7 @@ function OfKind({ carried }: { carried: Carried }) {
     case 'masonry':
       return <MasonrySettings carried={carried} />;
     case 'rows':
-      return <GallerySettings carried={carried} />;
+      return <RowsSettings carried={carried} />;
     case 'mosaic':
       return <MosaicSettings carried={carried} />;
     case 'fan':

@@ -33,7 +33,7 @@ function RowEdge({ row, number, space }: { row: Track; number: number; space: St
       return {
         key: String(target),
         name: 'Row height',
-        command: () => setOfKind('gallery', { target }, index, setFor),
+        command: () => setOfKind('rowHeights', { target }, index, setFor),
       };
     },
   });

@@ -1,4 +1,4 @@
-import { galleryOf, LIMITS } from '@noria/core';
+import { rowHeightsOf, LIMITS } from '@noria/core';
 import { useAppSelector } from '../../../../store/hooks';
 import { Row } from '../../../../ui/Rows';
 import { Segments } from '../../../../ui/Segments';
@@ -10,20 +10,20 @@ import { useKind } from './useKind';
 import type { Carried } from './carried';
 
 /** How high rows of pictures are. */
-export function GallerySettings({ carried }: { carried: Carried }) {
+export function RowsSettings({ carried }: { carried: Carried }) {
   const { arrangement } = useAppSelector(selectBand);
   const { rows } = useAppSelector(selectLayout);
-  const { command, set } = useKind('gallery');
-  const gallery = galleryOf(arrangement);
+  const { command, set } = useKind('rowHeights');
+  const rowHeights = rowHeightsOf(arrangement);
   const sizes = rows.map(({ size }) => size);
   const height = { least: 1, most: LIMITS.track, unit: 'px' } as const;
   return (
     <>
       <NumberRow
         label="Row height"
-        {...carried('gallery')}
+        {...carried('rowHeights')}
         name="Target height of rows"
-        value={gallery.target}
+        value={rowHeights.target}
         {...height}
         unit="px, near this"
         step="Row height"
@@ -33,7 +33,7 @@ export function GallerySettings({ carried }: { carried: Carried }) {
         <div className="grid grid-cols-2 gap-1.5">
           <SetNumber
             name="Least height of rows"
-            value={gallery.min}
+            value={rowHeights.min}
             {...height}
             unit="px least"
             step="Least height"
@@ -41,7 +41,7 @@ export function GallerySettings({ carried }: { carried: Carried }) {
           />
           <SetNumber
             name="Greatest height of rows"
-            value={gallery.max}
+            value={rowHeights.max}
             {...height}
             unit="px most"
             step="Greatest height"
@@ -52,7 +52,7 @@ export function GallerySettings({ carried }: { carried: Carried }) {
       <Row label="Last row">
         <Segments
           name="Last row"
-          value={gallery.lastRow}
+          value={rowHeights.lastRow}
           choices={[
             { value: 'at-most-target', label: 'As it comes' },
             { value: 'justified', label: 'Filled' },

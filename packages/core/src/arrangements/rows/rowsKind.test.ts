@@ -4,21 +4,17 @@ import { layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { samplePictures } from '../../testing/sample.js';
 import { breakRows, ROOM } from './breaks.js';
-import { ANY_GALLERY, galleryOf } from './values.js';
-import type { CollectionDocument, GalleryRows } from '../../document/types.js';
+import { ANY_ROW_HEIGHTS, rowHeightsOf } from './values.js';
+import type { CollectionDocument, RowHeights } from '../../document/types.js';
 
 const none = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
-const gallery = (
-  aspects: readonly number[],
-  values: Partial<GalleryRows> = {},
-  gap = 0,
-): CollectionDocument =>
+const inRows = (aspects: readonly number[], values: Partial<RowHeights> = {}, gap = 0): CollectionDocument =>
   samplePictures(aspects, {
     kind: 'rows',
     padding: none,
     columnGap: gap,
     rowGap: gap,
-    gallery: { ...ANY_GALLERY, ...values },
+    rowHeights: { ...ANY_ROW_HEIGHTS, ...values },
   });
 const lay = (document: CollectionDocument, width: number) =>
   layoutCollection(document, width, { measurer: LETTERS });
@@ -37,7 +33,7 @@ describe('a row gallery', () => {
         fc.integer({ min: 300, max: 1600 }),
         fc.integer({ min: 0, max: 24 }),
         (all, width, gap) => {
-          const rows = rowsOf(gallery(all, {}, gap), width);
+          const rows = rowsOf(inRows(all, {}, gap), width);
           let before = 0;
           rows.forEach((row, r) => {
             row.forEach((tile, k) => {
@@ -63,7 +59,7 @@ describe('a row gallery', () => {
   });
 
   test('a break that is asked for begins a row', () => {
-    const document = gallery([1, 1, 1, 1]);
+    const document = inRows([1, 1, 1, 1]);
     const tile = document.tiles.p3;
     if (!tile) throw new Error('There is no p3.');
     const pinned = {
@@ -75,14 +71,14 @@ describe('a row gallery', () => {
   });
 
   test('a last row that is not full is no higher than the target, or fills the width all the same', () => {
-    const [held] = rowsOf(gallery([1], { lastRow: 'at-most-target', target: 200 }), 900);
+    const [held] = rowsOf(inRows([1], { lastRow: 'at-most-target', target: 200 }), 900);
     expect(held?.[0]?.blockSize).toBeCloseTo(200, 1);
-    const [filled] = rowsOf(gallery([1], { lastRow: 'justified', target: 200 }), 900);
+    const [filled] = rowsOf(inRows([1], { lastRow: 'justified', target: 200 }), 900);
     expect(filled?.[0]?.inlineSize).toBeCloseTo(900, 0);
   });
 
   test('a gallery of no width has no rows, and its tiles no size', () => {
-    const { tiles, rows } = lay(gallery([1, 2]), 0);
+    const { tiles, rows } = lay(inRows([1, 2]), 0);
     expect(rows).toEqual([]);
     expect(tiles.map(({ inlineSize, blockSize }) => [inlineSize, blockSize])).toEqual([
       [0, 0],
@@ -91,13 +87,13 @@ describe('a row gallery', () => {
   });
 
   test('what is not said of it is what any gallery has', () => {
-    expect(galleryOf({})).toBe(ANY_GALLERY);
+    expect(rowHeightsOf({})).toBe(ANY_ROW_HEIGHTS);
   });
 });
 
 describe('where rows break', () => {
   const items = [1, 1.5, 0.7, 2, 1, 1.3, 0.8, 1.7].map((aspect) => ({ aspect, breakBefore: false }));
-  const at = (inner: number) => breakRows(items, ANY_GALLERY, inner, 10);
+  const at = (inner: number) => breakRows(items, ANY_ROW_HEIGHTS, inner, 10);
 
   test('is decided every 32 px, and only the height follows between', () => {
     const counts = (inner: number) => at(inner).map(({ count }) => count);
@@ -114,9 +110,9 @@ describe('where rows break', () => {
 
   test('what was broken before is not broken again', () => {
     const known: Parameters<typeof breakRows>[4] = new Map();
-    const first = breakRows(items, ANY_GALLERY, 700, 10, known);
+    const first = breakRows(items, ANY_ROW_HEIGHTS, 700, 10, known);
     expect(known.size).toBe(1);
-    expect(breakRows(items, ANY_GALLERY, 701, 10, known).map(({ first: k }) => k)).toEqual(
+    expect(breakRows(items, ANY_ROW_HEIGHTS, 701, 10, known).map(({ first: k }) => k)).toEqual(
       first.map(({ first: k }) => k),
     );
     expect(known.size).toBe(1);
