@@ -11,7 +11,7 @@ import type {
   TileId,
   TrackSize,
 } from '../document/types.js';
-import type { Box, Fragment, OwnCells } from '../engine/box/box.js';
+import type { Box, Fragment, CustomCells } from '../engine/box/box.js';
 import type { Declarations, Rule } from '../engine/css/rule.js';
 import type { PlacementItem } from '../engine/grid/placeInColumns.js';
 import type { GridArea } from '../geometry/area.js';
@@ -41,7 +41,7 @@ export interface Layout {
 }
 
 /** The cells that tiles of a level take once it is laid out, in reading order. */
-export interface LevelCells extends OwnCells {
+export interface LevelCells extends CustomCells {
   /** The levels inside of groups. */
   readonly groups: Readonly<Record<TileId, LevelBox>>;
 }
@@ -70,7 +70,7 @@ export interface LevelInput {
 }
 
 /** A rule that holds in one band alone, for pages whose browser can do what it asks. */
-export interface OwnRule extends Rule {
+export interface BandRule extends Rule {
   /** The condition of an `@supports`; left out: none. */
   readonly supports?: string;
   /** The condition of an `@media` beside the band's own; left out: none. */
@@ -83,7 +83,7 @@ export interface LevelCss {
   /** A box before all tiles that takes part in the layout; left out: none. */
   readonly before?: Declarations;
   readonly tiles: Readonly<Record<TileId, Declarations>>;
-  readonly own?: readonly OwnRule[];
+  readonly inBand?: readonly BandRule[];
 }
 
 /** What a kind of arrangement writes its CSS of. */
@@ -101,7 +101,7 @@ export interface CssInput {
 }
 
 /** The values that a kind has of its own, and where they stand in an arrangement. */
-export interface OwnValues<Field extends keyof KindValues = keyof KindValues> {
+export interface ValuesOfKind<Field extends keyof KindValues = keyof KindValues> {
   readonly field: Field;
   /** With what is meant where the file says nothing. */
   readonly read: (arrangement: Pick<Arrangement, Field>) => KindValues[Field];
@@ -165,7 +165,7 @@ export interface Remedy {
 export interface ArrangementKind {
   readonly name: ArrangementName;
   /** Left out: it has no values of its own. */
-  readonly values?: OwnValues;
+  readonly values?: ValuesOfKind;
   /**
    * `held`: tiles hold cells between the columns that are listed. `flowing`: tiles flow through cells.
    * Null: tiles follow one another, and nobody can put them in a cell.

@@ -1,4 +1,4 @@
-import { ownLevel, putTile } from '../shared/boxes.js';
+import { customLevel, putTile } from '../shared/boxes.js';
 import { fanOf, openAtRest } from './values.js';
 import { layoutFan, type FanCard, type FanLayout } from './layoutFan.js';
 import type { LevelBox, LevelInput } from '../kind.js';
@@ -8,7 +8,7 @@ import type { FanCards } from '../../document/types.js';
 export function fanBox(input: LevelInput): LevelBox {
   const cards = fanOf(input.band.arrangement);
   const isInline = cards.axis === 'inline';
-  return ownLevel(input, {
+  return customLevel(input, {
     lay:
       (tiles) =>
       ({ inlineSize: inner, frame }) => {

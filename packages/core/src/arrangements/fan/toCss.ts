@@ -6,7 +6,7 @@ import { RING } from '../../engine/css/ring.js';
 import { px } from '../../engine/css/units.js';
 import { fanOf, openAtRest } from './values.js';
 import { openerSelector, openEverywhere } from './openers.js';
-import type { CssInput, LevelCss, OwnRule } from '../kind.js';
+import type { CssInput, LevelCss, BandRule } from '../kind.js';
 import type { Arrangement } from '../../document/types.js';
 import type { Declarations } from '../../engine/css/rule.js';
 
@@ -28,7 +28,7 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
     tracks(shown.length, open, isInline ? inlineSize : blockSize, strip, isInline);
   const last = measureCss(shown.at(-1)?.tile.look.radius ?? document.look.radius);
   const tiles: Record<string, Declarations> = {};
-  const own: OwnRule[] = [
+  const own: BandRule[] = [
     { selector: `${selector} > .opens`, declarations: OPENER },
     { selector: `${selector} > .opens:checked`, declarations: { 'pointer-events': 'none' } },
     { selector: `${selector} > .opens:focus-visible`, declarations: RING },
@@ -38,7 +38,7 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
       declarations: { transition: `grid-template-${along}s 260ms cubic-bezier(0.3, 0.7, 0.2, 1)` },
     },
   ];
-  const opened = (k: number, when: string, media?: string): OwnRule => ({
+  const opened = (k: number, when: string, media?: string): BandRule => ({
     selector: `${selector}:has(${when})`,
     declarations: { [`grid-template-${along}s`]: template(k) },
     ...(media && { media }),
@@ -101,7 +101,7 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
       ...(level === null && shown.length > 1 && { 'clip-path': roundCut(band.arrangement, last) }),
     },
     tiles,
-    own: shown.length > 1 ? own : [],
+    inBand: shown.length > 1 ? own : [],
   };
 }
 

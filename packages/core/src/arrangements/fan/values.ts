@@ -1,7 +1,7 @@
 import { fields, number, oneOf } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import type { Arrangement, FanCards } from '../../document/types.js';
-import type { OwnValues } from '../kind.js';
+import type { ValuesOfKind } from '../kind.js';
 
 export const ANY_FAN: FanCards = {
   axis: 'inline',
@@ -16,7 +16,7 @@ export const fanOf = ({ fan }: Pick<Arrangement, 'fan'>): FanCards => fan ?? ANY
 /** Which of the cards lies open until another is opened. */
 export const openAtRest = ({ open }: FanCards, count: number) => (open === 'first' ? 0 : count - 1);
 
-export const fanValues: OwnValues<'fan'> = {
+export const fanValues: ValuesOfKind<'fan'> = {
   field: 'fan',
   read: fanOf,
   check: fields(

@@ -1,6 +1,6 @@
 import { displays } from '../../engine/box/displays.js';
 import { inlineSum } from '../../engine/box/sizes.js';
-import { ownBox, resolvedFrame } from '../shared/boxes.js';
+import { customBox, resolvedFrame } from '../shared/boxes.js';
 import { gridLevel } from '../shared/gridLevel.js';
 import { fluidColumns } from './columns.js';
 import { fluidWishes } from './wishes.js';
@@ -22,7 +22,7 @@ export function fluidBox(input: LevelInput): LevelBox {
   };
   const first = at(Math.max(0, band.at));
   return {
-    box: ownBox(first.box.style, (inside) => {
+    box: customBox(first.box.style, (inside) => {
       const { box } = at(inside.inlineSize);
       return displays[box.style.display as keyof typeof displays].fill(box, inside);
     }),

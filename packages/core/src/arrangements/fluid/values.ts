@@ -1,13 +1,13 @@
 import { fields, number, oneOf, orNull } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import type { Arrangement, FluidColumns } from '../../document/types.js';
-import type { OwnValues } from '../kind.js';
+import type { ValuesOfKind } from '../kind.js';
 
 export const ANY_FLUID: FluidColumns = { repeat: 'auto-fit', min: 240, max: null, spansFrom: null };
 
 export const fluidOf = ({ fluid }: Pick<Arrangement, 'fluid'>): FluidColumns => fluid ?? ANY_FLUID;
 
-export const fluidValues: OwnValues<'fluid'> = {
+export const fluidValues: ValuesOfKind<'fluid'> = {
   field: 'fluid',
   read: fluidOf,
   check: fields(

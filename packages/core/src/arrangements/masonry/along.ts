@@ -1,13 +1,13 @@
 import { placeIn } from '../../document/bands.js';
 import { laneCountOf, masonryOf, toleranceOf } from './values.js';
 import { placeLanes, type LaneItem } from '../../engine/lanes/placeLanes.js';
-import { ownLevel, putTile } from '../shared/boxes.js';
+import { customLevel, putTile } from '../shared/boxes.js';
 import { frameCss, SLOT, stackCss } from '../shared/css.js';
 import { shapeOf } from '../shared/shape.js';
 import { tileSelector, type Declarations } from '../../engine/css/rule.js';
 import { px } from '../../engine/css/units.js';
 import { LANES } from './toCss.js';
-import type { CssInput, LevelBox, LevelCss, LevelInput, OwnRule } from '../kind.js';
+import type { CssInput, LevelBox, LevelCss, LevelInput, BandRule } from '../kind.js';
 import type { Tile } from '../../document/types.js';
 
 interface Item extends LaneItem {
@@ -26,7 +26,7 @@ export function alongBox(input: LevelInput): LevelBox {
   const masonry = masonryOf(band.arrangement);
   const count = laneCountOf(masonry);
   const lane = masonry.laneSize;
-  return ownLevel(input, {
+  return customLevel(input, {
     lay: (tiles) => {
       const items = tiles.map(({ tile, place }): Item => {
         const span = Math.min(place.columnSpan, count);
@@ -72,7 +72,7 @@ export function alongToCss({ document, band, layout, selector }: CssInput): Leve
   const rows = `repeat(${count}, ${px(masonry.laneSize)})`;
   const at = new Map(layout().tiles.map((tile) => [tile.id, tile]));
   const tiles: Record<string, Declarations> = {};
-  const spans: OwnRule[] = [];
+  const spans: BandRule[] = [];
   for (const id of document.order) {
     const tile = document.tiles[id] as Tile;
     const place = placeIn(document, tile, band.index);
@@ -111,7 +111,7 @@ export function alongToCss({ document, band, layout, selector }: CssInput): Leve
       ...frameCss(arrangement),
     },
     tiles,
-    own: [
+    inBand: [
       {
         supports: LANES,
         selector,

@@ -3,7 +3,7 @@ import { countColumns } from '../shared/columnCount.js';
 import { masonryOf, toleranceOf } from './values.js';
 import { evenColumn } from '../../geometry/evenColumn.js';
 import { placeLanes, type LaneItem } from '../../engine/lanes/placeLanes.js';
-import { tracksOfOneSize, ownLevel, putTile, type OwnTile } from '../shared/boxes.js';
+import { tracksOfOneSize, customLevel, putTile, type CustomTile } from '../shared/boxes.js';
 import { aspectOf } from '../shared/shape.js';
 import type { Box, Fragment } from '../../engine/box/box.js';
 import type { LevelBox, LevelInput } from '../kind.js';
@@ -13,7 +13,7 @@ export function masonryBox(input: LevelInput): LevelBox {
   const { document, band, content } = input;
   const { columnGap, rowGap } = band.arrangement;
   const lanes = masonryOf(band.arrangement);
-  return ownLevel(input, {
+  return customLevel(input, {
     boxOf: (tile) => (aspectOf(document, tile) === null ? content(tile) : null),
     lay: (tiles) => {
       const items = tiles.map(({ place }): LaneItem => ({ lane: null, span: place.columnSpan }));
@@ -27,7 +27,7 @@ export function masonryBox(input: LevelInput): LevelBox {
           items,
           (k) => {
             const inlineSize = Math.max(0, spanOf(k) * (width + columnGap) - columnGap);
-            const fragment = filled((tiles[k] as OwnTile).box, inlineSize, aspects[k] ?? null);
+            const fragment = filled((tiles[k] as CustomTile).box, inlineSize, aspects[k] ?? null);
             fragments[k] = fragment;
             return fragment.blockSize;
           },

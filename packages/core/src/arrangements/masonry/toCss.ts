@@ -6,7 +6,7 @@ import { tileSelector } from '../../engine/css/rule.js';
 import { px } from '../../engine/css/units.js';
 import { laneOffsets } from './offsets.js';
 import { masonryOf, toleranceOf } from './values.js';
-import type { CssInput, LevelCss, OwnRule } from '../kind.js';
+import type { CssInput, LevelCss, BandRule } from '../kind.js';
 import type { Declarations } from '../../engine/css/rule.js';
 import type { Tile } from '../../document/types.js';
 
@@ -25,7 +25,7 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
   const count = laid.columns.length;
   const offsets = laneOffsets(document, band, laid);
   const tiles: Record<string, Declarations> = {};
-  const spans: OwnRule[] = [];
+  const spans: BandRule[] = [];
   for (const id of document.order) {
     const tile = document.tiles[id] as Tile;
     const place = placeIn(document, tile, band.index);
@@ -63,7 +63,7 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
       ...frameCss(arrangement),
     },
     tiles,
-    own:
+    inBand:
       shownTiles(document, band).length === 0
         ? []
         : [

@@ -2,7 +2,7 @@ import { fields, number, oneOf } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import { countChecks } from '../shared/countChecks.js';
 import type { Arrangement, MasonryLanes } from '../../document/types.js';
-import type { OwnValues } from '../kind.js';
+import type { ValuesOfKind } from '../kind.js';
 
 export const ANY_MASONRY: MasonryLanes = {
   direction: 'block',
@@ -29,7 +29,7 @@ export const laneCountOf = ({ count }: Pick<MasonryLanes, 'count'>) => count ?? 
 /** How far behind the shortest a lane may be, px, for CSS Grid 3’s `flow-tolerance`. */
 export const toleranceOf = ({ order, tolerance }: MasonryLanes) => (order === 'kept' ? Infinity : tolerance);
 
-export const masonryValues: OwnValues<'masonry'> = {
+export const masonryValues: ValuesOfKind<'masonry'> = {
   field: 'masonry',
   read: masonryOf,
   check: fields(

@@ -1,5 +1,5 @@
 import { coverage } from '../../geometry/coverage.js';
-import { tracksOfOneSize, ownLevel, putTile } from '../shared/boxes.js';
+import { tracksOfOneSize, customLevel, putTile } from '../shared/boxes.js';
 import { moduleCount } from './columns.js';
 import { mosaicSlots } from './slots.js';
 import type { LevelBox, LevelInput } from '../kind.js';
@@ -9,7 +9,7 @@ import type { MosaicLayout, MosaicSlot } from './types.js';
 export function mosaicBox(input: LevelInput): LevelBox {
   const { document, band } = input;
   const { columnGap, rowGap } = band.arrangement;
-  return ownLevel(input, {
+  return customLevel(input, {
     lay: (tiles) => {
       const made = new Map<number, MosaicLayout>();
       return ({ inlineSize: inner, frame }) => {

@@ -2,7 +2,7 @@ import { fields, number } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import { countChecks } from '../shared/countChecks.js';
 import type { Arrangement, MosaicModules } from '../../document/types.js';
-import type { OwnValues } from '../kind.js';
+import type { ValuesOfKind } from '../kind.js';
 
 export const ANY_MOSAIC: MosaicModules = {
   count: null,
@@ -15,7 +15,7 @@ export const ANY_MOSAIC: MosaicModules = {
 
 export const mosaicOf = ({ mosaic }: Pick<Arrangement, 'mosaic'>): MosaicModules => mosaic ?? ANY_MOSAIC;
 
-export const mosaicValues: OwnValues<'mosaic'> = {
+export const mosaicValues: ValuesOfKind<'mosaic'> = {
   field: 'mosaic',
   read: mosaicOf,
   check: fields(

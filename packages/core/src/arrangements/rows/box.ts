@@ -1,6 +1,6 @@
 import { shownTiles, type Band } from '../../document/bands.js';
 import { rowHeightsOf } from './values.js';
-import { ownLevel, putTile, type OwnTile } from '../shared/boxes.js';
+import { customLevel, putTile, type CustomTile } from '../shared/boxes.js';
 import { shapeOf } from '../shared/shape.js';
 import { breakRows } from './breaks.js';
 import type { Fragment } from '../../engine/box/box.js';
@@ -25,7 +25,7 @@ export function rowsBox(input: LevelInput): LevelBox {
   const { document, band } = input;
   const { columnGap, rowGap } = band.arrangement;
   const rowHeights = rowHeightsOf(band.arrangement);
-  return ownLevel(input, {
+  return customLevel(input, {
     lay: (tiles) => {
       const items = rowItems(document, band);
       const breaks: Parameters<typeof breakRows>[4] = new Map();
@@ -43,7 +43,7 @@ export function rowsBox(input: LevelInput): LevelBox {
             const { aspect } = items[k] as RowItem;
             const inlineSize = in64ths(wanted * aspect);
             const blockSize = in64ths(inlineSize / aspect);
-            fragments.push(putTile((tiles[k] as OwnTile).box, x, y, inlineSize, blockSize));
+            fragments.push(putTile((tiles[k] as CustomTile).box, x, y, inlineSize, blockSize));
             areas.push({ column: k - first + 1, row: row + 1, columnSpan: 1, rowSpan: 1 });
             x += inlineSize + columnGap;
             size = Math.max(size, blockSize);

@@ -1,7 +1,7 @@
 import { fields, number, oneOf } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import type { Arrangement, RowHeights } from '../../document/types.js';
-import type { OwnValues } from '../kind.js';
+import type { ValuesOfKind } from '../kind.js';
 
 export const ANY_ROW_HEIGHTS: RowHeights = {
   target: 240,
@@ -15,7 +15,7 @@ export const rowHeightsOf = ({ rowHeights }: Pick<Arrangement, 'rowHeights'>): R
 
 const rowHeight = number(1, LIMITS.track, 'A height of rows');
 
-export const rowValues: OwnValues<'rowHeights'> = {
+export const rowValues: ValuesOfKind<'rowHeights'> = {
   field: 'rowHeights',
   read: rowHeightsOf,
   check: fields(

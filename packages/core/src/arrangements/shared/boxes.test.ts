@@ -3,7 +3,7 @@ import { layoutBox } from '../../engine/box/layoutBox.js';
 import '../../engine/layoutTree.js';
 import { bandOf } from '../../document/bands.js';
 import { sample } from '../../testing/sample.js';
-import { tracksOfOneSize, frameStyle, ownLevel, plainBox, putTile, resolvedFrame } from './boxes.js';
+import { tracksOfOneSize, frameStyle, customLevel, plainBox, putTile, resolvedFrame } from './boxes.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
 import type { LevelInput } from '../kind.js';
 
@@ -30,7 +30,7 @@ const withOrder = (id: TileId, order: number, hidden = false): CollectionDocumen
 
 /** A level whose tiles stand side by side, 50 px each, as they are seen. */
 const row = (document: CollectionDocument, measured = false) => {
-  const level = ownLevel(input(document), {
+  const level = customLevel(input(document), {
     ...(measured && { boxOf: input(document).content }),
     lay: (tiles) => () => ({
       blockSize: 20,

@@ -4,7 +4,7 @@ import { layoutBox } from '../../engine/box/layoutBox.js';
 import { coverage, type Coverage } from '../../geometry/coverage.js';
 import { documentIn } from '../../document/bandLooks.js';
 import { shownTiles } from '../../document/bands.js';
-import type { Box, Fragment, Inside, OwnCells, OwnInside } from '../../engine/box/box.js';
+import type { Box, Fragment, Inside, CustomCells, CustomInside } from '../../engine/box/box.js';
 import type { Arrangement, Tile, TileId, WholePlace } from '../../document/types.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { LevelBox, LevelInput } from '../kind.js';
@@ -40,12 +40,12 @@ export function frameStyle(
 }
 
 /** A level that lays its tiles out itself, with the frame of a style. */
-export const ownBox = (style: BoxStyle, own: (inside: Inside) => OwnInside): Box => ({
+export const customBox = (style: BoxStyle, lay: (inside: Inside) => CustomInside): Box => ({
   ...plainBox(''),
   id: null,
   isGridRoot: true,
-  style: { ...style, display: 'own' },
-  own,
+  style: { ...style, display: 'custom' },
+  custom: lay,
 });
 
 /** Padding and border of a laid out level, px. */
@@ -69,22 +69,22 @@ export function tracksOfOneSize(count: number, inner: number, gap: number, start
 const NO_HOLES: Coverage = coverage([], 0, 0);
 
 /** What a level that lays its tiles out itself makes its boxes of. */
-export interface OwnTile {
+export interface CustomTile {
   readonly tile: Tile;
   readonly place: WholePlace;
   readonly box: Box;
 }
 
 /** A level that lays its tiles out itself, in the order in which they are seen. */
-interface OwnLevel {
+interface CustomLevel {
   /** The box of a tile that is no group and follows its content; null, or left out: it fills what it is given. */
   readonly boxOf?: (tile: Tile) => Box | null;
   /** What does not depend on the size is worked out once; then where the tiles lie, and their cells. */
-  readonly lay: (tiles: readonly OwnTile[]) => (inside: Inside) => OwnFill;
+  readonly lay: (tiles: readonly CustomTile[]) => (inside: Inside) => CustomFill;
 }
 
 /** How the tiles fill an inside. */
-interface OwnFill extends Pick<OwnCells, 'columns' | 'rows'> {
+interface CustomFill extends Pick<CustomCells, 'columns' | 'rows'> {
   readonly blockSize: number;
   /** A fragment and an area for each tile, as they are seen. */
   readonly fragments: readonly Fragment[];
@@ -97,14 +97,14 @@ interface OwnFill extends Pick<OwnCells, 'columns' | 'rows'> {
  * A level of a kind that CSS writes in other words than it is laid out. Its boxes and areas come out
  * in reading order, whatever the order in which tiles are seen.
  */
-export function ownLevel(
+export function customLevel(
   { document, band, screenBlockSize, group }: LevelInput,
-  { boxOf, lay }: OwnLevel,
+  { boxOf, lay }: CustomLevel,
 ): LevelBox {
   const looks = documentIn(document, band.index);
   const groups: Record<TileId, LevelBox> = {};
   let measures = false;
-  const tiles = shownTiles(looks, band).map(({ tile, place }): OwnTile => {
+  const tiles = shownTiles(looks, band).map(({ tile, place }): CustomTile => {
     if (tile.kind === 'group') {
       const inner = (groups[tile.id] = group(tile.id));
       measures ||= inner.measures;
@@ -118,7 +118,7 @@ export function ownLevel(
   const order = document.order.flatMap((id) => at.get(id) ?? []);
   const fill = lay(tiles);
   return {
-    box: ownBox(frameStyle(band.arrangement, screenBlockSize), (inside) => {
+    box: customBox(frameStyle(band.arrangement, screenBlockSize), (inside) => {
       const { blockSize, fragments, areas, columns, rows, coverage: covered = NO_HOLES } = fill(inside);
       return {
         blockSize,
@@ -135,4 +135,4 @@ function inOrder<T>(order: readonly number[], all: readonly T[]): T[] {
   return order.map((k) => all[k] as T);
 }
 
-const NO_CELLS: OwnCells = { areas: [], columns: [], rows: [], coverage: NO_HOLES };
+const NO_CELLS: CustomCells = { areas: [], columns: [], rows: [], coverage: NO_HOLES };

@@ -5,8 +5,8 @@ import { placeIn } from '../../document/bands.js';
 import { documentIn } from '../../document/bandLooks.js';
 import { coverage } from '../../geometry/coverage.js';
 import { areasOf, isHidden, rowCount } from './cells.js';
-import { frameStyle, ownBox, plainBox } from './boxes.js';
-import type { Box, Inside, OwnInside } from '../../engine/box/box.js';
+import { frameStyle, customBox, plainBox } from './boxes.js';
+import type { Box, Inside, CustomInside } from '../../engine/box/box.js';
 import type { BoxStyle, TrackSizingFunction } from '../../engine/box/style.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { PlacementItem } from '../../engine/grid/placeInColumns.js';
@@ -58,7 +58,7 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
     },
   };
   return {
-    box: isSquare ? ownBox(box.style, (inside) => fillSquares(box, count, inside)) : box,
+    box: isSquare ? customBox(box.style, (inside) => fillSquares(box, count, inside)) : box,
     measures,
     cells: ({ tracks: laid }) => {
       const across = along(laid?.columnStarts, laid?.columnSizes);
@@ -100,7 +100,7 @@ const along = (starts: Float64Array | undefined, sizes: Float64Array | undefined
   Array.from(starts ?? [], (start, k) => ({ start, size: sizes?.[k] ?? 0 }));
 
 /** Rows as high as the first column turns out to be wide. */
-function fillSquares(box: Box, count: number, inside: Inside): OwnInside {
+function fillSquares(box: Box, count: number, inside: Inside): CustomInside {
   const fill = (row: TrackSize) =>
     displays.grid.fill(
       { ...box, style: { ...box.style, rows: tracks(Array.from({ length: count }, () => row)) } },

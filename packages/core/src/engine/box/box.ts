@@ -24,8 +24,8 @@ export interface Box {
   readonly text: InlineContent | null;
   /** Natural size of a picture or film, px; its aspect is in the style. */
   readonly natural: { readonly inlineSize: number; readonly blockSize: number } | null;
-  /** Lays its inside out, where `display` is `own`: an arrangement that CSS writes in other words. */
-  readonly own?: (inside: Inside) => OwnInside;
+  /** Lays its inside out, where `display` is `custom`: an arrangement that CSS writes in other words. */
+  readonly custom?: (inside: Inside) => CustomInside;
   /** What a subgrid takes over from the grid around it; set by that grid while it is laid out. */
   readonly inherited?: {
     /** The box as it was given. */
@@ -53,15 +53,15 @@ export interface Inside {
 }
 
 /** What fills a box: its content height, px, and its boxes from its border box. */
-export interface OwnInside {
+export interface CustomInside {
   readonly blockSize: number;
   readonly children: Fragment[];
   readonly tracks?: NonNullable<Fragment['tracks']>;
-  readonly cells?: OwnCells;
+  readonly cells?: CustomCells;
 }
 
 /** The cells that the boxes in a box take, in their order; what it is cut into, px from its border box. */
-export interface OwnCells {
+export interface CustomCells {
   readonly areas: readonly GridArea[];
   readonly columns: readonly Track[];
   readonly rows: readonly Track[];
@@ -94,7 +94,7 @@ export interface Fragment {
     readonly rowSizes: Float64Array;
   };
   /** Where a box laid its inside out itself. */
-  readonly cells?: OwnCells;
+  readonly cells?: CustomCells;
 }
 
 /** What the box around gives: percentages refer to `inline` and `block`, NaN where not known. */

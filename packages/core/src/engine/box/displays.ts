@@ -1,4 +1,4 @@
-import type { Box, Inside, OwnInside, Fragment } from './box.js';
+import type { Box, Inside, CustomInside, Fragment } from './box.js';
 import type { Aligned, SelfAlignment } from './style.js';
 
 export type Constraint = 'min-content' | 'max-content';
@@ -30,7 +30,7 @@ export interface Pending {
   readonly rtl: boolean;
 }
 
-export interface Filled extends OwnInside {
+export interface Filled extends CustomInside {
   readonly pending: readonly Pending[];
   /** Where a grid puts a box that is absolutely placed in it. */
   readonly areaOf?: (box: Box) => Edges;
@@ -46,7 +46,7 @@ export interface Display {
   readonly fill: (box: Box, inside: Inside) => Filled;
 }
 
-export type DisplayName = 'block' | 'grid' | 'lanes' | 'flex' | 'own';
+export type DisplayName = 'block' | 'grid' | 'lanes' | 'flex' | 'custom';
 
 /**
  * Every display by name. A box and its displays need one another, so `engine.ts` fills this in and

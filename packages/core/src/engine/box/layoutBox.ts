@@ -102,15 +102,15 @@ function blockBounds(style: BoxStyle, basis: number, frame: number): { least: nu
 
 /** Inline size of a box that fills its containing block when it says nothing else. */
 export function stretchInlineSize(box: Box, space: Space): number {
-  return ownInlineSize(box, space, 'stretch');
+  return resolveInlineSize(box, space, 'stretch');
 }
 
 /** Inline size of a box that hugs its content when it says nothing else (`fit-content`). */
 export function fitInlineSize(box: Box, space: Space): number {
-  return ownInlineSize(box, space, 'fit-content');
+  return resolveInlineSize(box, space, 'fit-content');
 }
 
-function ownInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-content'): number {
+function resolveInlineSize(box: Box, space: Space, otherwise: 'stretch' | 'fit-content'): number {
   const { style } = box;
   const frame = frameOf(style, space.inline);
   const [inlineFrame, blockFrame] = [inlineSum(frame), blockSum(frame)];

@@ -3,5 +3,5 @@ import type { Display } from './displays.js';
 /** A box that lays its inside out itself; its width never depends on what is in it. */
 export const own: Display = {
   inlineSize: () => 0,
-  fill: (box, inside) => ({ blockSize: 0, children: [], ...box.own?.(inside), pending: [] }),
+  fill: (box, inside) => ({ blockSize: 0, children: [], ...box.custom?.(inside), pending: [] }),
 };

@@ -69,7 +69,7 @@ export interface Aligned<T> {
 
 /** Everything of a box that its layout depends on; lengths in px or shares of a basis. */
 export interface BoxStyle {
-  readonly display: 'block' | 'grid' | 'lanes' | 'flex' | 'own' | 'none';
+  readonly display: 'block' | 'grid' | 'lanes' | 'flex' | 'custom' | 'none';
   readonly position: 'static' | 'relative' | 'absolute';
   readonly direction: 'ltr' | 'rtl';
   readonly boxSizing: 'content-box' | 'border-box';

@@ -9,7 +9,7 @@ import { FIXED, initializeTracks } from './tracks.js';
 import {
   countsBackwards,
   edgesOf,
-  ownInlineSize,
+  definiteInlineSize,
   isColumnSubgrid,
   isRowSubgrid,
   type AxisGeometry,
@@ -135,7 +135,7 @@ export function columnItems(placed: PlacedGrid, gap: number, before: RowsBefore)
       return;
     }
     const inner = placeSubgrid(placed, k, gap, null, null, NaN);
-    const own = gapOf(item.style.columnGap, ownInlineSize(item.style), gap);
+    const own = gapOf(item.style.columnGap, definiteInlineSize(item.style), gap);
     const innerBefore =
       before.tracks && dependsOnRows(inner, false)
         ? { tracks: subgridTracks(placed, k, gap, before.tracks, rowArea(k)) }

@@ -31,7 +31,7 @@ export function edgesOf({ style }: Box, axis: 'column' | 'row', basis: number): 
 }
 
 /** The width that a subgrid asks for in px, which its gap refers to while columns are sized; else NaN. */
-export const ownInlineSize = ({ inlineSize }: BoxStyle) =>
+export const definiteInlineSize = ({ inlineSize }: BoxStyle) =>
   typeof inlineSize === 'number' ? inlineSize : NaN;
 
 interface SubgridAxis {

@@ -5,7 +5,7 @@ import { bandsOf, type Band } from '../../document/bands.js';
 import { levelOf, type Level } from '../../document/levels.js';
 import { levelLayout, layoutCollection } from '../../layout/layout.js';
 import { tileSelector, type Declarations } from '../../engine/css/rule.js';
-import type { Layout, OwnRule } from '../../arrangements/kind.js';
+import type { Layout, BandRule } from '../../arrangements/kind.js';
 import type { CollectionDocument, TrackSize } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
@@ -16,7 +16,7 @@ export interface BandCss {
   /** By selector; carried to narrower bands that do not say otherwise. */
   readonly rules: Readonly<Record<string, Declarations>>;
   /** What holds in this band alone. */
-  readonly own: readonly OwnRule[];
+  readonly inBand: readonly BandRule[];
 }
 
 /**
@@ -25,7 +25,7 @@ export interface BandCss {
  */
 export function bandCss(document: CollectionDocument, band: Band, measurer: TextMeasurer): BandCss {
   const rules: Record<string, Declarations> = {};
-  const own: OwnRule[] = [];
+  const inBand: BandRule[] = [];
   let whole: Layout | null = null;
   const layoutOf = (level: Level) => () => {
     whole ??= layoutCollection(document, band.at, { measurer });
@@ -47,11 +47,11 @@ export function bandCss(document: CollectionDocument, band: Band, measurer: Text
     rules[selector] = { ...css.grid, ...rules[selector] };
     if (css.before) rules[`${selector}::before`] = css.before;
     for (const [id, declarations] of Object.entries(css.tiles)) rules[tileSelector(id)] = declarations;
-    own.push(...(css.own ?? []));
+    inBand.push(...(css.inBand ?? []));
     for (const id of view.order) if (view.tiles[id]?.kind === 'group') visit(id, tileSelector(id));
   };
   visit(null, COLLECTION);
-  return { rules, own };
+  return { rules, inBand };
 }
 
 /** The columns that a level has at the page's width: those of a group are known by laying it out. */

@@ -17,7 +17,7 @@ import { pictureOf } from '../../document/card.js';
 import { typeSizeCss } from '../../look/css.js';
 import { px } from '../../engine/css/units.js';
 import type { PictureImage } from '../../parts/part.js';
-import type { OwnRule } from '../../arrangements/kind.js';
+import type { BandRule } from '../../arrangements/kind.js';
 import type { CollectionDocument, FamilyName, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
@@ -73,7 +73,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     if (text) parts.push(`${at} (width < ${band.below}px) {\n${indent(text)}\n}`);
     said = css.rules;
   });
-  parts.push(...ownParts(pieces, at));
+  parts.push(...inBandParts(pieces, at));
   const before = selectorsBefore(document);
   for (const band of bands) {
     const hidden = allTiles(document).filter(
@@ -92,10 +92,10 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
 }
 
 /** What holds in one band alone; neighbouring pieces that say the same are one. */
-function ownParts(pieces: readonly Piece[], at: string): string[] {
+function inBandParts(pieces: readonly Piece[], at: string): string[] {
   const runs: { from: number; below: number; text: string }[] = [];
   for (const { band, css } of pieces) {
-    const text = ownText(css.own);
+    const text = inBandText(css.inBand);
     const last = runs.at(-1);
     if (last?.text === text) last.from = band.from;
     else runs.push({ from: band.from, below: band.below, text });
@@ -104,9 +104,9 @@ function ownParts(pieces: readonly Piece[], at: string): string[] {
 }
 
 /** Rules in the conditions that they ask for; neighbours with the same ones share them. */
-function ownText(own: readonly OwnRule[]): string {
+function inBandText(rules: readonly BandRule[]): string {
   const blocks: { condition: string; rules: string[] }[] = [];
-  for (const rule of own) {
+  for (const rule of rules) {
     const condition = rule.supports ? `@supports ${rule.supports}` : rule.media ? `@media ${rule.media}` : '';
     const last = blocks.at(-1);
     if (last?.condition === condition) last.rules.push(ruleCss(rule));

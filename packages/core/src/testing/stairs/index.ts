@@ -1,6 +1,6 @@
 import { placeIn, shownTiles } from '../../document/bands.js';
 import { fields, number } from '../../document/checks.js';
-import { tracksOfOneSize, ownLevel, putTile } from '../../arrangements/shared/boxes.js';
+import { tracksOfOneSize, customLevel, putTile } from '../../arrangements/shared/boxes.js';
 import { evenShares } from '../../arrangements/shared/columnCount.js';
 import { frameCss, SLOT, stackCss } from '../../arrangements/shared/css.js';
 import type { ArrangementKind, CssInput, LevelBox, LevelCss, LevelInput } from '../../arrangements/kind.js';
@@ -22,7 +22,7 @@ const count = ({ document, band }: Pick<LevelInput, 'document' | 'band'>) =>
 function stairsBox(input: LevelInput): LevelBox {
   const { columnGap, rowGap } = input.band.arrangement;
   const { step } = stepsOf(input.band.arrangement);
-  return ownLevel(input, {
+  return customLevel(input, {
     lay:
       (tiles) =>
       ({ inlineSize: inner, frame }) => {

@@ -1,4 +1,4 @@
-import { isAddress, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
+import { clone, isAddress, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import { addressFor } from '../../../../api/pictures';
@@ -38,7 +38,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
     setPicking(null);
     dispatch(
       runHere('Add mark', (draft) => {
-        (draft.icons ??= {})[icon.id] ??= JSON.parse(JSON.stringify(icon)) as (typeof draft.icons)[string];
+        (draft.icons ??= {})[icon.id] ??= clone(icon);
         setPart([tile.id], part.id, {
           icons: [...part.icons, { icon: icon.id, picture: null, label: icon.name, address: '' }],
         })(draft);
