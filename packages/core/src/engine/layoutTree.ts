@@ -1,14 +1,15 @@
 import { block } from './box/block.js';
-import { displays } from './box/displays.js';
+import { custom } from './box/custom.js';
+import { displays, type Display, type DisplayName } from './box/displays.js';
 import { flex } from './box/flex.js';
-import { own } from './box/own.js';
 import { layoutBox } from './box/layoutBox.js';
 import { INITIAL_STYLE, type BoxStyle } from './box/style.js';
 import { grid } from './grid/layoutGrid.js';
 import { lanes } from './lanes/layoutLanes.js';
 import type { Box, Fragment } from './box/box.js';
 
-Object.assign(displays, { block, grid, flex, lanes, own });
+const all: Readonly<Record<DisplayName, Display>> = { block, grid, flex, lanes, custom };
+Object.assign(displays, all);
 
 const WINDOW_STYLE: BoxStyle = { ...INITIAL_STYLE, position: 'relative' };
 
