@@ -38,7 +38,7 @@ const setParts =
   (id: string, parts: (before: readonly Part[]) => readonly Part[]): Command =>
   (draft) => {
     const tile = draft.tiles[id];
-    if (tile?.kind === 'card') tile.parts = parts(tile.parts as readonly Part[]) as typeof tile.parts;
+    if (tile?.kind === 'card') tile.parts = parts(tile.parts) as typeof tile.parts;
   };
 const label = (words: string): Part => ({ id: 'label', kind: 'label', words });
 const kinds = (document: CollectionDocument, id: string): PartName[] =>
