@@ -136,5 +136,6 @@ export * from './edit/recipes/slots.js';
 export * from './edit/tables/plainName.js';
 export * from './look/designTokens.js';
 export * from './edit/tables/readTable.js';
+export * from './edit/tables/mapping.js';
 export * from './edit/tables/commands.js';
 export * from './edit/recipes/starters.js';

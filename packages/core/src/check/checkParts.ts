@@ -1,23 +1,16 @@
 import { fields, isObject, list, oneOf } from '../document/checks.js';
 import { LIMITS } from '../document/limits.js';
 import { id } from '../look/checks.js';
+import { perObject } from '../memo.js';
 import { isPart, partKindOf, partKinds } from '../parts/index.js';
 import type { Check } from '../document/checks.js';
 import type { PartName } from '../document/types.js';
 import type { PartKind } from '../parts/part.js';
 
-const checks = new WeakMap<PartKind, Check>();
-
-/** A part of that kind; its check is made once. */
-function checkOf(kind: PartKind): Check {
-  let check = checks.get(kind);
-  if (!check) {
-    const { name, called, fields: own, optional = [] } = kind;
-    check = fields({ id, kind: oneOf([name], 'The kind of a part'), ...own }, called, ['id', ...optional]);
-    checks.set(kind, check);
-  }
-  return check;
-}
+/** A part of that kind. */
+const checkOf = perObject(({ name, called, fields: own, optional = [] }: PartKind): Check =>
+  fields({ id, kind: oneOf([name], 'The kind of a part'), ...own }, called, ['id', ...optional]),
+);
 
 const part: Check = (value, path, report) => {
   const name = isObject(value) ? String(value.kind) : '';

@@ -12,5 +12,9 @@ export interface Problem {
 export const pointerSegment = (key: string | number) =>
   String(key).replaceAll('~', '~0').replaceAll('/', '~1');
 
+/** The segments of a JSON Pointer, as they were before `pointerSegment`. */
+export const pointerSegments = (pointer: string): string[] =>
+  pointer.split('/').map((each) => each.replaceAll('~1', '/').replaceAll('~0', '~'));
+
 /** A problem as one line of text: `/tiles/beds/look/fill: …`. */
 export const formatProblem = ({ path, message }: Problem) => `${path || '(document)'}: ${message}`;

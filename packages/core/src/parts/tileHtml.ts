@@ -23,20 +23,22 @@ function groupHtml(document: CollectionDocument, tile: GroupTile, sources: Sourc
 
 function cardHtml(document: CollectionDocument, tile: Card, sources: Sources): string {
   const composition = compositionOf(tile);
-  const leading = leadingPart(tile);
   return composition.write({
     document,
     tile,
     sources,
     is: `class="${composition.className}" data-tile="${tile.id}"`,
     parts: partsHtml(document, tile, sources),
-    cover: leading ? '' : coverHtml(tile),
+    cover: leadingPart(tile) ? '' : coverHtml(tile),
     badges: badgesHtml(tile),
   });
 }
 
+/** The elements of each part, in order. */
+type PartsHtml = readonly (readonly string[])[];
+
 /** What each part of a card is written as, in order; an empty one is no element. */
-export function partsHtml(document: CollectionDocument, tile: Card, sources: Sources): readonly string[][] {
+export function partsHtml(document: CollectionDocument, tile: Card, sources: Sources): PartsHtml {
   const { elements } = compositionOf(tile);
   const leading = leadingPart(tile);
   const levels = headingLevels(document).get(tile.id);
@@ -44,17 +46,15 @@ export function partsHtml(document: CollectionDocument, tile: Card, sources: Sou
   const named = isApart(tile);
   return tile.parts.map((part, k) => {
     const kind = partKindOf(part);
-    return [
-      ...kind.html(part, {
-        document,
-        tile,
-        sources,
-        headingLevel: levels?.[k] ?? 2,
-        leads: part === leading ? (tile.link ?? null) : null,
-        element: elements?.[part.kind],
-        attributes: named && kind.rules ? `data-part="${escapeHtml(part.id)}"` : '',
-      }),
-    ];
+    return kind.html(part, {
+      document,
+      tile,
+      sources,
+      headingLevel: levels?.[k] ?? 2,
+      leads: part === leading ? (tile.link ?? null) : null,
+      element: elements?.[part.kind],
+      attributes: named && kind.rules ? `data-part="${escapeHtml(part.id)}"` : '',
+    });
   });
 }
 

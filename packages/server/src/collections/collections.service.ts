@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { HttpStatus, Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import {
@@ -24,6 +23,7 @@ import { describeCollection, describeStored, SUMMARY_VERSION, type Described } f
 import { patched, patchedInSlices } from './patched.js';
 import { missing, refuse, requireCurrent, requirePresentFormat, reused } from './refusals.js';
 import { Revision } from './revision.entity.js';
+import { changesOf, hashOf, insertRevision, locked } from './revisions.js';
 
 /** Characters of JSON from which a document is checked in a thread of its own. */
 const LARGE = 600_000;
@@ -311,46 +311,3 @@ const whole = ({ id, name, revision, updatedAt }: Collection, document: Collecti
   updatedAt,
   document,
 });
-
-async function locked(manager: EntityManager, workspaceId: string, id: string): Promise<Collection> {
-  const found = await manager.findOne(Collection, {
-    where: { workspaceId, id },
-    lock: { mode: 'pessimistic_write' },
-  });
-  return found ?? missing(id);
-}
-
-interface NewRevision {
-  readonly collectionId: string;
-  readonly number: number;
-  readonly document?: string;
-  readonly patch?: string;
-  readonly patchHash?: string;
-  readonly changeId?: string | null;
-}
-
-/** What is JSON already is written as it is. */
-const insertRevision = (manager: EntityManager, revision: NewRevision) =>
-  manager.query(
-    `INSERT INTO collection_revision (collection_id, number, document, patch, patch_hash, change_id, format)
-     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [
-      revision.collectionId,
-      revision.number,
-      revision.document ?? null,
-      revision.patch ?? null,
-      revision.patchHash ?? null,
-      revision.changeId ?? null,
-      FORMAT_VERSION,
-    ],
-  );
-
-/** Only what a change altered of what lists show. */
-function changesOf(before: Collection, after: Described): Partial<Described> {
-  const altered = Object.entries(after).filter(
-    ([field, value]) => JSON.stringify(before[field as keyof Described]) !== JSON.stringify(value),
-  );
-  return Object.fromEntries(altered);
-}
-
-const hashOf = (patch: JsonPatch) => createHash('sha256').update(JSON.stringify(patch)).digest('hex');

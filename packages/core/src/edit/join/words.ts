@@ -1,3 +1,4 @@
+import { pointerSegments } from '../../document/problems.js';
 import type { CollectionDocument } from '../../document/types.js';
 import type { Joined, Meeting } from './types.js';
 
@@ -17,10 +18,7 @@ export function meetingWords(
   mine: CollectionDocument,
   other: CollectionDocument,
 ): MeetingWords {
-  const segments = path
-    .split('/')
-    .slice(1)
-    .map((each) => each.replaceAll('~1', '/').replaceAll('~0', '~'));
+  const segments = pointerSegments(path).slice(1);
   const { of, rest } = subject(segments, mine, other);
   const last = rest.at(-1) ?? '';
   const said = (value: unknown, of: CollectionDocument) => shownAs(value, last, of);

@@ -5,7 +5,7 @@ import { withContents } from '../../document/levels.js';
 import { plainWords } from '../../parts/richText.js';
 import { isSame, recipeDifferences, recipeLook } from './follow.js';
 import { recipeTilesOf } from './recipeTiles.js';
-import { contentOf, slotField, slotsOf } from './slots.js';
+import { contentOf, heldSlots, slotsOf } from './slots.js';
 import { useRoot } from './update.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
@@ -132,11 +132,10 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
 function fill(tile: Tile, recipe: Recipe, content: ReturnType<typeof handedOn>): Tile {
   if (tile.kind === 'group') return tile;
   const filled = clone<Card>(tile);
-  for (const slot of recipe.slots) {
+  for (const { of, ...slot } of heldSlots(recipe)) {
     if (slot.tile !== tile.recipe?.tile) continue;
-    const of = slotField(recipe, slot);
     const part = filled.parts.find(({ id }) => id === slot.part);
-    if (!of || !part) continue;
+    if (!part) continue;
     const put = (value: unknown) => Object.assign(part, { [slot.field]: value });
     const exact = content.exact.get(`${of.kind} ${slot.field}`);
     if (exact !== undefined) put(exact);

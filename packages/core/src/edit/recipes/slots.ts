@@ -37,9 +37,17 @@ export function slotsOf(tiles: Readonly<Record<TileId, Tile>>, root: TileId): Sl
   return slots;
 }
 
-/** What a slot of a recipe holds; undefined where it is for nothing that is there. */
-export const slotField = ({ tiles }: Pick<Recipe, 'tiles'>, slot: Slot): ContentField | undefined =>
-  tiles[slot.tile] &&
-  contentOf({ [slot.tile]: tiles[slot.tile] as Tile }, slot.tile).find(
-    ({ tile, part, field }) => tile === slot.tile && part === slot.part && field === slot.field,
-  );
+/** A slot with what it holds. */
+export interface HeldSlot extends Slot {
+  readonly of: ContentField;
+}
+
+/** The slots of a recipe that are for something that is there, with what that is. */
+export function heldSlots({ tiles, root, slots }: Recipe): HeldSlot[] {
+  const keyOf = ({ tile, part, field }: Omit<Slot, 'name'>) => [tile, part, field].join(' ');
+  const all = new Map(contentOf(tiles, root).map((each) => [keyOf(each), each]));
+  return slots.flatMap((slot) => {
+    const of = all.get(keyOf(slot));
+    return of ? [{ ...slot, of }] : [];
+  });
+}

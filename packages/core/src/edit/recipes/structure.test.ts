@@ -104,7 +104,7 @@ describe('what no slot holds', () => {
       hold(['c'], { heading: 'Own words' }),
     );
     expect(recipeDifferences(own.recipes, own.tiles.b as Tile)).toEqual([
-      { of: 'content', field: 'heading level', own: 4, recipe: undefined },
+      { of: 'content', field: 'parts/heading/level', own: 4, recipe: undefined },
     ]);
     expect(recipeDifferences(own.recipes, own.tiles.c as Tile)).toEqual([
       { of: 'content', field: 'link', own: '#own', recipe: undefined },
@@ -124,5 +124,17 @@ describe('what no slot holds', () => {
       '#all',
       { words: 'Own words', level: 3 },
     ]);
+  });
+
+  test('may be a field that nobody knows, whatever its name', () => {
+    const setField =
+      (id: string, value: string): Command =>
+      (draft) =>
+        void Object.assign(draft.tiles[id] ?? {}, { 'parts/heading/note': value });
+    const made = change(change(three(), setField('a', 'kept')).document, updateRecipe('a', freshId)).document;
+    expect(made.tiles.b).toHaveProperty(['parts/heading/note'], 'kept');
+    const own = change(made, setField('b', 'mine')).document;
+    const back = change(own, resetToRecipe(['b'])).document;
+    expect(back.tiles.b).toEqual(made.tiles.b);
   });
 });

@@ -1,8 +1,9 @@
 import { clone } from '../../document/clone.js';
 import { partsOf } from '../../document/card.js';
+import { pointerSegment, pointerSegments } from '../../document/problems.js';
 import type { Card, Part, Recipe, Slot, Tile, TileId } from '../../document/types.js';
 
-/** Values of a tile by where they are in it: `link`, or `heading level` in the part of that id. */
+/** Values of a tile by where they are in it, as JSON Pointers write it: `link`, `parts/heading/level`. */
 export type Values = Readonly<Record<string, unknown>>;
 
 /** What a tile has as its own and never from a recipe. */
@@ -11,14 +12,16 @@ const OWN = new Set(['id', 'name', 'kind', 'place', 'look', 'recipe', 'order', '
 /** Which parts a card has, in order: each by its id and kind. */
 const PARTS = 'parts';
 
-const keyOf = (part: string, field: string) => `${part} ${field}`;
+const keyOf = (part: string, field: string) => `${PARTS}/${part}/${pointerSegment(field)}`;
 
 /** Everything that a tile says beside its look and its place; what the slots of its recipe hold is left out. */
 export function valuesOf(tile: Tile, slots: readonly Slot[], inRecipe: TileId): Values {
   const held = new Set(
     slots.flatMap((slot) => (slot.tile === inRecipe ? [keyOf(slot.part, slot.field)] : [])),
   );
-  const own = Object.entries(tile).filter(([field]) => !OWN.has(field));
+  const own = Object.entries(tile).flatMap(([field, value]): [string, unknown][] =>
+    OWN.has(field) ? [] : [[pointerSegment(field), value]],
+  );
   const inParts = partsOf(tile).flatMap((part) =>
     Object.entries(part).flatMap(([field, value]): [string, unknown][] =>
       field === 'id' || field === 'kind' || held.has(keyOf(part.id, field))
@@ -41,8 +44,8 @@ export const recipeValues = (recipe: Recipe, tile: TileId): Values =>
  */
 export function writeValue(tile: Tile, key: string, value: unknown, like: Tile | undefined): void {
   if (key === PARTS) return writeParts(tile, value as readonly Pick<Part, 'id' | 'kind'>[], like);
-  const [first = '', field] = key.split(' ');
-  const on = field === undefined ? tile : partsOf(tile).find(({ id }) => id === first);
+  const [first = '', part, field] = pointerSegments(key);
+  const on = field === undefined ? tile : partsOf(tile).find(({ id }) => id === part);
   if (on) set(on, field ?? first, value);
 }
 

@@ -1,29 +1,12 @@
 import { clone } from '../../document/clone.js';
 import { forgetTiles, removeTiles } from '../commands/tiles.js';
-import { isAddress, readAddress } from '../../engine/css/address.js';
-import { LIMITS } from '../../document/limits.js';
 import { withContents } from '../../document/levels.js';
-import { partIn } from '../../document/card.js';
 import { addTiles, tilesFrom } from '../recipes/commands.js';
-import { slotField, type ContentField } from '../recipes/slots.js';
-import { plainWords } from '../../parts/richText.js';
-import { plainName } from './plainName.js';
+import { fillRow, type Row, type WritableTile } from './fillRow.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
-import type {
-  CollectionDocument,
-  Recipe,
-  Slot,
-  Table,
-  TableId,
-  Tile,
-  TileId,
-  Words,
-} from '../../document/types.js';
+import type { CollectionDocument, Recipe, Table, TableId, Tile, TileId } from '../../document/types.js';
 import type { ReadTable } from './readTable.js';
-
-type WritableTile = Draft['tiles'][string];
-type Row = Readonly<Record<string, string>>;
 
 export interface ImportTable {
   readonly id: TableId;
@@ -36,54 +19,7 @@ export interface ImportTable {
   readonly freshId: (tile: Tile) => TileId;
 }
 
-/** A slot with what it holds. */
-export interface TableSlot extends Slot {
-  readonly of: ContentField;
-}
-
-/** Slots whose content a cell of a table can be. */
-export const tableSlots = (recipe: Recipe): TableSlot[] =>
-  recipe.slots.flatMap((slot) => {
-    const of = slotField(recipe, slot);
-    return of && of.holds !== 'other' ? [{ ...slot, of }] : [];
-  });
-
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
-
-/** A guess at which column fills which slot: by name, then by what is in it. */
-export function guessMapping(recipe: Recipe, { columns }: ReadTable): Record<string, string> {
-  const mapping: Record<string, string> = {};
-  const left = [...columns];
-  const take = (slot: string, found: string | undefined) => {
-    if (found === undefined) return;
-    mapping[slot] = found;
-    left.splice(left.indexOf(found), 1);
-  };
-  const slots = tableSlots(recipe);
-  for (const { name, of } of slots)
-    take(
-      name,
-      left.find((column) => [plainName(name), plainName(of.name)].includes(plainName(column))),
-    );
-  for (const { name, of } of slots) {
-    const { likely } = of;
-    if (!(name in mapping) && likely)
-      take(
-        name,
-        left.find((column) => likely.test(column)),
-      );
-  }
-  return mapping;
-}
-
-/** The column that tells all rows apart: one that is named so, else the first whose cells all differ. */
-export function guessKey({ columns, rows }: ReadTable): string | null {
-  const tells = columns.filter((column) => {
-    const cells = rows.map((row) => row[column] ?? '');
-    return cells.every((cell) => cell !== '') && new Set(cells).size === rows.length;
-  });
-  return tells.find((column) => /^(id|key|no|number|slug)$/i.test(column)) ?? tells[0] ?? null;
-}
 
 /** @throws RangeError when two rows have the same key, or one has none; the message names them */
 function byKey(rows: readonly Row[], key: string): Map<string, Row> {
@@ -97,56 +33,6 @@ function byKey(rows: readonly Row[], key: string): Map<string, Row> {
     all.set(value, row);
   });
   return all;
-}
-
-/** What a cell makes of a slot; undefined: nothing, the field stays. */
-function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown {
-  if (holds === 'picture') {
-    const wanted = plainName(cell);
-    const found = Object.values(draft.pictures).find(
-      ({ id, name, file }) => wanted !== '' && [id, name, file].some((each) => plainName(each) === wanted),
-    );
-    return found?.id;
-  }
-  if (holds === 'address') {
-    const address = readAddress(cell);
-    return address !== null && isAddress(address) && address !== '' ? address : undefined;
-  }
-  return cell.slice(0, LIMITS.words);
-}
-
-/** Fills the tiles of one row; with the row before, only what was not changed by hand. */
-function fillRow(
-  draft: Draft,
-  table: Table,
-  tiles: readonly WritableTile[],
-  row: Row,
-  before?: Row,
-): string[] {
-  const recipe = draft.recipes?.[table.recipe] as Recipe | undefined;
-  const changed: string[] = [];
-  for (const [slot, column] of Object.entries(table.mapping)) {
-    const found = recipe && tableSlots(recipe).find(({ name }) => name === slot);
-    const tile = tiles.find(({ recipe: use }) => use?.tile === found?.tile);
-    const part = found && tile && partIn(tile, found.part);
-    if (!found || !part) continue;
-    const value = valueFor(draft, found.of, row[column] ?? '');
-    if (value === undefined) continue;
-    const fields = part as unknown as Record<string, unknown>;
-    if (before) {
-      if (before[column] === row[column]) continue;
-      const was = valueFor(draft, found.of, before[column] ?? '');
-      const held = fields[found.field];
-      const now = found.of.takesRich ? plainWords(held as Words) : held;
-      if (was !== undefined && now !== was) continue;
-    }
-    fields[found.field] = value;
-    changed.push(slot);
-  }
-  const [first] = tiles;
-  const name = (row[table.key] ?? '').slice(0, LIMITS.name);
-  if (first && (!before || first.name === before[table.key])) first.name = name || 'Row';
-  return changed;
 }
 
 const passes = ({ filter }: Pick<Table, 'filter'>, row: Row) =>

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { filterTable, guessKey, guessMapping, importTable, sortTable, updateTable } from './commands.js';
+import { filterTable, importTable, sortTable, updateTable } from './commands.js';
+import { guessKey, guessMapping } from './mapping.js';
 import { readTable, TableError } from './readTable.js';
 import { change } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';

@@ -113,9 +113,11 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   );
 }
 
-/** `headingLineHeight` as “Heading line height”. */
+/** `headingLineHeight` as “Heading line height”, `parts/heading/level` as “Heading level”. */
 const words = (field: string) =>
   field
+    .replace(/^parts\//, '')
+    .replaceAll('/', ' ')
     .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
     .replace(/^./, (letter) => letter.toUpperCase());
 

@@ -1,0 +1,64 @@
+import { isAddress, readAddress } from '../../engine/css/address.js';
+import { LIMITS } from '../../document/limits.js';
+import { partIn } from '../../document/card.js';
+import { plainWords } from '../../parts/richText.js';
+import { tableSlots } from './mapping.js';
+import { plainName } from './plainName.js';
+import type { Draft } from '../commands/draft.js';
+import type { ContentField } from '../recipes/slots.js';
+import type { Recipe, Table, Words } from '../../document/types.js';
+
+export type WritableTile = Draft['tiles'][string];
+/** Cells by their columns. */
+export type Row = Readonly<Record<string, string>>;
+
+/** What a cell makes of a slot; undefined: nothing, the field stays. */
+function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown {
+  if (holds === 'picture') {
+    const wanted = plainName(cell);
+    const found = Object.values(draft.pictures).find(
+      ({ id, name, file }) => wanted !== '' && [id, name, file].some((each) => plainName(each) === wanted),
+    );
+    return found?.id;
+  }
+  if (holds === 'address') {
+    const address = readAddress(cell);
+    return address !== null && isAddress(address) && address !== '' ? address : undefined;
+  }
+  return cell.slice(0, LIMITS.words);
+}
+
+/** Fills the tiles of one row; with the row before, only what was not changed by hand. */
+export function fillRow(
+  draft: Draft,
+  table: Table,
+  tiles: readonly WritableTile[],
+  row: Row,
+  before?: Row,
+): string[] {
+  const recipe = draft.recipes?.[table.recipe] as Recipe | undefined;
+  const slots = new Map(recipe ? tableSlots(recipe).map((slot) => [slot.name, slot]) : []);
+  const changed: string[] = [];
+  for (const [slot, column] of Object.entries(table.mapping)) {
+    const found = slots.get(slot);
+    const tile = tiles.find(({ recipe: use }) => use?.tile === found?.tile);
+    const part = found && tile && partIn(tile, found.part);
+    if (!found || !part) continue;
+    const value = valueFor(draft, found.of, row[column] ?? '');
+    if (value === undefined) continue;
+    const fields = part as unknown as Record<string, unknown>;
+    if (before) {
+      if (before[column] === row[column]) continue;
+      const was = valueFor(draft, found.of, before[column] ?? '');
+      const held = fields[found.field];
+      const now = found.of.takesRich ? plainWords(held as Words) : held;
+      if (was !== undefined && now !== was) continue;
+    }
+    fields[found.field] = value;
+    changed.push(slot);
+  }
+  const [first] = tiles;
+  const name = (row[table.key] ?? '').slice(0, LIMITS.name);
+  if (first && (!before || first.name === before[table.key])) first.name = name || 'Row';
+  return changed;
+}
