@@ -133,6 +133,15 @@ class World {
     await this.openBrowser();
   }
 
+  /** The revisions that changed a tile, for when what was typed in it is not there. */
+  async changesOf(tile: string) {
+    const found = await this.asked(
+      this.database,
+      `SELECT number, created_at, patch FROM collection_revision WHERE patch::text LIKE '%${tile}%' ORDER BY number`,
+    );
+    return found.rows.map((row) => JSON.stringify(row).slice(0, 600));
+  }
+
   counted(what: string) {
     this.count(what);
   }
@@ -237,6 +246,31 @@ class Tab {
   }
 }
 
+/** What the browser keeps for a server's pages: how much is unsent, and why versions were set aside. */
+const keptIn = (page: Page) =>
+  page.evaluate(async () => {
+    const answer = <Value>(asked: IDBRequest<Value>) =>
+      new Promise<Value>((resolve, reject) => {
+        asked.onsuccess = () => resolve(asked.result);
+        asked.onerror = () => reject(new Error('The database does not answer.'));
+      });
+    let left = Object.keys(localStorage).filter((key) => key.startsWith('noria-unsent:')).length;
+    const aside: string[] = [];
+    for (const { name = '' } of await indexedDB.databases()) {
+      const database = await answer(indexedDB.open(name));
+      for (const name of database.objectStoreNames) {
+        const store = database.transaction(name).objectStore(name);
+        for (const key of await answer(store.getAllKeys())) {
+          if (typeof key !== 'string') continue;
+          if (key.startsWith('unsent:')) left++;
+          if (key.startsWith('aside:')) aside.push(((await answer(store.get(key))) as { why: string }).why);
+        }
+      }
+      database.close();
+    }
+    return { left, aside };
+  });
+
 test('kills of servers, database, network, tabs and browser lose, misplace and double no edit', async () => {
   test.setTimeout((SECONDS + 900) * 1000);
   const random = seeded(SEED);
@@ -305,6 +339,7 @@ test('kills of servers, database, network, tabs and browser lose, misplace and d
     for (const k of [0, 1]) await world.startServer(k);
     await world.context.setOffline(false);
     for (const tab of tabs) await quietly(tab.page?.close() ?? Promise.resolve());
+    const setAside: string[] = [];
     for (const number of [0, 1]) {
       const page = await world.context.newPage();
       await page.goto(`${world.url(number)}/collections/${id}/compose`);
@@ -313,32 +348,8 @@ test('kills of servers, database, network, tabs and browser lose, misplace and d
       // Nobody is asked: no two changed the same.
       await expect(page.getByRole('alertdialog')).toHaveCount(0);
       // What other tabs left is sent from any view, now and then.
-      await expect
-        .poll(() =>
-          page.evaluate(async () => {
-            const databases = await indexedDB.databases();
-            const open = (name: string) =>
-              new Promise<IDBDatabase>((resolve, reject) => {
-                const asked = indexedDB.open(name);
-                asked.onsuccess = () => resolve(asked.result);
-                asked.onerror = () => reject(new Error('not opened'));
-              });
-            let left = Object.keys(localStorage).filter((key) => key.startsWith('noria-unsent:')).length;
-            for (const { name = '' } of databases) {
-              const database = await open(name);
-              for (const store of database.objectStoreNames) {
-                const keys = await new Promise<IDBValidKey[]>((resolve) => {
-                  const asked = database.transaction(store).objectStore(store).getAllKeys();
-                  asked.onsuccess = () => resolve(asked.result);
-                });
-                left += keys.filter((key) => typeof key === 'string' && key.startsWith('unsent:')).length;
-              }
-              database.close();
-            }
-            return left;
-          }),
-        )
-        .toBe(0);
+      await expect.poll(async () => (await keptIn(page)).left).toBe(0);
+      setAside.push(...(await keptIn(page)).aside);
     }
 
     const stored = (await (await fetch(`${world.url(0)}/api/workspaces/huts/collections/${id}`)).json()) as {
@@ -367,17 +378,19 @@ test('kills of servers, database, network, tabs and browser lose, misplace and d
           continue;
         misplaced.push(`${tile}: “${name ?? 'gone'}” instead of “${last.value}”`);
         world.log.push(...all.map(({ value, at }) => `${at % 1e6} typed in ${tile}: ${value}`));
+        world.log.push(...(await world.changesOf(tile)));
       }
     }
     console.log(
       `Torture, ${SECONDS} s, seed ${SEED}: killed ${JSON.stringify(world.killed)}; ${acknowledged.size} tiles added by two writers, ${typed} names typed in three tabs, ${stored.revision} revisions; lost ${lost.length}, misplaced ${misplaced.length}, doubled ${doubled.length}.`,
     );
     if (misplaced.length + lost.length > 0) console.log(world.log.sort().join('\n'));
-    expect({ lost, doubled, foreign, misplaced }).toEqual({
+    expect({ lost, doubled, foreign, misplaced, setAside }).toEqual({
       lost: [],
       doubled: [],
       foreign: [],
       misplaced: [],
+      setAside: [],
     });
     expect(acknowledged.size).toBeGreaterThan(0);
     expect(typed).toBeGreaterThan(0);

@@ -19,6 +19,11 @@ export class ServerAway extends Error {
   }
 }
 
+/** Whether the same request may be answered otherwise in a while: nothing was decided. */
+export const isPassing = (error: unknown): boolean =>
+  error instanceof ServerAway ||
+  (error instanceof ServerProblem && (error.status >= 500 || error.status === 429));
+
 /** @throws ServerAway when there is no answer or a gateway's, ServerProblem when the answer is an error */
 export async function request(path: string, init: RequestInit = {}): Promise<Response> {
   let response: Response;

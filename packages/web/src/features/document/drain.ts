@@ -1,4 +1,4 @@
-import { ServerAway } from '../../api/problem';
+import { isPassing } from '../../api/problem';
 import { announce, warn } from '../notices';
 import { drainLater } from '../later';
 import { leftLock, sendLeft } from './left';
@@ -45,7 +45,7 @@ export function keepDraining(dispatch: AppDispatch, getState: () => RootState): 
         () => undefined,
         (error: unknown) => {
           // It is tried again anyhow.
-          if (!(error instanceof ServerAway)) console.warn(error);
+          if (!isPassing(error)) console.warn(error);
         },
       )
       .finally(() => (running = null));

@@ -93,3 +93,19 @@ test('of those that had arrived already only the rest is sent', async () => {
     [{ op: 'replace', path: '/tiles/t1/parts/1/words', value: 'bunks' }],
   ]);
 });
+
+test('what can’t be read just now is left where it is, and tried again', async () => {
+  const sent = serverAt(5);
+  const { fetch } = globalThis;
+  const failing = (url: string, init?: RequestInit) =>
+    url.includes('/revisions/')
+      ? Promise.resolve(Response.json({ detail: 'No connection to the database.' }, { status: 503 }))
+      : fetch(url, init);
+  Object.assign(globalThis, { fetch: failing });
+  left(null, figure('12'));
+  await expect(sendLeft(LEFT)).rejects.toMatchObject({ status: 503 });
+  expect(await listAside('c')).toEqual([]);
+  Object.assign(globalThis, { fetch });
+  expect(await sendLeft(LEFT)).toEqual({ kind: 'saved', name: 'Beds' });
+  expect(sent).toHaveLength(1);
+});

@@ -1,5 +1,5 @@
 import { readCollection, sendChange, type StoredCollection } from '../../api/collections';
-import { ServerProblem } from '../../api/problem';
+import { isPassing, ServerProblem } from '../../api/problem';
 import { setAside } from './aside';
 import { dropOutbox, keepOutbox, readOutbox, type Outbox, type OutboxKey } from './outbox';
 import { onTop, versionOf } from './versions';
@@ -35,7 +35,7 @@ export async function arrivedOrLeft(of: OutboxKey): Promise<Outbox | null> {
     await keepOutbox(of.collection, left, of.tab);
     return unsent.length > 0 ? left : null;
   } catch (error) {
-    if (error instanceof ServerProblem && error.status < 500 && error.status !== 429) return outbox;
+    if (error instanceof ServerProblem && !isPassing(error)) return outbox;
     throw error;
   }
 }
@@ -49,7 +49,7 @@ export const readOrDeleted = (id: string): Promise<StoredCollection | null> =>
 
 /**
  * Sends what an outbox holds, on top of what is stored now.
- * @throws ServerAway when the server can’t be reached
+ * @throws ServerAway, or a ServerProblem that passes, when it must be tried again later
  */
 export async function sendLeft(of: OutboxKey): Promise<LeftOutcome> {
   const id = of.collection;
@@ -63,9 +63,9 @@ export async function sendLeft(of: OutboxKey): Promise<LeftOutcome> {
     if (!stored) return { kind: 'deleted' };
     const { name } = stored;
     const version = await versionOf(of, left, stored).catch((error: unknown) => {
-      // Not to be reached now, or never to be read.
-      if (!(error instanceof ServerProblem) && !(error instanceof Error && error.name === 'PatchError'))
-        throw error;
+      const isNever =
+        error instanceof ServerProblem || (error instanceof Error && error.name === 'PatchError');
+      if (!isNever || isPassing(error)) throw error;
       return null;
     });
     if (!version) return unreadable(of, left, stored);
@@ -82,7 +82,7 @@ export async function sendLeft(of: OutboxKey): Promise<LeftOutcome> {
     try {
       await sendChange(id, stored.revision, changeId, unsent);
     } catch (error) {
-      if (!(error instanceof ServerProblem) || error.status >= 500 || error.status === 429) throw error;
+      if (!(error instanceof ServerProblem) || isPassing(error)) throw error;
       if (error.status === 412) continue;
       await setAside({ collection: id, why: error.message, document: version.document });
       await dropOutbox(of);

@@ -1,5 +1,5 @@
 import { difference } from '@noria/core';
-import { ServerProblem } from '../../api/problem';
+import { isPassing, ServerProblem } from '../../api/problem';
 import { readCollection } from '../../api/collections';
 import { announce, warn } from '../notices';
 import { opened } from './documentSlice';
@@ -40,7 +40,7 @@ const openLeft =
     const stored = await readOrDeleted(id);
     if (!left) return false;
     const version = await versionOf(of, left, stored).catch((error: unknown) => {
-      if (error instanceof ServerProblem) return null;
+      if (error instanceof ServerProblem && !isPassing(error)) return null;
       throw error;
     });
     if (!version) return false;

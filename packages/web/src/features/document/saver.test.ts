@@ -133,6 +133,24 @@ describe('saving', () => {
     expect(state()).toMatchObject({ revision: 8, saving: { state: 'saved' } });
   });
 
+  test('what can’t be read just now while joining is tried again until it can', async () => {
+    const theirs = { ...stats([[1, 1]]), language: 'de' };
+    const stored = { id: 'c', name: 'Beds', revision: 7, updatedAt: '', document: theirs };
+    const sent = serverOf(
+      problem(412, 'Changed elsewhere.'),
+      problem(503, 'No connection to the database.'),
+      problem(412, 'Changed elsewhere.'),
+      () => Response.json(stored),
+      saved(8),
+    );
+    const { rename, state } = open();
+    rename('A');
+    await pass(10_000);
+    expect(sent.map(({ method }) => method)).toEqual(['PATCH', 'GET', 'PATCH', 'GET', 'PATCH']);
+    expect(state().document).toMatchObject({ name: 'A', language: 'de' });
+    expect(state()).toMatchObject({ revision: 8, saving: { state: 'saved' } });
+  });
+
   test('a tile that was deleted elsewhere and changed here is asked about; what is not chosen is set aside', async () => {
     const theirs = { ...stats([]), order: [], tiles: {} };
     const stored = { id: 'c', name: 'Beds', revision: 7, updatedAt: '', document: theirs };

@@ -1,6 +1,6 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { sendChange } from '../../api/collections';
-import { ServerAway, ServerProblem } from '../../api/problem';
+import { isPassing, ServerProblem } from '../../api/problem';
 import { warn } from '../notices';
 import {
   acknowledged,
@@ -108,10 +108,7 @@ async function send(
       dispatch(savingChanged({ state: 'deleted' }));
       return null;
     }
-    const isAway =
-      error instanceof ServerAway ||
-      (error instanceof ServerProblem && (error.status >= 500 || error.status === 429));
-    if (isAway) {
+    if (isPassing(error)) {
       dispatch(
         savingChanged({
           state: 'waiting',
@@ -131,7 +128,7 @@ async function join(dispatch: AppDispatch): Promise<number | null> {
     await dispatch(catchUp());
     return 0;
   } catch (error) {
-    if (error instanceof ServerAway) return RETRY_MS[0] as number;
+    if (isPassing(error)) return RETRY_MS[0] as number;
     dispatch(warn(error instanceof Error ? error.message : String(error)));
     return null;
   }

@@ -1,5 +1,5 @@
 import type { Dispatch } from '@reduxjs/toolkit';
-import { request, ServerAway, ServerProblem } from '../../api/problem';
+import { isPassing, request, ServerProblem } from '../../api/problem';
 import { warn } from '../notices';
 import {
   alone,
@@ -62,7 +62,7 @@ async function send(of: string, dispatch: Dispatch): Promise<void> {
         body: JSON.stringify(asked.body),
       });
     } catch (error) {
-      if (error instanceof ServerAway || !(error instanceof ServerProblem) || error.status >= 500) return;
+      if (!(error instanceof ServerProblem) || isPassing(error)) return;
       dispatch(warn(error.message));
     }
     // What was typed while it was on its way goes next.
