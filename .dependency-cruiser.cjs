@@ -14,7 +14,10 @@ const FLOORS = [
   'export',
 ];
 
-/** Imports point one way: core ← cli, server, web; features of web keep to themselves. */
+/** The floors of web; the first two stand beside each other. */
+const WEB_FLOORS = ['(ui|api)', 'editor', 'screens', 'app'];
+
+/** Imports point one way: core ← cli, server, web, and in each from floor to floor. */
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
@@ -106,15 +109,33 @@ module.exports = {
       from: { path: '^packages/(cli|server|web)/src' },
       to: { path: '^packages/(cli|server|web)/src', pathNot: '^packages/$1/src' },
     },
-    {
-      name: 'features-keep-to-themselves',
-      comment: 'a feature of web imports another one only through its index',
+    ...WEB_FLOORS.slice(1).flatMap((floor, k) => ({
+      name: `web-${floor}-stands-on-what-is-above-it`,
+      comment: `web’s floors: ui, api ← ${WEB_FLOORS.slice(1).join(' ← ')}`,
       severity: 'error',
-      from: { path: '^packages/web/src/features/([^/]+)/' },
-      to: {
-        path: '^packages/web/src/features/([^/]+)/',
-        pathNot: '^packages/web/src/features/($1/|[^/]+/index\\.ts$)',
-      },
+      from: { path: `^packages/web/src/(${WEB_FLOORS.slice(0, k + 1).join('|')})/` },
+      to: { path: `^packages/web/src/${floor}/` },
+    })),
+    {
+      name: 'web-ui-and-api-keep-apart',
+      comment: 'what is drawn knows no server, and what speaks with the server draws nothing',
+      severity: 'error',
+      from: { path: '^packages/web/src/(ui|api)/' },
+      to: { path: '^packages/web/src/(ui|api)/', pathNot: '^packages/web/src/$1/' },
+    },
+    {
+      name: 'screens-keep-to-themselves',
+      comment: 'a screen imports none of another screen: what two need is the editor’s',
+      severity: 'error',
+      from: { path: '^packages/web/src/screens/([^/]+)/' },
+      to: { path: '^packages/web/src/screens/', pathNot: '^packages/web/src/screens/$1/' },
+    },
+    {
+      name: 'screens-come-when-they-are-gone-to',
+      comment: 'the router fetches each screen by itself, so that the first is light',
+      severity: 'error',
+      from: { path: '^packages/web/src/app/' },
+      to: { path: '^packages/web/src/screens/', dependencyTypesNot: ['dynamic-import'] },
     },
   ],
   options: {

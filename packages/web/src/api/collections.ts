@@ -7,10 +7,9 @@ import {
 } from '@noria/core';
 import type { Page } from './pages';
 import { request } from './problem';
+import { workspacePath } from './workspace';
 
-/** The workspace that this installation serves; accounts with more come later. */
-export const WORKSPACE = 'huts';
-const collections = `/api/workspaces/${WORKSPACE}/collections`;
+const collections = () => workspacePath('collections');
 
 export interface StoredCollection {
   readonly id: string;
@@ -61,7 +60,9 @@ export async function listCollections(
   limit = 24,
 ): Promise<Page<ListedCollection>> {
   const query = new URLSearchParams({ limit: String(limit), ...(after !== null && { after }) });
-  const page = (await (await request(`${collections}?${query.toString()}`)).json()) as Page<ListedCollection>;
+  const page = (await (
+    await request(`${collections()}?${query.toString()}`)
+  ).json()) as Page<ListedCollection>;
   return { ...page, entries: page.entries.map(readable) };
 }
 
@@ -76,7 +77,7 @@ function readable(listed: ListedCollection): ListedCollection {
 
 /** The collections that have recipes. */
 export async function listRecipes(): Promise<StoredCollection[]> {
-  const all = (await (await request(`/api/workspaces/${WORKSPACE}/recipes`)).json()) as unknown[];
+  const all = (await (await request(workspacePath('recipes'))).json()) as unknown[];
   return all.flatMap((each) => {
     try {
       return [received(each)];
@@ -87,12 +88,12 @@ export async function listRecipes(): Promise<StoredCollection[]> {
 }
 
 export async function readCollection(id: string): Promise<StoredCollection> {
-  return received(await (await request(`${collections}/${encodeURIComponent(id)}`)).json());
+  return received(await (await request(`${collections()}/${encodeURIComponent(id)}`)).json());
 }
 
 /** The document of a collection as it was at a revision, in the format version of then, unchecked. */
 export async function readStored(id: string, revision: number): Promise<unknown> {
-  const path = `${collections}/${encodeURIComponent(id)}/revisions/${revision}`;
+  const path = `${collections()}/${encodeURIComponent(id)}/revisions/${revision}`;
   const { document } = (await (await request(path)).json()) as { document: unknown };
   return document;
 }
@@ -107,7 +108,7 @@ export async function createCollection(body: {
   name?: string;
   document?: CollectionDocument;
 }): Promise<StoredCollection> {
-  const response = await request(collections, {
+  const response = await request(collections(), {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify(body),
@@ -119,7 +120,7 @@ export async function deleteCollection({
   id,
   revision,
 }: Pick<StoredCollection, 'id' | 'revision'>): Promise<void> {
-  await request(`${collections}/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${revision}"` } });
+  await request(`${collections()}/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${revision}"` } });
 }
 
 /**
@@ -134,7 +135,7 @@ export async function sendChange(
   patch: JsonPatch,
   format: number = FORMAT_VERSION,
 ): Promise<number> {
-  const response = await request(`${collections}/${id}`, {
+  const response = await request(`${collections()}/${id}`, {
     method: 'PATCH',
     headers: {
       'Content-Type': 'application/json-patch+json',

@@ -1,4 +1,4 @@
-import { WORKSPACE } from './collections';
+import { workspace, workspacePath } from './workspace';
 
 /** A collection was changed, or deleted, by whoever. */
 export interface CollectionChanged {
@@ -11,7 +11,8 @@ export interface CollectionChanged {
 
 type Hear = (change: CollectionChanged | 'again') => void;
 
-const NAME = 'noria-events';
+/** Of each workspace its own. */
+const channel = () => `noria-events:${workspace()}`;
 
 /**
  * Hears of changes of all collections of the workspace. One tab of a browser listens to the server and
@@ -22,12 +23,13 @@ const NAME = 'noria-events';
  */
 export function hearChanges(hear: Hear): () => void {
   if (typeof EventSource === 'undefined') return () => undefined;
-  const others = new BroadcastChannel(NAME);
+  const name = channel();
+  const others = new BroadcastChannel(name);
   others.onmessage = ({ data }: MessageEvent<CollectionChanged | 'again'>) => hear(data);
   const stop = new AbortController();
   const listen = () =>
     new Promise<void>((resolve) => {
-      const source = new EventSource(`/api/workspaces/${WORKSPACE}/events`);
+      const source = new EventSource(workspacePath('events'));
       let broken = false;
       const tell: Hear = (change) => {
         hear(change);
@@ -47,7 +49,7 @@ export function hearChanges(hear: Hear): () => void {
       });
     });
   // The lock goes to the next tab when this one is closed.
-  navigator.locks.request(NAME, { signal: stop.signal }, listen).catch(() => undefined);
+  navigator.locks.request(name, { signal: stop.signal }, listen).catch(() => undefined);
   return () => {
     stop.abort();
     others.close();

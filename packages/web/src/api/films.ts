@@ -1,11 +1,11 @@
 import type { FilmAsset } from '@noria/core';
-import { WORKSPACE } from './collections';
 import { fileId } from './ids';
 import { request } from './problem';
+import { workspacePath } from './workspace';
 
-const films = `/api/workspaces/${WORKSPACE}/films`;
+const films = () => workspacePath('films');
 
-export const filmAddress = ({ hash }: Pick<FilmAsset, 'hash'>) => `${films}/${hash}`;
+export const filmAddress = ({ hash }: Pick<FilmAsset, 'hash'>) => `${films()}/${hash}`;
 
 /** What the browser reads of a film: its size, how long it is, and a frame to show before it plays. */
 export interface ReadFilm {
@@ -67,7 +67,7 @@ const settled = (video: HTMLVideoElement, event: string, begin: () => void, name
 export async function uploadFilm(file: File, read: Omit<ReadFilm, 'poster'>): Promise<FilmAsset> {
   const form = new FormData();
   form.append('film', file);
-  const response = await request(films, { method: 'POST', body: form });
+  const response = await request(films(), { method: 'POST', body: form });
   const { hash, mediaType } = (await response.json()) as Pick<FilmAsset, 'hash' | 'mediaType'>;
   const name = file.name.replace(/\.[^.]+$/, '').slice(0, 80) || 'Film';
   const id = fileId(name, 'film', hash);

@@ -1,14 +1,14 @@
 import { pictureVariants, type PictureAsset } from '@noria/core';
-import { WORKSPACE } from './collections';
 import { fileId } from './ids';
 import { everyPage, type Page } from './pages';
 import { request } from './problem';
+import { workspacePath } from './workspace';
 
-const pictures = `/api/workspaces/${WORKSPACE}/pictures`;
+const pictures = () => workspacePath('pictures');
 
-export const originalAddress = ({ hash }: Pick<PictureAsset, 'hash'>) => `${pictures}/${hash}`;
+export const originalAddress = ({ hash }: Pick<PictureAsset, 'hash'>) => `${pictures()}/${hash}`;
 export const variantAddress = ({ hash }: Pick<PictureAsset, 'hash'>, inlineSize: number) =>
-  `${pictures}/${hash}/${inlineSize}`;
+  `${pictures()}/${hash}/${inlineSize}`;
 
 /** The smallest variant that is still sharp over so many device px. */
 export function addressFor(picture: Pick<PictureAsset, 'hash' | 'inlineSize'>, devicePx: number): string {
@@ -59,7 +59,7 @@ export async function listPictures(
   const query = new URLSearchParams({ limit: String(limit), only });
   if (search.trim() !== '') query.set('search', search.trim());
   if (after !== null) query.set('after', after);
-  return (await (await request(`${pictures}?${query.toString()}`)).json()) as PicturePage;
+  return (await (await request(`${pictures()}?${query.toString()}`)).json()) as PicturePage;
 }
 
 /** Every picture of the library. */
@@ -67,17 +67,17 @@ export const allPictures = (): Promise<LibraryPicture[]> =>
   everyPage((after) => listPictures({}, after, 200));
 
 export async function picturesUses(hash: string): Promise<PictureUse[]> {
-  return (await (await request(`${pictures}/${hash}/uses`)).json()) as PictureUse[];
+  return (await (await request(`${pictures()}/${hash}/uses`)).json()) as PictureUse[];
 }
 
 /** The address of what a picture is called and shows, and what is sent there. */
 export const pictureDetails = (
   hash: string,
   values: { readonly name?: string; readonly alternativeText?: string },
-) => ({ method: 'PATCH', path: `${pictures}/${hash}`, body: values });
+) => ({ method: 'PATCH', path: `${pictures()}/${hash}`, body: values });
 
 export async function deletePicture(hash: string, evenUsed: boolean): Promise<void> {
-  await request(`${pictures}/${hash}${evenUsed ? '?evenUsed=true' : ''}`, { method: 'DELETE' });
+  await request(`${pictures()}/${hash}${evenUsed ? '?evenUsed=true' : ''}`, { method: 'DELETE' });
 }
 
 const EXTENSIONS: Readonly<Record<PictureAsset['mediaType'], string>> = {
@@ -114,7 +114,7 @@ export async function uploadToLibrary(file: File, signal?: AbortSignal): Promise
   form.append('picture', file);
   // Many wait for their turn on the server, so there is no hurry.
   const patience = AbortSignal.timeout(300_000);
-  const response = await request(pictures, {
+  const response = await request(pictures(), {
     method: 'POST',
     body: form,
     signal: signal ? AbortSignal.any([signal, patience]) : patience,

@@ -12,9 +12,9 @@ import {
   type Command,
   type TileId,
 } from '@noria/core';
-import { needleMoved, taken } from '../features/compose/composeSlice';
-import { opened } from '../features/document/documentSlice';
-import { reducer, type AppThunk } from '../store/state';
+import { needleMoved, taken } from '../editor/editorSlice';
+import { opened } from '../editor/document/documentSlice';
+import { reducer, type AppThunk } from '../editor/state';
 
 /** Measures words where there is no browser: every letter is half as wide as its type is high. */
 class LetterCanvas {
@@ -76,6 +76,6 @@ export function composeStore(document: CollectionDocument, width = 1280) {
     steps: () => store.getState().document.past.map(({ name }) => name),
     said: () => store.getState().notices.announcement.words,
     warned: () => store.getState().notices.warning,
-    inHand: () => store.getState().compose.inHand,
+    inHand: () => store.getState().editor.inHand,
   };
 }

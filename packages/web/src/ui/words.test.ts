@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { fileId, newId, slugOf } from '../api/ids';
-import { sameButPlace, sameTiles } from '../features/compose/settings/sameTiles';
-import { shared } from '../features/compose/settings/shared';
+import { sameButPlace, sameTiles } from '../editor/settings/sameTiles';
+import { shared } from '../editor/settings/shared';
 import { stats } from '../testing/composeStore';
 import { count, nth } from './words';
 

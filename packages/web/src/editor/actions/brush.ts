@@ -1,0 +1,60 @@
+import { transfer, type TileId, type Transfer } from '@noria/core';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { brushTaken } from '../editorSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand, selectSetFor, selectView } from '../selectors';
+import { named } from './named';
+import type { AppThunk } from '../state';
+
+export const TRANSFERS: Readonly<Record<Transfer, string>> = {
+  look: 'look',
+  spans: 'spans',
+  place: 'place',
+  motion: 'motion',
+};
+
+/** Takes the look of the tile in hand, or another thing of it, to be put on others. */
+export const takeBrush =
+  (what: Transfer): AppThunk =>
+  (dispatch, getState) => {
+    const [from] = selectInHand(getState());
+    if (!from) {
+      dispatch(warn('Take the tile in hand whose look is to be given to others.'));
+      return;
+    }
+    dispatch(brushTaken({ from: from.id, what }));
+    dispatch(announce(`The ${TRANSFERS[what]} of ${from.name} is taken. Press tiles to put it on them.`));
+  };
+
+/** Puts what was taken on tiles; answers whether anything was. */
+export const putOn =
+  (ids: readonly TileId[]): AppThunk<boolean> =>
+  (dispatch, getState) => {
+    const state = getState();
+    const { brush } = state.editor;
+    const view = selectView(state);
+    if (!brush || !view.tiles[brush.from]) return false;
+    const to = ids.filter((id) => id !== brush.from);
+    if (to.length === 0) return true;
+    const { from, what } = brush;
+    const band = selectBand(state).index;
+    dispatch(
+      runHere(`Give ${TRANSFERS[what]}`, transfer({ from, to, what, band, setFor: selectSetFor(state) })),
+    );
+    dispatch(announce(`${named(to.flatMap((id) => view.tiles[id] ?? []))}: ${TRANSFERS[what]} taken over.`));
+    return true;
+  };
+
+/** Gives the look of the tile that was taken in hand first to all others in hand. */
+export const giveToHand =
+  (what: Transfer): AppThunk =>
+  (dispatch, getState) => {
+    const [from, ...to] = selectInHand(getState());
+    if (!from || to.length === 0) {
+      dispatch(takeBrush(what));
+      return;
+    }
+    dispatch(brushTaken({ from: from.id, what }));
+    dispatch(putOn(to.map(({ id }) => id)));
+    dispatch(brushTaken(null));
+  };

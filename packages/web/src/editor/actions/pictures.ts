@@ -1,0 +1,176 @@
+import {
+  addTile,
+  clone,
+  fitPictures,
+  pictureSlots,
+  placePictures,
+  mediaOf,
+  pictureOf,
+  setPart,
+  setTile,
+  setSlots,
+  type PictureAsset,
+  type Tile,
+  type TileId,
+} from '@noria/core';
+import { readFilm, uploadFilm } from '../../api/films';
+import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { uploadFiles } from '../pictures/upload';
+import { busyWith, takenBare } from '../editorSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { freshId } from './freshId';
+import { nextPosition } from './tiles';
+import type { AppThunk, RootState } from '../state';
+
+/** The slots of tiles as aspects, inline ÷ block, at the width shown. */
+function aspectsOf(state: RootState, ids: readonly TileId[]): number[] {
+  const { tiles } = selectLayout(state);
+  return ids.map((id) => {
+    const slot = tiles.find((tile) => tile.id === id);
+    return slot && slot.blockSize > 0 ? slot.inlineSize / slot.blockSize : 1;
+  });
+}
+
+interface TakePictures {
+  /** The tile that was pointed at; null: none, the pictures become new tiles. */
+  readonly onto: TileId | null;
+  readonly bestFit: boolean;
+}
+
+/** Uploads pictures, ZIPs of them and films; pictures fill tiles from the one pointed at, or become new ones. */
+export const addPictures =
+  (
+    files: readonly File[],
+    { onto, bestFit }: TakePictures = { onto: null, bestFit: false },
+  ): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    const films = files.filter(({ type }) => type.startsWith('video/'));
+    for (const film of films) await dispatch(addFilm(film, onto));
+    const others = files.filter((file) => !films.includes(file));
+    if (others.length === 0) return;
+    const arrived = await dispatch(uploadFiles(others));
+    if (arrived.length > 0) dispatch(takePictures(arrived, { onto, bestFit }));
+  };
+
+/** Puts pictures of the library into tiles, as one step. */
+export const takePictures =
+  (arrived: readonly LibraryPicture[], { onto, bestFit }: TakePictures): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const view = selectView(state);
+    // The same picture twice is one in the collection, and as many tiles.
+    const known = new Map(Object.values(view.pictures).map((each) => [each.hash, each]));
+    const pictures = arrived.map((picture): PictureAsset => {
+      const asset = known.get(picture.hash) ?? toAsset(picture);
+      known.set(picture.hash, asset);
+      return asset;
+    });
+    const pointed = onto === null ? undefined : view.tiles[onto];
+    const isOnPicture = onto !== null && pointed !== undefined && pictureOf(pointed) !== null;
+    // One picture replaces the one that it was dropped on, and no other.
+    const free = isOnPicture ? pictureSlots(view, onto) : emptySlots(state);
+    const slots = pictures.length === 1 ? free.slice(0, 1) : free.slice(0, pictures.length);
+    const { command, tiles } = placePictures({
+      pictures,
+      slots,
+      ...(bestFit && { aspects: aspectsOf(state, slots) }),
+      freshId: () => freshId('picture'),
+      // The rest follow the last that was filled.
+      position: slots.length > 0 ? view.order.indexOf(slots.at(-1) as TileId) + 1 : nextPosition(state),
+    });
+    const many = pictures.length > 1;
+    dispatch(runHere(many ? `Add ${pictures.length} pictures` : 'Picture', command));
+    dispatch(takenBare(tiles));
+    const fresh = tiles.length - slots.length;
+    dispatch(
+      announce(
+        many
+          ? `${pictures.length} pictures are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}. Best fit deals them out by their shape.`
+          : `${pictures[0]?.name ?? 'The picture'} is in and in hand.`,
+      ),
+    );
+  };
+
+/** Picture tiles that show nothing yet. */
+function emptySlots(state: RootState): TileId[] {
+  const view = selectView(state);
+  return pictureSlots(view, null).filter((id) => {
+    const tile = view.tiles[id];
+    return tile && pictureOf(tile)?.picture === null;
+  });
+}
+
+/** Deals the pictures of the tiles in hand, or of all, out by their shape: wide to wide slots, tall to tall. */
+export const dealPictures = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const view = selectView(state);
+  const held = selectInHand(state).filter((tile) => pictureOf(tile));
+  const ids = (held.length > 1 ? held : Object.values(view.tiles))
+    .filter((tile) => pictureOf(tile)?.picture && view.order.includes(tile.id))
+    .map(({ id }) => id);
+  if (ids.length < 2) {
+    dispatch(warn('Best fit needs two picture tiles or more.'));
+    return;
+  }
+  const aspects = aspectsOf(state, ids);
+  dispatch(runHere('Best fit', fitPictures(Object.fromEntries(ids.map((id, k) => [id, aspects[k] ?? 1])))));
+  dispatch(announce(`${ids.length} pictures were dealt out by their shape.`));
+};
+
+/**
+ * Locks every tile of a mosaic in its slot, and deals the pictures out among the slots: a mosaic makes
+ * slots for its pictures, so they have to stay for the pictures to go to them.
+ */
+export const fitToSlots = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const view = selectView(state);
+  const { tiles } = selectLayout(state);
+  const shown = tiles.filter(({ id }) => view.tiles[id] && pictureOf(view.tiles[id]));
+  const aspects = Object.fromEntries(
+    shown.map(({ id, inlineSize, blockSize }) => [id, blockSize > 0 ? inlineSize / blockSize : 1]),
+  );
+  const slots = Object.fromEntries(
+    tiles.map(({ id, column, row, columnSpan, rowSpan }) => [id, { column, row, columnSpan, rowSpan }]),
+  );
+  dispatch(
+    runHere('Fit to slots', (draft) => {
+      setSlots(slots, selectBand(state).index)(draft);
+      fitPictures(aspects)(draft);
+    }),
+  );
+  dispatch(announce(`${shown.length} pictures were dealt out among these slots, which are locked now.`));
+};
+
+/** Puts a film into the tile pointed at when it is one for films, else into a new one. */
+const addFilm =
+  (file: File, onto: TileId | null): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    dispatch(busyWith(`Reading ${file.name}`));
+    try {
+      const read = await readFilm(file);
+      const view = selectView(getState());
+      const film = await uploadFilm(file, read);
+      const poster = await uploadPicture(read.poster);
+      const target = onto === null ? undefined : view.tiles[onto];
+      const media = target && mediaOf(target);
+      const id = target && media && 'film' in media ? target.id : freshId('film');
+      dispatch(
+        runHere('Film', (draft) => {
+          (draft.films ??= {})[film.id] = clone(film);
+          draft.pictures[poster.id] = clone(poster);
+          if (!draft.tiles[id]) addTile('film', id, nextPosition(getState()))(draft);
+          setTile([id], { name: film.name })(draft);
+          const part = mediaOf(draft.tiles[id] as Tile)?.id ?? '';
+          setPart([id], part, { film: film.id, poster: poster.id })(draft);
+        }),
+      );
+      dispatch(takenBare([id]));
+      dispatch(announce(`${film.name} is in and in hand.`));
+    } catch (error) {
+      dispatch(warn(error instanceof Error ? error.message : String(error)));
+    } finally {
+      dispatch(busyWith(null));
+    }
+  };

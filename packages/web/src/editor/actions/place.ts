@@ -1,0 +1,213 @@
+import {
+  hasCells,
+  moveByCells,
+  moveInOrder,
+  moveToCell,
+  placeIn,
+  setBreakBefore,
+  setFit,
+  setLayer,
+  setPin,
+  setSlots,
+  setSpan,
+  type Fit,
+} from '@noria/core';
+import { KIND_WORDS } from '../../ui/kindWords';
+import { announce } from '../../ui/notices/noticesSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { named } from './named';
+import type { AppThunk } from '../state';
+
+/** Sets a span of all tiles in hand. */
+export const spanTiles =
+  (span: { columnSpan?: number; rowSpan?: number }): AppThunk =>
+  (dispatch, getState) => {
+    const tiles = selectInHand(getState());
+    if (tiles.length === 0) return;
+    const band = selectBand(getState());
+    const setFor = selectSetFor(getState());
+    dispatch(
+      runHere('Span', setSpan({ tiles: tiles.map(({ id }) => id), band: band.index, setFor, ...span })),
+    );
+    dispatch(sayPlace());
+  };
+
+/** Grows or shrinks the span of all tiles in hand, each from its own. */
+export const growTiles =
+  (columns: number, rows: number): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const band = selectBand(state);
+    const view = selectView(state);
+    const setFor = selectSetFor(state);
+    const tiles = selectInHand(state);
+    if (tiles.length === 0) return;
+    const { kind } = band.arrangement;
+    if (!hasCells(kind) && (kind !== 'masonry' || columns === 0)) {
+      dispatch(announce(`In ${KIND_WORDS[kind].toLowerCase()} the size of a tile is not by spans.`));
+      return;
+    }
+    const most = band.columns.length;
+    const commands = tiles.map((tile) => {
+      const place = placeIn(view, tile, band.index);
+      const columnSpan = Math.min(most, Math.max(1, Math.min(place.columnSpan, most) + columns));
+      return setSpan({
+        tiles: [tile.id],
+        band: band.index,
+        setFor,
+        ...(columns !== 0 && { columnSpan }),
+        ...(rows !== 0 && { rowSpan: Math.max(1, place.rowSpan + rows) }),
+      });
+    });
+    dispatch(runHere('Span', (draft) => commands.forEach((command) => command(draft))));
+    dispatch(sayPlace());
+  };
+
+/** Moves the tiles in hand by so many cells. */
+export const stepTiles =
+  (columns: number, rows: number): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const view = selectView(state);
+    const tiles = selectInHand(state);
+    const [tile] = tiles;
+    const layout = selectLayout(state);
+    const at = layout.tiles.find(({ id }) => id === tile?.id);
+    if (!tile || !at) return;
+    const band = selectBand(state);
+    if (!hasCells(band.arrangement.kind)) {
+      dispatch(reorderTiles(columns + rows > 0 ? 1 : -1));
+      return;
+    }
+    const cell = { column: at.column + columns, row: at.row + rows };
+    if (tiles.length > 1) {
+      dispatch(
+        runHere(
+          'Move',
+          moveByCells(
+            view,
+            tiles.map(({ id }) => id),
+            band,
+            columns,
+            rows,
+          ),
+        ),
+      );
+    } else {
+      const outside =
+        cell.column < 1 || cell.row < 1 || cell.column + at.columnSpan - 1 > layout.columns.length;
+      if (outside) return;
+      dispatch(runHere('Move', moveToCell(view, tile.id, band, cell).command));
+    }
+    dispatch(sayPlace());
+  };
+
+/** Holds the tiles in hand where they are, or lets them flow when all are held. */
+export const pinTiles = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const { index: band, arrangement } = selectBand(state);
+  const tiles = selectInHand(state);
+  if (tiles.length === 0) return;
+  const view = selectView(state);
+  const laid = new Map(selectLayout(state).tiles.map((tile) => [tile.id, tile]));
+  const places = tiles.map((tile) => placeIn(view, tile, band));
+  if (arrangement.kind === 'mosaic') {
+    const locked = places.every(({ slot }) => slot);
+    const slots = tiles.map(({ id }) => {
+      const at = laid.get(id);
+      if (locked || !at) return [id, null] as const;
+      const { column, row, columnSpan, rowSpan } = at;
+      return [id, { column, row, columnSpan, rowSpan }] as const;
+    });
+    dispatch(runHere(locked ? 'Unlock' : 'Lock', setSlots(Object.fromEntries(slots), band)));
+    dispatch(announce(`${named(tiles)} ${locked ? 'free' : 'locked in place'}.`));
+    return;
+  }
+  if (arrangement.kind === 'rows') {
+    const begins = places.every(({ breakBefore }) => breakBefore);
+    const ids = tiles.map(({ id }) => id);
+    dispatch(runHere(begins ? 'No break' : 'Break', setBreakBefore(ids, !begins, band, selectSetFor(state))));
+    dispatch(announce(`${named(tiles)} ${begins ? 'flowing in order' : 'beginning a row'}.`));
+    return;
+  }
+  if (arrangement.kind !== 'bento') {
+    dispatch(announce(`In ${KIND_WORDS[arrangement.kind].toLowerCase()} tiles are not pinned.`));
+    return;
+  }
+  const held = places.every(({ pin }) => pin);
+  dispatch(
+    runHere(held ? 'Free' : 'Pin', (draft) =>
+      tiles.forEach(({ id }) => {
+        const at = laid.get(id);
+        setPin([id], band, held || !at ? null : { column: at.column, row: at.row })(draft);
+      }),
+    ),
+  );
+  dispatch(announce(`${named(tiles)} ${held ? 'free, flowing in order' : 'pinned here'}.`));
+};
+
+/** Moves the tiles in hand earlier (−1) or later (+1) in reading order. */
+export const reorderTiles =
+  (by: -1 | 1): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const { order } = selectView(state);
+    const ids = selectInHand(state).map(({ id }) => id);
+    const first = order.findIndex((id) => ids.includes(id));
+    if (first === -1) return;
+    dispatch(runHere('Order', moveInOrder(ids, first + by)));
+    const position = selectView(getState()).order.findIndex((id) => ids.includes(id)) + 1;
+    dispatch(announce(`Number ${position} of ${order.length} in reading order.`));
+  };
+
+/** Sets how the tiles in hand lie in their cells. */
+export const fitTiles =
+  (fit: Partial<Fit>): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const ids = selectInHand(state).map(({ id }) => id);
+    dispatch(runHere('Fit', setFit(ids, fit, selectBand(state).index, selectSetFor(state))));
+  };
+
+/** Lifts the tiles in hand over others in the same cells (1), or lowers them (−1). */
+export const layerTiles =
+  (by: -1 | 1): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const band = selectBand(state).index;
+    const tiles = selectInHand(state);
+    const setFor = selectSetFor(state);
+    const commands = tiles.map((tile) =>
+      setLayer([tile.id], placeIn(selectView(state), tile, band).layer + by, band, setFor),
+    );
+    if (commands.length === 0) return;
+    dispatch(runHere(by === 1 ? 'Lift' : 'Lower', (draft) => commands.forEach((command) => command(draft))));
+    dispatch(announce(`${named(tiles)} ${by === 1 ? 'lifted' : 'lowered'} by a layer.`));
+  };
+
+/** Says where the tile in hand is now. */
+export const sayPlace = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const [tile] = selectInHand(state);
+  const { tiles, coverage } = selectLayout(state);
+  const at = tiles.find(({ id }) => id === tile?.id);
+  if (!tile || !at) return;
+  const { kind } = selectBand(state).arrangement;
+  if (!hasCells(kind)) {
+    const { order } = selectView(state);
+    dispatch(
+      announce(`“${tile.name}”: number ${order.indexOf(tile.id) + 1} of ${order.length} in reading order.`),
+    );
+    return;
+  }
+  const holes =
+    coverage.holes.length === 0
+      ? 'no holes'
+      : `${coverage.holes.length} ${coverage.holes.length === 1 ? 'hole' : 'holes'}`;
+  dispatch(
+    announce(
+      `“${tile.name}”: ${at.columnSpan} by ${at.rowSpan}, column ${at.column}, row ${at.row}; ${holes}.`,
+    ),
+  );
+};

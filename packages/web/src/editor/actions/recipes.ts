@@ -1,0 +1,105 @@
+import {
+  addFromRecipe,
+  addVariant,
+  applyRecipe,
+  makeRecipe,
+  releaseTiles,
+  resetToRecipe,
+  setVariant,
+  starterAssets,
+  updateRecipe,
+  type Assets,
+  type Recipe,
+} from '@noria/core';
+import { newId } from '../../api/ids';
+import { announce } from '../../ui/notices/noticesSlice';
+import { takenBare } from '../editorSlice';
+import { runHere } from '../here';
+import { selectInHand, selectView } from '../selectors';
+import { freshId } from './freshId';
+import { named } from './named';
+import { nextPosition } from './tiles';
+import type { AppThunk } from '../state';
+
+const fresh = ({ kind }: { kind: Parameters<typeof freshId>[0] }) => freshId(kind);
+
+/** Lets the tiles in hand use a recipe, or adds a tile that does. */
+export const takeRecipe =
+  (recipe: Recipe, variant: string | null, assets: Assets = starterAssets): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const tiles = selectInHand(state);
+    const use = { recipe, variant, assets, freshId: fresh };
+    if (tiles.length > 0) {
+      dispatch(
+        runHere(
+          'Use recipe',
+          applyRecipe(
+            tiles.map(({ id }) => id),
+            use,
+          ),
+        ),
+      );
+      dispatch(announce(`${named(tiles)}: ${recipe.name} is used.`));
+      return;
+    }
+    let root = '';
+    dispatch(
+      runHere(
+        'Add from recipe',
+        addFromRecipe({
+          ...use,
+          position: nextPosition(state),
+          freshId: (part) => {
+            const id = fresh(part);
+            if (part.id === recipe.root) root = id;
+            return id;
+          },
+        }),
+      ),
+    );
+    dispatch(takenBare([root]));
+    dispatch(announce(`${recipe.name} was added and is in hand.`));
+  };
+
+/** Makes a recipe of the tile in hand. */
+export const recipeFromHand =
+  (name: string): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const [tile] = selectInHand(state);
+    if (!tile) return;
+    const id = newId(name, 'recipe');
+    dispatch(runHere('Make recipe', makeRecipe(tile.id, id, name)));
+    dispatch(announce(`The recipe ${name} was made; ${tile.name} uses it.`));
+  };
+
+export const variantFromHand =
+  (name: string): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const [tile] = selectInHand(state);
+    const recipe = tile?.recipe && selectView(state).recipes?.[tile.recipe.recipe];
+    if (!tile || !recipe) return;
+    const id = newId(name, 'variant');
+    dispatch(runHere('Add variant', addVariant(tile.id, id, name)));
+  };
+
+const onHand =
+  (step: string, command: (ids: readonly string[]) => ReturnType<typeof releaseTiles>): AppThunk =>
+  (dispatch, getState) => {
+    dispatch(runHere(step, command(selectInHand(getState()).map(({ id }) => id))));
+  };
+
+export const showVariant = (variant: string | null) => onHand('Variant', (ids) => setVariant(ids, variant));
+export const releaseHand = () => onHand('Release', releaseTiles);
+export const resetHand = (fields?: readonly string[]) =>
+  onHand('Back to the recipe', (ids) => resetToRecipe(ids, fields));
+
+/** Changes the recipe into what the tile in hand has become; the others follow. */
+export const changeRecipe = (): AppThunk => (dispatch, getState) => {
+  const [tile] = selectInHand(getState());
+  if (!tile) return;
+  dispatch(runHere('Change recipe', updateRecipe(tile.id, fresh)));
+  dispatch(announce('The recipe was changed; every tile that uses it follows.'));
+};

@@ -1,0 +1,197 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { checkDocument, type ArrangementName } from '@noria/core';
+import { composeStore, stats } from '../../testing/composeStore';
+import { entered } from '../editorSlice';
+import { selectInHand, selectTrail } from '../selectors';
+import { redo, undo } from '../document/run';
+import { addNewTile, copiedText, deleteTiles, duplicateTiles, pasteText } from './tiles';
+import { enterGroup, groupInHand, takeApart } from './groups';
+import { fitToSlots } from './pictures';
+import { giveToHand, putOn, takeBrush } from './brush';
+import { growTiles, pinTiles, reorderTiles, stepTiles } from './place';
+import { letGo, takeAll, takeMoreTowards, takeTowards } from './hand';
+
+const SPANS = [
+  [2, 1],
+  [1, 1],
+  [1, 2],
+  [1, 1],
+  [2, 1],
+] as const;
+const open = (kind: ArrangementName = 'bento') => composeStore(stats(SPANS, { kind }));
+
+describe('any work', () => {
+  const acts = {
+    right: () => takeTowards(1, 0),
+    down: () => takeTowards(0, 1),
+    more: () => takeMoreTowards(1, 0),
+    all: () => takeAll(),
+    grow: () => growTiles(1, 0),
+    shrink: () => growTiles(-1, 0),
+    higher: () => growTiles(0, 1),
+    step: () => stepTiles(1, 0),
+    stepDown: () => stepTiles(0, 1),
+    pin: () => pinTiles(),
+    later: () => reorderTiles(1),
+    copy: () => duplicateTiles(),
+    add: () => addNewTile('text'),
+    group: () => groupInHand(),
+    enter: () => enterGroup(),
+    apart: () => takeApart(),
+    out: () => letGo(),
+    remove: () => deleteTiles(),
+    fit: () => fitToSlots(),
+    look: () => giveToHand('look'),
+  } as const;
+  const kinds = fc.constantFrom<ArrangementName>('bento', 'fluid', 'masonry', 'rows', 'mosaic', 'fan');
+  const work = fc.array(fc.constantFrom(...(Object.keys(acts) as (keyof typeof acts)[])), {
+    minLength: 3,
+    maxLength: 14,
+  });
+
+  test('leaves a sound document in every kind, undone to the start and done again to the end', () => {
+    fc.assert(
+      fc.property(kinds, work, (kind, names) => {
+        const { run, document, steps, warned, store } = open(kind);
+        const start = document();
+        for (const name of names) {
+          run<unknown>(acts[name]());
+          // Only the look asks for a tile in hand in words that are seen.
+          expect([null, 'Take the tile in hand whose look is to be given to others.']).toContain(warned());
+          // What is in hand is always there.
+          const inHand = selectInHand(store.getState());
+          expect(new Set(inHand).size).toBe(inHand.length);
+        }
+        const end = document();
+        expect(checkDocument(JSON.parse(JSON.stringify(end))).document).toEqual(end);
+        const done = steps().length;
+        for (let k = 0; k < done; k++) run(undo());
+        expect(document()).toEqual(start);
+        for (let k = 0; k < done; k++) run(redo());
+        expect(document()).toEqual(end);
+      }),
+      { numRuns: 60 },
+    );
+  }, 120_000);
+});
+
+describe('what is in hand', () => {
+  test('moves to the nearest tile in a direction, and takes it as well', () => {
+    const { run, inHand } = open();
+    expect(run(takeTowards(1, 0))).toBe('t1');
+    expect(run(takeTowards(1, 0))).toBe('t2');
+    run(takeMoreTowards(1, 0));
+    expect(inHand()).toEqual(['t2', 't3']);
+    run(takeMoreTowards(-1, 0));
+    expect(inHand()).toEqual(['t3', 't2']);
+    run(letGo());
+    expect(inHand()).toEqual([]);
+  });
+
+  test('a copy is taken; what is deleted is let go', () => {
+    const { take, run, inHand, document, said } = open();
+    take('t2');
+    run(duplicateTiles());
+    expect(inHand()).toHaveLength(1);
+    expect(document().order).toHaveLength(6);
+    expect(inHand()).not.toContain('t2');
+    take('t1', 't2');
+    run(deleteTiles());
+    expect(inHand()).toEqual([]);
+    expect(document().order).toHaveLength(4);
+    expect(said()).toBe('2 tiles deleted. Undo brings them back.');
+  });
+
+  test('a new tile comes after what is in hand', () => {
+    const { take, run, document, inHand } = open();
+    take('t2');
+    run(addNewTile('quote'));
+    expect(document().order.indexOf(inHand()[0] ?? '')).toBe(2);
+  });
+});
+
+describe('groups', () => {
+  test('are made, entered, left and taken apart', () => {
+    const { take, run, document, inHand, store, said } = open();
+    take('t2', 't4');
+    run(groupInHand());
+    const [group = ''] = inHand();
+    expect(document().tiles[group]).toMatchObject({ kind: 'group', order: ['t2', 't4'] });
+    run(enterGroup());
+    expect(selectTrail(store.getState())).toEqual([group]);
+    expect(inHand()).toEqual(['t2']);
+    run(letGo());
+    run(letGo());
+    expect(selectTrail(store.getState())).toEqual([]);
+    expect(inHand()).toEqual([group]);
+    run(takeApart());
+    expect(document().order.toSorted()).toEqual(['t1', 't2', 't3', 't4', 't5']);
+    expect(said()).toBe('Taken apart; 2 tiles in hand.');
+  });
+
+  test('one that is undone away is not stood in any more', () => {
+    const { take, run, store } = open();
+    take('t2', 't4');
+    run(groupInHand());
+    run(enterGroup());
+    run(undo());
+    expect(selectTrail(store.getState())).toEqual([]);
+    expect(selectInHand(store.getState()).map(({ id }) => id)).toEqual(['t2']);
+  });
+
+  test('work in a group is in the group alone', () => {
+    const { take, run, document, inHand, store } = open();
+    take('t2', 't4');
+    run(groupInHand());
+    const [group = ''] = inHand();
+    store.dispatch(entered(group));
+    run(addNewTile('text'));
+    expect(document().tiles[group]).toMatchObject({ order: ['t2', 't4', inHand()[0]] });
+    expect(document().order).not.toContain(inHand()[0]);
+  });
+});
+
+describe('the clipboard', () => {
+  test('carries tiles into another collection as new ones', () => {
+    const from = open();
+    from.take('t1', 't3');
+    const text = from.run(copiedText());
+    const to = open('masonry');
+    expect(to.run(pasteText(text ?? ''))).toBe(true);
+    expect(to.document().order).toHaveLength(7);
+    expect(to.inHand()).toHaveLength(2);
+    expect(to.inHand().map((id) => to.document().tiles[id]?.name)).toEqual(['Stat 1', 'Stat 3']);
+  });
+
+  test('any other text is none of its business, and nothing in hand is nothing to copy', () => {
+    const { run, steps } = open();
+    for (const text of ['', 'snow', '{"tiles":{}}', '[1, 2']) expect(run(pasteText(text))).toBe(false);
+    expect(run(copiedText())).toBeNull();
+    expect(steps()).toEqual([]);
+  });
+});
+
+describe('what is taken from a tile', () => {
+  test('is put on others, as often as wanted, and not on itself', () => {
+    const { take, run, document, steps, store } = open();
+    take('t3');
+    run(takeBrush('spans'));
+    expect(run(putOn(['t3']))).toBe(true);
+    expect(steps()).toEqual([]);
+    run(putOn(['t2']));
+    run(putOn(['t4']));
+    expect([document().tiles.t2?.place.rowSpan, document().tiles.t4?.place.rowSpan]).toEqual([2, 2]);
+    expect(store.getState().editor.brush).toMatchObject({ from: 't3' });
+  });
+
+  test('the first in hand gives to the others at once; with none in hand it is said what to do', () => {
+    const { take, run, document, warned, store } = open();
+    run(giveToHand('spans'));
+    expect(warned()).toMatch(/^Take the tile in hand/);
+    take('t3', 't2', 't4');
+    run(giveToHand('spans'));
+    expect([document().tiles.t2?.place.rowSpan, document().tiles.t4?.place.rowSpan]).toEqual([2, 2]);
+    expect(store.getState().editor.brush).toBeNull();
+  });
+});

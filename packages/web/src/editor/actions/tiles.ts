@@ -1,0 +1,146 @@
+import {
+  addTile,
+  assignArea,
+  duplicateTile,
+  pasteTiles,
+  placeAt,
+  removeTiles,
+  swapTiles,
+  tilesFromText,
+  tilesToText,
+  titleOf,
+  type Command,
+  type GridArea,
+  type TileId,
+  type TileStart,
+} from '@noria/core';
+import { outcome } from '../document/run';
+import { announce } from '../../ui/notices/noticesSlice';
+import { drawnChosen, taken, takenBare } from '../editorSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
+import { freshId } from './freshId';
+import { named } from './named';
+import type { AppThunk } from '../state';
+
+/** Where a new tile comes in reading order: after those in hand, else at the end. */
+export const nextPosition = (state: Parameters<typeof selectView>[0]) => {
+  const { order } = selectView(state);
+  const last = Math.max(-1, ...selectInHand(state).map(({ id }) => order.indexOf(id)));
+  return last === -1 ? order.length : last + 1;
+};
+
+export const addNewTile =
+  (kind: TileStart): AppThunk =>
+  (dispatch, getState) => {
+    const id = freshId(kind);
+    if (!dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))))) return;
+    dispatch(drawnChosen(kind));
+    dispatch(taken([id]));
+    dispatch(announce(`A ${titleOf(kind).toLowerCase()} tile was added and is in hand.`));
+  };
+
+/** A command that adds a tile at cells: free where the flow leads it there, else pinned. */
+export const drawCommand =
+  (kind: TileStart, id: TileId, cells: GridArea): AppThunk<Command> =>
+  (_, getState) => {
+    const state = getState();
+    const view = selectSavedView(state);
+    const add = addTile(kind, id);
+    const added = outcome(view, add);
+    if (!added) return add;
+    const place = placeAt(added, id, selectBand(state), cells, 'band');
+    return (draft) => {
+      add(draft);
+      place(draft);
+    };
+  };
+
+/** Adds a tile of a kind at cells that were pointed at or drawn. */
+export const drawTile =
+  (kind: TileStart, cells: GridArea): AppThunk =>
+  (dispatch) => {
+    const id = freshId(kind);
+    if (!dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))))) return;
+    dispatch(drawnChosen(kind));
+    dispatch(takenBare([id]));
+    dispatch(
+      announce(
+        `A ${titleOf(kind).toLowerCase()} tile of ${cells.columnSpan} by ${cells.rowSpan} was drawn and is in hand.`,
+      ),
+    );
+  };
+
+export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
+  const state = getState();
+  const tiles = selectInHand(state);
+  if (tiles.length === 0) return;
+  const band = selectBand(state).index;
+  let view = selectView(state);
+  const copies: TileId[] = [];
+  const commands = tiles.map((tile) => {
+    const command = duplicateTile(view, tile.id, band, (each) => {
+      const id = freshId(each.kind);
+      if (each.id === tile.id) copies.push(id);
+      return id;
+    });
+    view = outcome(view, command) ?? view;
+    return command;
+  });
+  if (!dispatch(runHere('Duplicate', (draft) => commands.forEach((command) => command(draft))))) return;
+  dispatch(taken(copies));
+  dispatch(announce(`${named(tiles)} duplicated; the copy is in hand.`));
+};
+
+export const deleteTiles = (): AppThunk => (dispatch, getState) => {
+  const tiles = selectInHand(getState());
+  if (tiles.length === 0) return;
+  dispatch(runHere('Delete', removeTiles(tiles.map(({ id }) => id))));
+  dispatch(taken([]));
+  dispatch(announce(`${named(tiles)} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
+};
+
+/** The tiles in hand as text for the clipboard; null when none is. */
+export const copiedText = (): AppThunk<string | null> => (dispatch, getState) => {
+  const tiles = selectInHand(getState());
+  if (tiles.length === 0) return null;
+  dispatch(announce(`${named(tiles)} copied.`));
+  return tilesToText(
+    selectView(getState()),
+    tiles.map(({ id }) => id),
+  );
+};
+
+/** Puts tiles from the clipboard’s text in; answers whether there were any. */
+export const pasteText =
+  (text: string): AppThunk<boolean> =>
+  (dispatch, getState) => {
+    const clip = tilesFromText(text);
+    if (!clip) return false;
+    const outer = new Set(clip.order);
+    const ids: TileId[] = [];
+    const command = pasteTiles(clip, nextPosition(getState()), (tile) => {
+      const id = freshId(tile.kind);
+      if (outer.has(tile.id)) ids.push(id);
+      return id;
+    });
+    if (!dispatch(runHere('Paste', command))) return true;
+    dispatch(takenBare(ids));
+    dispatch(announce(`${ids.length === 1 ? 'A tile was' : `${ids.length} tiles were`} pasted.`));
+    return true;
+  };
+
+export const swapWith =
+  (a: TileId, b: TileId): AppThunk =>
+  (dispatch) => {
+    dispatch(runHere('Swap', swapTiles(a, b)));
+  };
+
+/** Puts the tiles in hand into an area of this band, or out of any. */
+export const putInArea =
+  (area: string | null): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const ids = selectInHand(state).map(({ id }) => id);
+    dispatch(runHere('Area', assignArea(ids, area, selectBand(state).index, selectSetFor(state))));
+  };

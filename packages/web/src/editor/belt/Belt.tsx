@@ -1,0 +1,103 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+} from '@dnd-kit/sortable';
+import { moveInOrder } from '@noria/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
+import { count } from '../../ui/words';
+import { runHere } from '../here';
+import { selectSavedView } from '../selectors';
+import { AddTile } from './AddTile';
+import { BeltTile } from './BeltTile';
+
+/** Width of a thumbnail and what is between two, px. */
+const THUMBNAIL = 72;
+const GAP = 8;
+
+/** The tiles in reading order: the only list of them. */
+export function Belt() {
+  const dispatch = useAppDispatch();
+  const { order, tiles } = useAppSelector(selectSavedView);
+  const store = useAppStore();
+  const items = useMemo(() => [...order], [order]);
+  const list = useRef<HTMLOListElement>(null);
+  // Only the thumbnails in sight, and those at either side, are there.
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is compiled
+  const belt = useVirtualizer({
+    horizontal: true,
+    count: order.length,
+    getScrollElement: () => list.current,
+    estimateSize: () => THUMBNAIL,
+    gap: GAP,
+    paddingStart: 6,
+    paddingEnd: 6,
+    overscan: 12,
+  });
+  const held = useAppSelector(({ editor }) => editor.inHand.at(-1));
+  const at = held === undefined ? -1 : order.indexOf(held);
+  useEffect(() => {
+    if (at === -1) return undefined;
+    // Scrolling lays the page out, which is too much for the moment in which a tile is taken.
+    const timer = window.setTimeout(() => belt.scrollToIndex(at, { align: 'auto' }), 120);
+    return () => window.clearTimeout(timer);
+  }, [at, belt]);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const place = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const id = String(active.id);
+    // Several in hand move together, to where the one that is dragged was let go.
+    const { inHand } = store.getState().editor;
+    const moving = inHand.includes(id) ? order.filter((each) => inHand.includes(each)) : [id];
+    const target = order.indexOf(String(over.id));
+    const later = target > order.indexOf(id);
+    const before = order
+      .slice(0, later ? target + 1 : target)
+      .filter((each) => !moving.includes(each)).length;
+    dispatch(runHere('Order', moveInOrder(moving, before)));
+  };
+  return (
+    <footer className="col-span-2 grid min-w-0 grid-cols-[292px_1fr] border-t border-hair bg-panel">
+      <div className="grid content-start gap-0.5 px-4 pt-3">
+        <div className="flex items-center justify-between">
+          <b className="font-[650]">
+            {order.length === 0 ? 'No tiles yet' : `${count(order.length, 'tile')}, in reading order`}
+          </b>
+          <AddTile label="Add" />
+        </div>
+        <p className="text-sm text-soft">Drag to reorder. The page and a screen reader follow this order.</p>
+      </div>
+      <div className="relative min-w-0 before:pointer-events-none before:absolute before:inset-x-0 before:top-[64px] before:h-px before:bg-hair">
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={place}>
+          <SortableContext items={items} strategy={horizontalListSortingStrategy}>
+            <ol
+              ref={list}
+              aria-label="Belt"
+              className="relative h-full overflow-x-auto overflow-y-hidden [scrollbar-width:thin]"
+            >
+              <li aria-hidden className="h-px" style={{ width: belt.getTotalSize() }} />
+              {belt.getVirtualItems().map(({ index, start }) => {
+                const tile = tiles[order[index] ?? ''];
+                return tile && <BeltTile key={tile.id} tile={tile} number={index + 1} start={start} />;
+              })}
+            </ol>
+          </SortableContext>
+        </DndContext>
+      </div>
+    </footer>
+  );
+}

@@ -1,0 +1,53 @@
+import { expect, test } from '@jest/globals';
+import { LIMITS } from '@noria/core';
+import {
+  brushTaken,
+  editorSlice,
+  croppingChosen,
+  entered,
+  needleMoved,
+  shown,
+  taken,
+  takenBare,
+  toggled,
+  toolChosen,
+} from './editorSlice';
+
+const { reducer } = editorSlice;
+type Act = Parameters<typeof reducer>[1];
+const after = (...acts: Act[]) => acts.reduce(reducer, reducer(undefined, { type: 'start' }));
+
+test('the needle stands on a whole px of the axis', () => {
+  expect(after(needleMoved(700.6)).needle).toBe(701);
+  expect(after(needleMoved(3)).needle).toBe(LIMITS.narrowest);
+  expect(after(needleMoved(99_999)).needle).toBe(LIMITS.widest);
+});
+
+test('a tile is added to those in hand, and let go by the same', () => {
+  expect(after(taken(['a']), toggled('b')).inHand).toEqual(['a', 'b']);
+  expect(after(taken(['a']), toggled('b'), toggled('a')).inHand).toEqual(['b']);
+});
+
+test('the span pad is beside what is taken, but not where it would lie over what comes next', () => {
+  expect(after(taken(['a'])).pad).toBe(true);
+  expect(after(takenBare(['a'])).pad).toBe(false);
+  expect(after(taken(['a']), brushTaken({ from: 'a', what: 'look' })).pad).toBe(false);
+  expect(after(taken(['a']), croppingChosen(true)).pad).toBe(false);
+  expect(after(takenBare(['a']), taken(['b'])).pad).toBe(true);
+});
+
+test('groups are entered one in another, and left for any of them', () => {
+  const inside = after(entered('a'), entered('b'), entered('c'));
+  expect(inside.trail).toEqual(['a', 'b', 'c']);
+  expect(reducer(inside, entered('b')).trail).toEqual(['a', 'b']);
+  expect(reducer(inside, entered(null)).trail).toEqual([]);
+});
+
+test('who enters a group lets go, and closes what stood in place of the settings', () => {
+  expect(after(taken(['a']), shown('gaps'), entered('a'))).toMatchObject({ inHand: [], showing: null });
+});
+
+test('another tool lets go, another tile ends moving a picture in its slot', () => {
+  expect(after(taken(['a']), toolChosen('areas')).inHand).toEqual([]);
+  expect(after(taken(['a']), croppingChosen(true), taken(['b'])).cropping).toBe(false);
+});

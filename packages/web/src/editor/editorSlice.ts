@@ -1,0 +1,149 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { LIMITS, type SetFor, type TileId, type TileStart, type Transfer } from '@noria/core';
+
+export interface EditorState {
+  /** The width now shown, in px. */
+  readonly needle: number;
+  readonly inHand: readonly TileId[];
+  /** Whether the span pad is beside the tile in hand: not when its span has just been drawn. */
+  readonly pad: boolean;
+  readonly setFor: SetFor;
+  readonly showLines: boolean;
+  /** Whether a line leads through the tiles as they are read. */
+  readonly showOrder: boolean;
+  /** While a pointer drags the width, tiles follow at once instead of gliding. */
+  readonly sweeping: boolean;
+  readonly keySheet: boolean;
+  /** The groups that were entered, outermost first. */
+  readonly trail: readonly TileId[];
+  /** The kind of tile that is drawn on free cells. */
+  readonly drawn: TileStart;
+  /** What a drag over the stage does: tiles, or cells painted into an area. */
+  readonly tool: 'tiles' | 'areas';
+  readonly showing: Showing | null;
+  readonly commandList: boolean;
+  /** Whether a drag moves the picture in its slot instead of the tile. */
+  readonly cropping: boolean;
+  /** What of which tile is put on every tile that is pressed; null: nothing. */
+  readonly brush: { readonly from: TileId; readonly what: Transfer } | null;
+  /** What is under way for longer, in words. */
+  readonly busy: string | null;
+  /** Id of the finding whose fixes are open; null: none. */
+  readonly finding: string | null;
+  /** Widths that were added to the Widths view, px. */
+  readonly addedWidths: readonly number[];
+}
+
+/** What is there in place of the settings until it is closed. */
+export type Showing = 'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'findings' | 'band';
+
+const initialState: EditorState = {
+  needle: 1280,
+  inHand: [],
+  pad: true,
+  setFor: 'band',
+  showLines: false,
+  showOrder: false,
+  sweeping: false,
+  keySheet: false,
+  trail: [],
+  drawn: 'text',
+  tool: 'tiles',
+  showing: null,
+  commandList: false,
+  cropping: false,
+  brush: null,
+  busy: null,
+  finding: null,
+  addedWidths: [],
+};
+
+export const editorSlice = createSlice({
+  name: 'compose',
+  initialState: initialState,
+  reducers: {
+    needleMoved: (state, { payload }: PayloadAction<number>) => ({
+      ...state,
+      needle: Math.min(LIMITS.widest, Math.max(LIMITS.narrowest, Math.round(payload))),
+    }),
+    swept: (state, { payload }: PayloadAction<boolean>) => ({ ...state, sweeping: payload }),
+    taken: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
+      ...state,
+      inHand: payload,
+      pad: true,
+      cropping: false,
+    }),
+    /** Takes tiles without the span pad, which would lie over what comes next. */
+    takenBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
+      ...state,
+      inHand: payload,
+      pad: false,
+      cropping: false,
+    }),
+    /** Adds a tile to those in hand, or lets it go. */
+    toggled: (state, { payload }: PayloadAction<TileId>) => ({
+      ...state,
+      inHand: state.inHand.includes(payload)
+        ? state.inHand.filter((id) => id !== payload)
+        : [...state.inHand, payload],
+    }),
+    /** Goes into a group, or back out to one of the trail; null is the collection itself. */
+    entered: (state, { payload }: PayloadAction<TileId | null>) => {
+      const at = payload === null ? -1 : state.trail.indexOf(payload);
+      const trail =
+        payload === null ? [] : at === -1 ? [...state.trail, payload] : state.trail.slice(0, at + 1);
+      return { ...state, trail, inHand: [], showing: null };
+    },
+    drawnChosen: (state, { payload }: PayloadAction<TileStart>) => ({ ...state, drawn: payload }),
+    toolChosen: (state, { payload }: PayloadAction<EditorState['tool']>) => ({
+      ...state,
+      tool: payload,
+      inHand: [],
+    }),
+    shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
+    croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({
+      ...state,
+      cropping: payload,
+      pad: false,
+    }),
+    /** The span pad would lie over the tiles that are to be pressed. */
+    brushTaken: (state, { payload }: PayloadAction<EditorState['brush']>) => ({
+      ...state,
+      brush: payload,
+      pad: state.pad && payload === null,
+    }),
+    busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
+    findingOpened: (state, { payload }: PayloadAction<string | null>) => ({ ...state, finding: payload }),
+    widthsAdded: (state, { payload }: PayloadAction<readonly number[]>) => ({
+      ...state,
+      addedWidths: payload,
+    }),
+    commandListToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, commandList: payload }),
+    setForChosen: (state, { payload }: PayloadAction<SetFor>) => ({ ...state, setFor: payload }),
+    linesToggled: (state) => ({ ...state, showLines: !state.showLines }),
+    orderToggled: (state) => ({ ...state, showOrder: !state.showOrder }),
+    keySheetToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keySheet: payload }),
+  },
+});
+
+export const {
+  needleMoved,
+  swept,
+  taken,
+  takenBare,
+  toggled,
+  entered,
+  drawnChosen,
+  toolChosen,
+  shown,
+  busyWith,
+  findingOpened,
+  widthsAdded,
+  croppingChosen,
+  brushTaken,
+  commandListToggled,
+  setForChosen,
+  linesToggled,
+  orderToggled,
+  keySheetToggled,
+} = editorSlice.actions;

@@ -1,0 +1,53 @@
+import { laneEnds, laneImbalance, packed } from '@noria/core';
+import { useAppSelector } from '../hooks';
+import { selectBand, selectLayout } from '../selectors';
+
+/** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
+export function PackedFigure() {
+  const layout = useAppSelector(selectLayout);
+  const { coverage, tiles } = layout;
+  const { arrangement } = useAppSelector(selectBand);
+  if (tiles.length === 0) return null;
+  if (arrangement.kind === 'masonry')
+    return <EndsFigure uneven={laneImbalance(Float64Array.from(laneEnds(layout, arrangement)))} />;
+  // Rows and fans have no cells.
+  if (coverage.cells === 0) return null;
+  const share = Math.floor(packed(coverage) * 100);
+  const whole = coverage.holes.length === 0;
+  return (
+    <span
+      className={`flex items-center gap-2 font-semibold ${whole ? 'text-sound' : 'text-ink'}`}
+      title={
+        whole
+          ? 'Every cell is covered'
+          : `${coverage.cells - coverage.covered} of ${coverage.cells} cells are not covered`
+      }
+    >
+      <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
+        <path d="M1 1h8v5H1zM10.5 1H15v9h-4.5zM1 7.500h8V15H1z" fill="currentColor" />
+        <path
+          d="M10.5 11.5H15V15h-4.5z"
+          fill={whole ? 'currentColor' : 'none'}
+          stroke={whole ? 'none' : 'var(--doubt)'}
+        />
+      </svg>
+      <span data-testid="packed">Packed {share} %</span>
+    </span>
+  );
+}
+
+/** How uneven the lanes of a masonry end: (longest − shortest) ÷ mean. */
+function EndsFigure({ uneven }: { uneven: number }) {
+  const isEven = uneven < 0.1;
+  return (
+    <span
+      className={`flex items-center gap-2 font-semibold ${isEven ? 'text-sound' : 'text-ink'}`}
+      title="How uneven the lanes end: longest less shortest, over their mean"
+    >
+      <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
+        <path d="M1 1h4v14H1zM6 1h4v11H6zM11 1h4v13h-4z" fill="currentColor" />
+      </svg>
+      <span data-testid="uneven">Ends {(uneven * 100).toFixed(uneven < 0.1 ? 1 : 0)} % uneven</span>
+    </span>
+  );
+}

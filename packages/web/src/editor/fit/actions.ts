@@ -1,0 +1,63 @@
+import { setAccepted, type Finding, type JsonPatch } from '@noria/core';
+import { run, runPatch } from '../document/run';
+import { selectSaved } from '../document/selectors';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { fitWorker } from './worker';
+import type { AppThunk } from '../state';
+
+/** Says that a finding is as it should be, or looks for it again. */
+export const acceptFinding =
+  ({ kind, tiles, title }: Finding, accepted: boolean): AppThunk =>
+  (dispatch) => {
+    dispatch(run(accepted ? 'Accept' : 'Find again', setAccepted(kind, tiles, accepted)));
+    dispatch(announce(accepted ? `Accepted: ${title}.` : `Looked for again: ${title}.`));
+  };
+
+/** Works something out in the worker and runs it as one step, unless the collection changed meanwhile. */
+export const workOut =
+  (
+    name: string,
+    ask: (
+      worker: ReturnType<typeof fitWorker>,
+      document: Parameters<ReturnType<typeof fitWorker>['check']>[0],
+    ) => Promise<JsonPatch>,
+    said: string,
+  ): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const document = selectSaved(getState());
+    try {
+      const patch = await ask(fitWorker(), document);
+      if (getState().document.document !== document) {
+        dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
+        return;
+      }
+      if (patch.length === 0) dispatch(announce('It is so already.'));
+      else {
+        dispatch(runPatch(name, patch));
+        dispatch(announce(said));
+      }
+    } catch (error) {
+      dispatch(
+        warn(`This could not be worked out: ${error instanceof Error ? error.message : String(error)}.`),
+      );
+    }
+  };
+
+/** Puts right all that is safe, as one step. */
+export const fixAll = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
+  const document = selectSaved(getState());
+  try {
+    const { patch, fixed } = await fitWorker().fixAllSafe(document);
+    if (getState().document.document !== document) {
+      dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
+    } else if (patch.length === 0) dispatch(announce('Nothing is left that is safe to put right by itself.'));
+    else {
+      dispatch(runPatch('Put right what is safe', patch));
+      dispatch(announce(`${fixed} ${fixed === 1 ? 'finding' : 'findings'} put right.`));
+    }
+  } catch (error) {
+    dispatch(
+      warn(`This could not be worked out: ${error instanceof Error ? error.message : String(error)}.`),
+    );
+  }
+};

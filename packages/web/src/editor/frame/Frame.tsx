@@ -1,0 +1,93 @@
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useParams } from 'react-router';
+import { UnreadableCollection } from '../../api/collections';
+import { ServerAway } from '../../api/problem';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button } from '../../ui/Button';
+import { Mark } from '../../ui/Mark';
+import { open } from '../saving/open';
+import { selectIsOpen } from '../document/selectors';
+import { takeAway } from '../saving/takeAway';
+import { useFontsThere } from '../engine/fontsThere';
+import { useFitCheck } from '../fit/useFitCheck';
+import { DeletedDialog } from './DeletedDialog';
+import { QuestionDialog } from './QuestionDialog';
+
+/** Opens the collection of the address for the view inside; says what keeps it from opening. */
+export function Frame() {
+  const { id = '' } = useParams();
+  const dispatch = useAppDispatch();
+  const isOpen = useAppSelector(selectIsOpen);
+  const openId = useAppSelector((state) => state.document.id);
+  const [trouble, setTrouble] = useState<{
+    readonly words: string;
+    readonly again: boolean;
+    readonly stored: UnreadableCollection['stored'] | null;
+  } | null>(null);
+
+  useEffect(() => {
+    let wanted = true;
+    let timer = 0;
+    const attempt = () =>
+      dispatch(open(id)).then(
+        () => wanted && setTrouble(null),
+        (error: unknown) => {
+          if (!wanted) return;
+          const again = error instanceof ServerAway;
+          const words = error instanceof Error ? error.message : String(error);
+          const stored = error instanceof UnreadableCollection ? error.stored : null;
+          setTrouble({ words, again, stored });
+          if (again) timer = window.setTimeout(() => void attempt(), 1500);
+        },
+      );
+    void attempt();
+    return () => {
+      wanted = false;
+      window.clearTimeout(timer);
+    };
+  }, [dispatch, id]);
+
+  const fontsAreThere = useFontsThere();
+  if (isOpen && openId === id && fontsAreThere) {
+    return (
+      <>
+        <FitCheck key={id} />
+        <Outlet />
+        <QuestionDialog />
+        <DeletedDialog />
+      </>
+    );
+  }
+  return (
+    <main className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
+      <Mark size={40} />
+      {trouble ? (
+        <>
+          <h1 className="font-title text-lg font-semibold">This collection can’t be opened</h1>
+          <p className="max-w-[46ch] text-soft" role="alert">
+            {trouble.words} {trouble.again && 'Trying again…'}
+          </p>
+          {trouble.stored && (
+            <Button
+              look="solid"
+              onClick={() => dispatch(takeAway(trouble.stored?.document, trouble.stored?.name ?? ''))}
+            >
+              Download it as a file
+            </Button>
+          )}
+          <Link to="/" className="text-copper-ink underline">
+            All collections
+          </Link>
+        </>
+      ) : (
+        <p className="text-soft">Opening…</p>
+      )}
+    </main>
+  );
+}
+
+/** The fit check goes on in every view of a collection. */
+function FitCheck() {
+  useFitCheck();
+  return null;
+}

@@ -1,0 +1,68 @@
+import { inKind, setKind, type ArrangementName } from '@noria/core';
+import { RadioGroup } from 'radix-ui';
+import { useDeferredValue, useMemo } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { KIND_WORDS, KINDS } from '../../ui/kindWords';
+import { runHere } from '../here';
+import { selectBand, selectLayout, selectSavedView, selectSetFor } from '../selectors';
+import { KindPreview } from './KindPreview';
+
+/** More tiles than these would be dots. */
+const MOST = 40;
+const STEP = 32;
+
+/** The same tiles in each kind of arrangement, side by side, to choose from. */
+export function KindStrip({ setHere, onCarry }: { setHere: boolean; onCarry: () => void }) {
+  const dispatch = useAppDispatch();
+  const { arrangement, index } = useAppSelector(selectBand);
+  const { inlineSize } = useAppSelector(selectLayout);
+  const setFor = useAppSelector(selectSetFor);
+  // The stage comes first: the strip follows when there is time.
+  const view = useDeferredValue(useAppSelector(selectSavedView));
+  // Marks this small do not show a px more or less.
+  const width = useDeferredValue(Math.max(STEP, Math.round(inlineSize / STEP) * STEP));
+  const shown = useMemo(() => {
+    const few = { ...view, order: view.order.slice(0, MOST) };
+    return KINDS.map((kind) => [kind, inKind(few, index, kind)] as const);
+  }, [view, index]);
+  return (
+    <div className="relative mb-1">
+      {setHere && (
+        <button
+          type="button"
+          aria-label="The kind is set in this band. Carry it from the wider band again."
+          title="Set in this band. Press to carry it from the wider band again."
+          className="drop absolute top-1 -left-4 py-1 pr-2 pl-1.5"
+          onClick={onCarry}
+        />
+      )}
+      <RadioGroup.Root
+        aria-label="Kind of arrangement"
+        value={arrangement.kind}
+        onValueChange={(kind) => dispatch(runHere('Kind', setKind(kind as ArrangementName, index, setFor)))}
+        className="grid grid-cols-6 gap-1"
+      >
+        {shown.map(([kind, document]) => (
+          <RadioGroup.Item
+            key={kind}
+            value={kind}
+            title={SAYS[kind]}
+            className="grid justify-items-center gap-0.5 rounded-s bg-field p-0.5 text-[10px] leading-[14px] tracking-[-0.02em] text-soft hover:text-ink data-[state=checked]:font-[550] data-[state=checked]:text-ink data-[state=checked]:outline-2 data-[state=checked]:outline-copper"
+          >
+            <KindPreview document={document} width={width} />
+            {KIND_WORDS[kind]}
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+    </div>
+  );
+}
+
+const SAYS: Readonly<Record<ArrangementName, string>> = {
+  bento: 'Columns and rows that tiles span',
+  fluid: 'As many columns as fit; tiles flow through them',
+  masonry: 'Lanes of one width; tiles keep their own height',
+  rows: 'Rows of pictures of one height, each as wide as the page',
+  mosaic: 'Pictures on small square modules, without a hole',
+  fan: 'Cards over each other, each showing a strip',
+};

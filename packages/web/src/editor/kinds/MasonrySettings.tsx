@@ -1,0 +1,173 @@
+import { evenLanes, laneCountOf, laneEnds, laneImbalance, LIMITS, masonryOf } from '@noria/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { Row } from '../../ui/Rows';
+import { Segments } from '../../ui/Segments';
+import { count } from '../../ui/words';
+import { announce } from '../../ui/notices/noticesSlice';
+import { runHere } from '../here';
+import { selectBand, selectLayout, selectView } from '../selectors';
+import { NumberRow } from '../settings/NumberRow';
+import { SetNumber } from '../settings/SetNumber';
+import { ColumnCountRows } from './ColumnCountRows';
+import { useKind } from './useKind';
+import type { Carried } from './carried';
+
+/** Lanes of one width, how tiles take them, and how even they end. */
+export function MasonrySettings({ carried }: { carried: Carried }) {
+  const { arrangement } = useAppSelector(selectBand);
+  const { columns } = useAppSelector(selectLayout);
+  const { command, set } = useKind('masonry');
+  const lanes = masonryOf(arrangement);
+  return (
+    <>
+      <Row label="Tiles run" {...carried('masonry')}>
+        <Segments
+          name="Direction of lanes"
+          value={lanes.direction}
+          choices={[
+            { value: 'block', label: 'Down' },
+            { value: 'inline', label: 'Along' },
+          ]}
+          onChoose={(direction) => set('Direction', { direction })}
+        />
+      </Row>
+      {lanes.direction === 'block' ? (
+        <ColumnCountRows
+          what="lanes"
+          value={lanes}
+          now={columns.length}
+          command={command}
+          setHere={false}
+          onCarry={() => undefined}
+        />
+      ) : (
+        <Row label="Lanes">
+          <div className="grid grid-cols-2 gap-1.5">
+            <SetNumber
+              name="Lanes"
+              value={laneCountOf(lanes)}
+              least={1}
+              most={LIMITS.columns}
+              unit="lanes"
+              step="Lanes"
+              command={(count) => command({ count })}
+            />
+            <SetNumber
+              name="Height of lanes"
+              value={lanes.laneSize}
+              least={1}
+              most={LIMITS.track}
+              unit="px high"
+              step="Lanes"
+              command={(laneSize) => command({ laneSize })}
+            />
+          </div>
+        </Row>
+      )}
+      <Row label="Order">
+        <Segments
+          name="Order in lanes"
+          value={lanes.order}
+          choices={[
+            { value: 'balanced', label: 'Balanced' },
+            { value: 'kept', label: 'In turn' },
+          ]}
+          onChoose={(order) => set('Order in lanes', { order })}
+        />
+      </Row>
+      {lanes.order === 'balanced' && (
+        <NumberRow
+          label="Tolerance"
+          name="Flow tolerance"
+          value={lanes.tolerance}
+          least={0}
+          most={LIMITS.track}
+          unit="px behind, still in turn"
+          step="Tolerance"
+          command={(tolerance) => command({ tolerance })}
+        />
+      )}
+      <Ends />
+    </>
+  );
+}
+
+/** How far a tile may move in reading order for even ends, to begin with. */
+const DISTANCE = 3;
+
+/** How uneven the lanes end, and a press that evens them. */
+function Ends() {
+  const dispatch = useAppDispatch();
+  const view = useAppSelector(selectView);
+  const band = useAppSelector(selectBand);
+  const layout = useAppSelector(selectLayout);
+  const [distance, setDistance] = useState(DISTANCE);
+  const uneven = laneImbalance(Float64Array.from(laneEnds(layout, band.arrangement)));
+  // The stage comes first: what evening would come to follows when there is time.
+  const [laterView, laterBand, laterLayout] = [
+    useDeferredValue(view),
+    useDeferredValue(band),
+    useDeferredValue(layout),
+  ];
+  const evened = useMemo(
+    () =>
+      laterLayout.tiles.length > MOST_TRIED ? null : evenLanes(laterView, laterBand, laterLayout, distance),
+    [laterView, laterBand, laterLayout, distance],
+  );
+  const run = () => {
+    const { command, after, moved } = evenLanes(view, band, layout, distance);
+    if (moved === 0) {
+      dispatch(announce(`No order within ${distance} places ends more evenly.`));
+      return;
+    }
+    dispatch(runHere('Even the ends', command));
+    dispatch(
+      announce(
+        `${count(moved, 'tile')} moved; the lanes end ${percent(after)} uneven, before ${percent(uneven)}.`,
+      ),
+    );
+  };
+  const isEven = evened !== null && evened.moved === 0;
+  return (
+    <div className="mt-1 grid gap-1.5 rounded-s bg-field p-2 text-sm">
+      <p data-testid="lane-ends">
+        The lanes end <b className="figures">{percent(uneven)}</b> uneven.
+      </p>
+      <div className="grid grid-cols-[1fr_auto] items-center gap-1.5">
+        <NumberField
+          name="Distance in reading order"
+          value={distance}
+          least={1}
+          most={40}
+          unit={distance === 1 ? 'place at most' : 'places at most'}
+          onSet={setDistance}
+        />
+        <Button
+          disabled={isEven}
+          title={
+            isEven
+              ? `No order within ${distance} places ends more evenly`
+              : 'Reorders tiles, none further than that'
+          }
+          onClick={run}
+        >
+          {evened && evened.moved > 0 ? (
+            <>
+              Even to <span className="figures">{percent(evened.after)}</span>
+            </>
+          ) : (
+            'Even'
+          )}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** More tiles than these are evened when asked, not beforehand. */
+const MOST_TRIED = 120;
+
+const percent = (share: number) => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;

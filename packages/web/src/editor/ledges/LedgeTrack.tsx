@@ -1,0 +1,87 @@
+import { evenTracks, insertTrack, removeTrack, resetTrack, setTrack, type Command } from '@noria/core';
+import { memo } from 'react';
+import { useAppDispatch } from '../hooks';
+import { warn } from '../../ui/notices/noticesSlice';
+import { runHere } from '../here';
+import { selectBand, selectSetFor } from '../selectors';
+import { Boundary } from './Boundary';
+import { TrackCell, type TrackAct } from './TrackCell';
+import type { AppThunk } from '../state';
+
+interface LedgeTrackProps {
+  readonly axis: 'column' | 'row';
+  readonly index: number;
+  /** Its size as written. */
+  readonly text: string;
+  /** Where it lies along the ledge, px of the screen. */
+  readonly start: number;
+  readonly size: number;
+  readonly scale: number;
+}
+
+/** One track on its ledge, with the boundary at its end. */
+export const LedgeTrack = memo(function LedgeTrack({
+  axis,
+  index,
+  text,
+  start,
+  size,
+  scale,
+}: LedgeTrackProps) {
+  const dispatch = useAppDispatch();
+  const isRow = axis === 'row';
+  const cell = isRow
+    ? { top: start, height: size, width: 32 }
+    : { left: start, width: size, top: 14, height: 16 };
+  const edge = isRow
+    ? { top: start + size - 4, left: 0, width: 32, height: 8 }
+    : { left: start + size - 4, top: 12, width: 8, height: 20 };
+  return (
+    <>
+      <div className="absolute" style={cell}>
+        <TrackCell
+          name={`${isRow ? 'Row' : 'Column'} ${index + 1}`}
+          size={text}
+          upright={isRow}
+          onSet={(typed) => dispatch(setSize(axis, index, typed))}
+          onAct={(what) => dispatch(act(axis, index, what))}
+        />
+      </div>
+      <div className="absolute" style={edge}>
+        <Boundary axis={axis} index={index} scale={scale} />
+      </div>
+    </>
+  );
+});
+
+const act =
+  (axis: 'column' | 'row', index: number, what: TrackAct): AppThunk =>
+  (dispatch, getState) => {
+    const which = { axis, index, band: selectBand(getState()).index, setFor: selectSetFor(getState()) };
+    const acts: Readonly<Record<TrackAct, readonly [string, Command]>> = {
+      before: [`Insert ${axis}`, insertTrack(which)],
+      after: [`Insert ${axis}`, insertTrack({ ...which, index: index + 1 })],
+      duplicate: [`Duplicate ${axis}`, insertTrack({ ...which, index: index + 1 }, index)],
+      remove: [`Remove ${axis}`, removeTrack(which)],
+      even: ['Even out', evenTracks(which)],
+      reset: ['Reset track', resetTrack(which)],
+    };
+    dispatch(runHere(...acts[what]));
+  };
+
+/** Sets a track to what was typed; answers whether it was a track size. A bare number is px. */
+const setSize =
+  (axis: 'column' | 'row', index: number, typed: string): AppThunk<boolean> =>
+  (dispatch, getState) => {
+    const size = /^\d+(\.\d+)?$/.test(typed) ? `${typed}px` : typed;
+    const where = { band: selectBand(getState()).index, setFor: selectSetFor(getState()) };
+    try {
+      dispatch(
+        runHere(`${axis === 'row' ? 'Row' : 'Column'} size`, setTrack({ axis, index, size, ...where })),
+      );
+      return true;
+    } catch (error) {
+      dispatch(warn(error instanceof Error ? error.message : String(error)));
+      return false;
+    }
+  };

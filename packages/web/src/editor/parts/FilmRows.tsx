@@ -1,0 +1,105 @@
+import { clone, setPart, type FilmPart } from '@noria/core';
+import { useState } from 'react';
+import { readFilm, uploadFilm } from '../../api/films';
+import { uploadPicture } from '../../api/pictures';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { FileButton } from '../../ui/FileButton';
+import { Row } from '../../ui/Rows';
+import { Segments } from '../../ui/Segments';
+import { WordsField } from '../../ui/WordsField';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { runHere } from '../here';
+import { selectShared } from '../selectors';
+import { AlternativeText } from '../settings/content/AlternativeText';
+import { ChoosePicture } from '../settings/content/ChoosePicture';
+import type { PartProps } from './partProps';
+
+/** A film: another one, what shows before it plays, how it plays. */
+export function FilmRows({ tile, part }: PartProps<FilmPart>) {
+  const dispatch = useAppDispatch();
+  const { films } = useAppSelector(selectShared);
+  const film = part.film === null ? undefined : films[part.film];
+  const [busy, setBusy] = useState(false);
+
+  const replace = async (file: File | undefined) => {
+    if (!file) return;
+    setBusy(true);
+    try {
+      const read = await readFilm(file);
+      const asset = await uploadFilm(file, read);
+      const poster = await uploadPicture(read.poster);
+      dispatch(
+        runHere('Film', (draft) => {
+          (draft.films ??= {})[asset.id] = clone(asset);
+          draft.pictures[poster.id] = clone(poster);
+          setPart([tile.id], part.id, { film: asset.id, poster: poster.id })(draft);
+        }),
+      );
+      dispatch(announce(`${asset.name} is in the tile.`));
+    } catch (error) {
+      dispatch(warn(error instanceof Error ? error.message : String(error)));
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <>
+      <Row label="Film">
+        <div className="flex min-w-0 items-center gap-2">
+          <FileButton
+            testId="film-file"
+            accept="video/mp4,video/webm"
+            disabled={busy}
+            onFiles={([file]) => void replace(file)}
+          >
+            {busy ? 'Uploading…' : film ? 'Replace' : 'Choose'}
+          </FileButton>
+          <span className="truncate text-sm text-faint">
+            {film ? `${Math.round(film.duration)} s, ${film.inlineSize} × ${film.blockSize}` : 'MP4 or WebM'}
+          </span>
+        </div>
+      </Row>
+      <Row label="Poster">
+        <ChoosePicture
+          name="Poster"
+          value={part.poster}
+          onChoose={(poster) => dispatch(runHere('Poster', setPart([tile.id], part.id, { poster })))}
+        />
+      </Row>
+      <Row label="Plays">
+        <Segments
+          name="Plays"
+          value={part.plays}
+          choices={[
+            { value: 'itself', label: 'By itself' },
+            { value: 'controls', label: 'By controls' },
+          ]}
+          onChoose={(plays) => dispatch(runHere('Plays', setPart([tile.id], part.id, { plays })))}
+        />
+      </Row>
+      {film && (
+        <AlternativeText
+          value={film.alternativeText}
+          id={film.id}
+          command={(words) => (draft) => {
+            const asset = draft.films?.[film.id];
+            if (asset) asset.alternativeText = words;
+          }}
+        />
+      )}
+      <Row label="Caption">
+        <WordsField
+          name="Caption"
+          hint="none"
+          value={part.caption}
+          onType={(caption) =>
+            dispatch(
+              runHere('Caption', setPart([tile.id], part.id, { caption }), `${tile.id} ${part.id} caption`),
+            )
+          }
+        />
+      </Row>
+    </>
+  );
+}

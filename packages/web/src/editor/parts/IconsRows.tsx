@@ -1,0 +1,146 @@
+import { clone, isAddress, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useState } from 'react';
+import { addressFor } from '../../api/pictures';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button, SignButton } from '../../ui/Button';
+import { Row } from '../../ui/Rows';
+import { Segments } from '../../ui/Segments';
+import { WordsField } from '../../ui/WordsField';
+import { PicturePicker } from '../pictures/PicturePicker';
+import { runHere } from '../here';
+import { selectShared } from '../selectors';
+import { NumberRow } from '../settings/NumberRow';
+import { Icon, IconPicker } from '../settings/content/IconPicker';
+import { useTakePicture } from '../settings/content/useTakePicture';
+import type { PartProps } from './partProps';
+
+/** A row of icons or logos: what each is, what it stands for, where it leads. */
+export function IconsRows({ tile, part }: PartProps<IconsPart>) {
+  const dispatch = useAppDispatch();
+  const { icons, pictures } = useAppSelector(selectShared);
+  const [picking, setPicking] = useState<'icon' | 'picture' | null>(null);
+  const take = useTakePicture();
+  const set = (next: readonly IconItem[], key: string | null = null) =>
+    dispatch(runHere('Marks', setPart([tile.id], part.id, { icons: next }), key));
+  const change = (k: number, values: Partial<IconItem>, key: string) =>
+    set(
+      part.icons.map((mark, at) => (at === k ? { ...mark, ...values } : mark)),
+      `${tile.id} ${part.id} ${k} ${key}`,
+    );
+  const move = (k: number, by: number) => {
+    const next = [...part.icons];
+    const [mark] = next.splice(k, 1);
+    if (mark) next.splice(k + by, 0, mark);
+    set(next);
+  };
+  const addIcon = (icon: IconAsset) => {
+    setPicking(null);
+    dispatch(
+      runHere('Add mark', (draft) => {
+        (draft.icons ??= {})[icon.id] ??= clone(icon);
+        setPart([tile.id], part.id, {
+          icons: [...part.icons, { icon: icon.id, picture: null, label: icon.name, address: '' }],
+        })(draft);
+      }),
+    );
+  };
+  return (
+    <>
+      <ul className="grid gap-1" aria-label="Marks">
+        {part.icons.map((mark, k) => {
+          const icon = mark.icon === null ? undefined : icons[mark.icon];
+          const picture = mark.picture === null ? undefined : pictures[mark.picture];
+          return (
+            <li key={k} className="grid grid-cols-[26px_1fr_auto] items-center gap-1">
+              <span className="grid size-[26px] place-items-center rounded-s bg-field" aria-hidden>
+                {icon && <Icon icon={icon} size={17} />}
+                {picture && <img src={addressFor(picture, 320)} alt="" className="max-h-5 max-w-5" />}
+              </span>
+              <span className="grid grid-cols-2 gap-1">
+                <WordsField
+                  name={`Label of mark ${k + 1}`}
+                  value={mark.label}
+                  onType={(label) => change(k, { label }, 'label')}
+                />
+                <WordsField
+                  name={`Address of mark ${k + 1}`}
+                  hint="leads to"
+                  value={mark.address}
+                  onType={(address) => isAddress(address) && change(k, { address }, 'address')}
+                />
+              </span>
+              <span className="flex">
+                <SignButton
+                  className="size-6!"
+                  name={`Mark ${k + 1} earlier`}
+                  disabled={k === 0}
+                  onClick={() => move(k, -1)}
+                >
+                  <ArrowUp size={13} aria-hidden />
+                </SignButton>
+                <SignButton
+                  className="size-6!"
+                  name={`Mark ${k + 1} later`}
+                  disabled={k === part.icons.length - 1}
+                  onClick={() => move(k, 1)}
+                >
+                  <ArrowDown size={13} aria-hidden />
+                </SignButton>
+                <SignButton
+                  className="size-6!"
+                  name={`Remove mark ${k + 1}`}
+                  onClick={() => set(part.icons.filter((_, at) => at !== k))}
+                >
+                  <X size={13} aria-hidden />
+                </SignButton>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <Row label="Add">
+        <div className="flex gap-1.5">
+          <Button onClick={() => setPicking('icon')}>Icon…</Button>
+          <Button onClick={() => setPicking('picture')}>Picture…</Button>
+        </div>
+      </Row>
+      <NumberRow
+        label="Size"
+        name="Size of marks"
+        value={part.size}
+        least={8}
+        most={200}
+        unit="px"
+        step="Marks"
+        command={(size) => setPart([tile.id], part.id, { size })}
+      />
+      <Row label="Labels">
+        <Segments
+          name="Labels"
+          value={part.showLabels ? 'shown' : 'read'}
+          choices={[
+            { value: 'shown', label: 'Shown' },
+            { value: 'read', label: 'Only read out' },
+          ]}
+          onChoose={(value) =>
+            dispatch(runHere('Labels', setPart([tile.id], part.id, { showLabels: value === 'shown' })))
+          }
+        />
+      </Row>
+      <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcon} />
+      <PicturePicker
+        open={picking === 'picture'}
+        onClose={() => setPicking(null)}
+        onChoose={(chosen) => {
+          setPicking(null);
+          const picture = take(chosen);
+          set([
+            ...part.icons,
+            { icon: null, picture, label: chosen.name.replace(/\.[^.]+$/, ''), address: '' },
+          ]);
+        }}
+      />
+    </>
+  );
+}

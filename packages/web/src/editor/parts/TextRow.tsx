@@ -1,0 +1,27 @@
+import type { TextPart } from '@noria/core';
+import { lazy, Suspense } from 'react';
+import { Row } from '../../ui/Rows';
+import { useSetPart } from './useSetPart';
+import type { PartProps } from './partProps';
+
+/** The editor of rich text is large, and comes when it is needed. */
+const RichTextField = lazy(() =>
+  import('../settings/content/RichTextField').then((module) => ({ default: module.RichTextField })),
+);
+
+/** Running words, with marks on some of them. */
+export function TextRow({ tile, part }: PartProps<TextPart>) {
+  const set = useSetPart({ tile, part });
+  return (
+    <Row label="Text">
+      <Suspense fallback={<span className="h-[92px] rounded-s bg-field" />}>
+        <RichTextField
+          key={`${tile.id} ${part.id}`}
+          name="Text"
+          value={part.words}
+          onType={(value) => set('words', 'Text', value)}
+        />
+      </Suspense>
+    </Row>
+  );
+}

@@ -1,0 +1,93 @@
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { addressFor, type LibraryPicture } from '../../api/pictures';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { MoreBelow } from '../../ui/MoreBelow';
+import { FileButton } from '../../ui/FileButton';
+import { TAKEN_TYPES, uploadFiles } from './upload';
+import { Troubles } from './UploadTray';
+import { usePictures } from './usePictures';
+
+interface PicturePickerProps {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly onChoose: (picture: LibraryPicture) => void;
+}
+
+/** Chooses a picture of the library, or uploads one and chooses it. */
+export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
+  const dispatch = useAppDispatch();
+  const [search, setSearch] = useState('');
+  const { pictures, trouble, more } = usePictures(search, open);
+  const busy = useAppSelector(({ uploads }) => uploads.batch !== null || uploads.preparing !== null);
+  const upload = async (files: readonly File[]) => {
+    const arrived = await dispatch(uploadFiles(files));
+    const [only] = arrived;
+    if (only && arrived.length === 1) onChoose(only);
+  };
+  return (
+    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-[120] bg-ink/25" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[10vh] left-1/2 z-[130] flex max-h-[76vh] w-[720px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-4 shadow-float"
+        >
+          <div className="flex items-center justify-between gap-3">
+            <Dialog.Title className="font-title text-lg font-[650]">Choose a picture</Dialog.Title>
+            <FileButton
+              testId="picture-file"
+              accept={TAKEN_TYPES}
+              multiple
+              disabled={busy}
+              onFiles={(files) => void upload(files)}
+            >
+              {busy ? 'Uploading…' : 'Upload…'}
+            </FileButton>
+          </div>
+          <input
+            autoFocus
+            aria-label="Find a picture"
+            placeholder="Find by name, or by what it shows"
+            value={search}
+            className="h-8 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
+            onChange={(event) => setSearch(event.target.value)}
+          />
+          <Troubles />
+          {trouble !== null && <p role="alert">{trouble}</p>}
+          {pictures?.length === 0 && (
+            <p className="py-10 text-center text-soft">
+              {search === '' ? 'No pictures yet. Upload the first.' : 'No picture has these words.'}
+            </p>
+          )}
+          <ul className="grid grid-cols-5 gap-2 overflow-y-auto p-0.5 [scrollbar-width:thin]">
+            {pictures?.map((picture) => (
+              <li key={picture.hash}>
+                <button
+                  type="button"
+                  aria-label={picture.name}
+                  title={picture.name}
+                  className="block w-full overflow-hidden rounded-s border border-hair hover:outline-2 hover:outline-copper"
+                  onClick={() => onChoose(picture)}
+                >
+                  <img
+                    src={addressFor(picture, 320)}
+                    alt=""
+                    loading="lazy"
+                    className="aspect-[4/3] w-full object-cover"
+                    style={{ background: picture.colours[0] }}
+                  />
+                </button>
+              </li>
+            ))}
+            {more && (
+              <li className="col-span-full">
+                <MoreBelow onMore={more} />
+              </li>
+            )}
+          </ul>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,71 @@
+import { byNumberedName } from '@noria/core';
+import PQueue from 'p-queue';
+import { uploadToLibrary, type LibraryPicture } from '../../api/pictures';
+import type { AppThunk } from '../state';
+import { unpack } from './unpack';
+import { begun, ended, failed, preparing, refused, uploaded } from './uploadsSlice';
+
+export const TAKEN_TYPES =
+  'image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml,.zip,application/zip';
+
+/** How many uploads are under way at once: enough to keep the server busy, few enough for the page. */
+const AT_ONCE = 3;
+
+let stopping: AbortController | null = null;
+
+/** Stops the uploads under way; what has arrived stays in the library. */
+export const cancelUploads = (): AppThunk => () => stopping?.abort();
+
+const isZip = ({ name, type }: File) => /\.zip$/i.test(name) || /^application\/(x-)?zip/.test(type);
+const words = (error: unknown) => (error instanceof Error ? error.message : String(error));
+
+/**
+ * Uploads pictures, and those in ZIP archives, to the library. Answers those that arrived, in the order
+ * that is chosen; those that did not are told of.
+ */
+export const uploadFiles =
+  (files: readonly File[]): AppThunk<Promise<LibraryPicture[]>> =>
+  async (dispatch, getState) => {
+    if (stopping) {
+      dispatch(refused('Other pictures are still being uploaded. Wait for them, or cancel them.'));
+      return [];
+    }
+    const stop = (stopping = new AbortController());
+    const isStopped = () => stop.signal.aborted;
+    try {
+      const pictures: File[] = [];
+      for (const file of files) {
+        if (!isZip(file)) pictures.push(file);
+        else {
+          dispatch(preparing(`Unpacking ${file.name}`));
+          try {
+            pictures.push(...(await unpack(file, stop.signal)));
+          } catch (error) {
+            if (!isStopped()) dispatch(refused(`${file.name}: ${words(error)}`));
+          }
+        }
+      }
+      dispatch(preparing(null));
+      const ordered = getState().uploads.order === 'numbered' ? byNumberedName(pictures) : pictures;
+      dispatch(begun(ordered.length));
+      const arrived = new Map<number, LibraryPicture>();
+      const queue = new PQueue({ concurrency: AT_ONCE });
+      await Promise.all(
+        ordered.map((file, k) =>
+          queue.add(async () => {
+            if (isStopped()) return;
+            try {
+              arrived.set(k, await uploadToLibrary(file, stop.signal));
+              dispatch(uploaded());
+            } catch (error) {
+              if (!isStopped()) dispatch(failed(words(error)));
+            }
+          }),
+        ),
+      );
+      return ordered.flatMap((_, k) => arrived.get(k) ?? []);
+    } finally {
+      stopping = null;
+      dispatch(ended());
+    }
+  };

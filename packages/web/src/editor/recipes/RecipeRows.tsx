@@ -1,0 +1,158 @@
+import { recipeDifferences, tilesUsing, type Tile } from '@noria/core';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button, SignButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Fold } from '../../ui/Fold';
+import { Row } from '../../ui/Rows';
+import {
+  changeRecipe,
+  recipeFromHand,
+  releaseHand,
+  resetHand,
+  showVariant,
+  variantFromHand,
+} from '../actions/recipes';
+import { shown } from '../editorSlice';
+import { selectSavedView, selectShared } from '../selectors';
+
+/** The recipe that the tile in hand uses: its variants, what the tile has otherwise, and what can be done. */
+export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
+  const dispatch = useAppDispatch();
+  const { recipes } = useAppSelector(selectShared);
+  const saved = useAppSelector(selectSavedView);
+  const [tile] = tiles;
+  const use = tile.recipe;
+  const recipe = use && recipes[use.recipe];
+  if (!recipe) {
+    return (
+      <Row label="Recipe">
+        <div className="flex gap-1">
+          <Button className="h-[26px]!" onClick={() => dispatch(shown('recipes'))}>
+            Use one…
+          </Button>
+          {tiles.length === 1 && (
+            <Naming
+              verb="Make one"
+              name="Name of the recipe"
+              onName={(name) => dispatch(recipeFromHand(name))}
+            />
+          )}
+        </div>
+      </Row>
+    );
+  }
+  const differences = recipeDifferences(recipes, tile);
+  const isWhole = use.tile === recipe.root;
+  const uses = tilesUsing(saved, recipe.id).filter((each) => each.recipe?.tile === recipe.root).length;
+  return (
+    <>
+      <Row label="Recipe">
+        <button
+          type="button"
+          aria-label={`Recipe, ${recipe.name}`}
+          className="flex h-[26px] min-w-0 items-center justify-between gap-2 rounded-s bg-field px-2 text-left"
+          onClick={() => dispatch(shown('recipes'))}
+        >
+          <span className="truncate">{recipe.name}</span>
+          <span className="flex-none text-xs text-faint">
+            {differences.length === 0
+              ? `${uses} ${uses === 1 ? 'use' : 'uses'}`
+              : `${differences.length} own ${differences.length === 1 ? 'value' : 'values'}`}
+          </span>
+        </button>
+      </Row>
+      {recipe.variants.length > 0 && isWhole && (
+        <Row label="Variant">
+          <Choice
+            name="Variant"
+            value={use.variant ?? 'plain'}
+            choices={[
+              { value: 'plain', label: 'As it is' },
+              ...recipe.variants.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChoose={(id) => dispatch(showVariant(id === 'plain' ? null : id))}
+          />
+        </Row>
+      )}
+      <Fold
+        title="This tile and its recipe"
+        says={differences.length > 0 ? differences.map(({ field }) => words(field)).join(', ') : 'the same'}
+      >
+        {differences.map(({ of, field }) => (
+          <div key={`${of} ${field}`} className="flex items-center justify-between gap-2 pl-3">
+            <span className="text-sm">{words(field)} is its own</span>
+            <SignButton
+              className="size-6!"
+              name={`${words(field)}: back to the recipe`}
+              onClick={() => dispatch(resetHand([field]))}
+            >
+              <X size={13} aria-hidden />
+            </SignButton>
+          </div>
+        ))}
+        <div className="flex flex-wrap gap-1 pt-1">
+          {differences.length > 0 && (
+            <>
+              <Button onClick={() => dispatch(resetHand())}>Reset all</Button>
+              <Button look="copper" onClick={() => dispatch(changeRecipe())}>
+                Change the recipe
+              </Button>
+              <Naming
+                verb="New variant"
+                name="Name of the variant"
+                onName={(name) => dispatch(variantFromHand(name))}
+              />
+            </>
+          )}
+          <Button onClick={() => dispatch(releaseHand())}>Release</Button>
+        </div>
+      </Fold>
+    </>
+  );
+}
+
+/** `headingLineHeight` as “Heading line height”, `parts/heading/level` as “Heading level”. */
+const words = (field: string) =>
+  field
+    .replace(/^parts\//, '')
+    .replaceAll('/', ' ')
+    .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+    .replace(/^./, (letter) => letter.toUpperCase());
+
+/** A button that asks for a name first. */
+function Naming({ verb, name, onName }: { verb: string; name: string; onName: (name: string) => void }) {
+  const [naming, setNaming] = useState<string | null>(null);
+  if (naming === null) {
+    return (
+      <Button className="h-[26px]!" onClick={() => setNaming('')}>
+        {verb}
+      </Button>
+    );
+  }
+  return (
+    <form
+      className="grid grid-cols-[1fr_auto] gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (naming.trim() === '') return;
+        onName(naming.trim().slice(0, 200));
+        setNaming(null);
+      }}
+    >
+      <input
+        autoFocus
+        aria-label={name}
+        placeholder="Its name"
+        value={naming}
+        className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 outline-none focus-visible:outline-2 focus-visible:outline-copper"
+        onChange={(event) => setNaming(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && setNaming(null)}
+      />
+      <Button type="submit" className="h-[26px]!" disabled={naming.trim() === ''}>
+        Make
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,213 @@
+import {
+  carryHere,
+  keepStructure,
+  LIMITS,
+  moveBreakpoint,
+  removeBreakpoint,
+  setHereIn,
+  type SetHere,
+} from '@noria/core';
+import { useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { Panel } from '../../ui/Panel';
+import { Question, Row } from '../../ui/Rows';
+import { run } from '../document/run';
+import { selectShown } from '../document/selectors';
+import { workOut } from '../fit/actions';
+import { announce } from '../../ui/notices/noticesSlice';
+import { needleMoved, shown, taken } from '../editorSlice';
+import { selectBand, selectBands, selectNeedle } from '../selectors';
+import { setHereName, setHereValue } from './setHereWords';
+
+/** A band as a whole: how it comes from the wider one, what it sets itself, where it ends. */
+export function BandPanel() {
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectShown);
+  const bands = useAppSelector(selectBands);
+  const needle = useAppSelector(selectNeedle);
+  const here = useAppSelector(selectBand);
+  const band = bands[here.index];
+  const [busy, setBusy] = useState<string | null>(null);
+  const work = (name: string, ...rest: [Parameters<typeof workOut>[1], string]) => {
+    setBusy(name);
+    void dispatch(workOut(name, ...rest)).finally(() => setBusy(null));
+  };
+  if (!band) return null;
+  const { index } = band;
+  const from = Math.max(band.from, LIMITS.narrowest);
+  const widest = index === 0;
+  const set = setHereIn(document, index);
+  const byHand = set.filter(({ derived }) => !derived);
+  const derived = set.filter((each) => each.derived);
+  return (
+    <Panel
+      name="Band"
+      title={widest ? `From ${from} px up` : `${from} to ${band.below - 1} px`}
+      onClose={() => dispatch(shown(null))}
+    >
+      <Question title="Where do columns stop working?">
+        <p className="mb-1.5 text-sm text-soft">
+          Breakpoints where a tile would be squashed, clipped or cropped too far; as few bands as are enough,
+          each derived from the wider one. Those there are now are replaced.
+        </p>
+        <Button
+          look="copper"
+          className="justify-center"
+          disabled={busy !== null}
+          onClick={() =>
+            work(
+              'Find breakpoints',
+              (worker, shownNow) => worker.findBreakpoints(shownNow),
+              'Breakpoints were found; undo brings the old ones back.',
+            )
+          }
+        >
+          {busy === 'Find breakpoints' ? 'Working it out…' : 'Find breakpoints'}
+        </Button>
+      </Question>
+      {!widest && (
+        <Question title="How does it come from the wider band?">
+          <div className="flex flex-wrap gap-1.5">
+            <Button
+              disabled={busy !== null}
+              title="Columns and spans by what the tiles bear; what you corrected here stays"
+              onClick={() =>
+                work('Derive', (worker, now) => worker.derive(now, index, false), 'The band was derived.')
+              }
+            >
+              {busy === 'Derive' ? 'Working it out…' : 'Derive'}
+            </Button>
+            <Button
+              disabled={busy !== null}
+              title="As Derive, and what was corrected here goes"
+              onClick={() =>
+                work(
+                  'Derive anew',
+                  (worker, now) => worker.derive(now, index, true),
+                  'The band was derived anew.',
+                )
+              }
+            >
+              Derive anew
+            </Button>
+            <Button
+              title="The wider band’s placement as it is"
+              onClick={() => {
+                dispatch(run('Keep structure', keepStructure(document, index)));
+                dispatch(announce('The wider band’s structure is kept.'));
+              }}
+            >
+              Keep structure
+            </Button>
+            <Button
+              disabled={busy !== null}
+              title="One column, in reading order"
+              onClick={() =>
+                work('Stack', (worker, now) => worker.stack(now, index), 'Everything is in one column.')
+              }
+            >
+              Stack
+            </Button>
+          </div>
+        </Question>
+      )}
+      {!widest && (
+        <Question title="Where does it end?">
+          <Row label="Breakpoint">
+            <div className="grid grid-cols-2 gap-1.5">
+              <NumberField
+                name="Breakpoint"
+                value={band.below}
+                least={LIMITS.narrowest + 1}
+                most={LIMITS.widest}
+                unit="px"
+                onSet={(below) => {
+                  dispatch(run('Move breakpoint', moveBreakpoint(index, below)));
+                  if (needle >= below) dispatch(needleMoved(below - 1));
+                }}
+              />
+              <Button
+                className="justify-center"
+                onClick={() => {
+                  dispatch(run('Remove breakpoint', removeBreakpoint(index)));
+                  dispatch(announce(`The breakpoint at ${band.below} px was removed.`));
+                }}
+              >
+                Remove
+              </Button>
+            </div>
+          </Row>
+        </Question>
+      )}
+      <Question title="What is set here?">
+        {widest ? (
+          <p className="text-sm text-soft">The widest band sets everything; narrower ones carry it.</p>
+        ) : set.length === 0 ? (
+          <p className="text-sm text-soft">Nothing. Everything is carried from the wider band.</p>
+        ) : (
+          <>
+            <SetHereList name="Set by hand" values={byHand} band={index} />
+            {derived.length > 0 && (
+              <>
+                <p className="mt-2 text-sm text-soft">Derived from the wider band:</p>
+                <SetHereList name="Derived" values={derived} band={index} />
+              </>
+            )}
+            <Button
+              className="mt-2 justify-self-start"
+              onClick={() => {
+                dispatch(run('Carry all', carryHere(set, index)));
+                dispatch(announce('Everything is carried from the wider band.'));
+              }}
+            >
+              Carry all
+            </Button>
+          </>
+        )}
+      </Question>
+    </Panel>
+  );
+}
+
+function SetHereList({ name, values, band }: { name: string; values: readonly SetHere[]; band: number }) {
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectShown);
+  return (
+    <ul aria-label={name} className="grid">
+      {values.map((each) => {
+        const label = setHereName(document, each);
+        return (
+          <li
+            key={`${each.of} ${each.id ?? ''} ${each.field}`}
+            className="relative flex h-7 items-center gap-2"
+          >
+            <button
+              type="button"
+              aria-label={`${label} is set in this band. Carry it from the wider band again.`}
+              title="Set in this band. Press to carry it from the wider band again."
+              className={`drop absolute top-1/2 -left-4 -translate-y-1/2 py-1 pr-2 pl-1.5 ${each.derived ? 'opacity-50' : ''}`}
+              onClick={() => {
+                dispatch(run('Carry', carryHere([each], band)));
+                dispatch(announce(`${label} is carried again.`));
+              }}
+            />
+            {each.id === null ? (
+              <span className="truncate">{label}</span>
+            ) : (
+              <button
+                type="button"
+                className="truncate rounded-s text-left hover:text-copper-ink"
+                onClick={() => dispatch(taken([each.id ?? '']))}
+              >
+                {label}
+              </button>
+            )}
+            <span className="figures ml-auto shrink-0 text-soft">{setHereValue(each)}</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

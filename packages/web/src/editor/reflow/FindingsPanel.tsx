@@ -1,0 +1,85 @@
+import { useEffect } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button } from '../../ui/Button';
+import { Panel } from '../../ui/Panel';
+import { count } from '../../ui/words';
+import { FindingItem } from '../fit/FindingItem';
+import { fixAll } from '../fit/actions';
+import { selectAccepted, selectSettled, selectSettledFindings } from '../fit/selectors';
+import { tryOut } from '../document/run';
+import { showFinding } from '../actions/findings';
+import { findingOpened, shown } from '../editorSlice';
+import { selectNeedle } from '../selectors';
+
+/** Everything that was found, beside the stage, on which each fix is tried. */
+export function FindingsPanel() {
+  const dispatch = useAppDispatch();
+  const report = useAppSelector(selectSettled);
+  const findings = useAppSelector(selectSettledFindings);
+  const accepted = useAppSelector(selectAccepted);
+  const open = useAppSelector((state) => state.editor.finding);
+  const needle = useAppSelector(selectNeedle);
+  useEffect(() => {
+    if (open === null) return undefined;
+    // The tile is where it is at that width once the stage has been laid out.
+    const timer = window.setTimeout(() => {
+      document.querySelector('[data-testid=in-hand]')?.scrollIntoView({ block: 'nearest' });
+    }, 60);
+    return () => window.clearTimeout(timer);
+  }, [open, needle]);
+  useEffect(
+    () => () => {
+      dispatch(tryOut(null));
+    },
+    [dispatch],
+  );
+  return (
+    <Panel name="Findings" title="Findings" onClose={() => dispatch(shown(null))}>
+      <p role="status" className="-mt-2 text-sm text-soft">
+        {!report
+          ? 'Checking every width…'
+          : findings.length === 0
+            ? 'Nothing found at any width from 240 to 2560.'
+            : `${count(findings.length, 'finding')}, worst first.`}
+      </p>
+      {findings.length > 0 && (
+        <>
+          <Button look="solid" className="justify-center" onClick={() => void dispatch(fixAll())}>
+            Put right all that is safe
+          </Button>
+          <ul aria-label="Findings" className="-mt-2 grid">
+            {findings.map((finding) => (
+              <FindingItem
+                key={finding.id}
+                finding={finding}
+                isOpen={finding.id === open}
+                onOpen={() =>
+                  finding.id === open ? dispatch(findingOpened(null)) : dispatch(showFinding(finding))
+                }
+                onShow={(each) => dispatch(showFinding(each))}
+                tries
+              />
+            ))}
+          </ul>
+        </>
+      )}
+      {accepted.length > 0 && (
+        <>
+          <h3 className="text-sm font-semibold">Accepted</h3>
+          <ul aria-label="Accepted findings" className="-mt-2 grid">
+            {accepted.map((finding) => (
+              <FindingItem
+                key={finding.id}
+                finding={finding}
+                isOpen={finding.id === open}
+                onOpen={() => dispatch(findingOpened(finding.id === open ? null : finding.id))}
+                onShow={(each) => dispatch(showFinding(each))}
+                tries
+              />
+            ))}
+          </ul>
+        </>
+      )}
+    </Panel>
+  );
+}

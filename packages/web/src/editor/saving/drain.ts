@@ -1,0 +1,60 @@
+import { isPassing } from '../../api/problem';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { drainLater } from './later/later';
+import { leftLock, sendLeft } from './left';
+import { leftOutboxes } from './outbox';
+import { alone, thisTab } from '../../api/kept/tab';
+import type { AppDispatch, RootState } from '../state';
+
+const EVERY_MS = 15_000;
+
+/**
+ * Sends what tabs that are gone left, and what this one left of collections that it no longer shows,
+ * whichever view is open. What needs a decision waits until its collection is opened.
+ */
+async function drainLeft(dispatch: AppDispatch, getState: () => RootState): Promise<void> {
+  for (const of of await leftOutboxes()) {
+    const isOwn = () => of.tab === thisTab && getState().document.id === of.collection;
+    if (isOwn()) continue;
+    // It may have been opened while we waited.
+    const outcome = await alone(leftLock(of.collection), () =>
+      isOwn() ? Promise.resolve({ kind: 'nothing' } as const) : sendLeft(of),
+    );
+    const tell = (words: string) => {
+      if (told.has(of.collection)) return;
+      told.add(of.collection);
+      dispatch(warn(words));
+    };
+    if (outcome.kind === 'saved') dispatch(announce(`Unsent changes of “${outcome.name}” were saved.`));
+    if (outcome.kind === 'aside') dispatch(warn(`${outcome.why} They are kept under “Set aside”.`));
+    if (outcome.kind === 'meets')
+      tell(`Unsent changes of “${outcome.name}” meet changes from elsewhere. Open it to decide what stays.`);
+    if (outcome.kind === 'deleted')
+      tell('A collection with unsent changes was deleted elsewhere. Open its address to take them away.');
+  }
+}
+
+const told = new Set<string>();
+
+/** Drains now, whenever the network comes back, and every now and then. Answers how to stop. */
+export function keepDraining(dispatch: AppDispatch, getState: () => RootState): () => void {
+  let running: Promise<void> | null = null;
+  const drain = () => {
+    running ??= Promise.all([drainLeft(dispatch, getState), drainLater(dispatch)])
+      .then(
+        () => undefined,
+        (error: unknown) => {
+          // It is tried again anyhow.
+          if (!isPassing(error)) console.warn(error);
+        },
+      )
+      .finally(() => (running = null));
+  };
+  drain();
+  const timer = window.setInterval(drain, EVERY_MS);
+  window.addEventListener('online', drain);
+  return () => {
+    window.clearInterval(timer);
+    window.removeEventListener('online', drain);
+  };
+}

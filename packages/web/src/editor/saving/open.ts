@@ -1,0 +1,66 @@
+import { difference } from '@noria/core';
+import { isPassing, ServerProblem } from '../../api/problem';
+import { readCollection } from '../../api/collections';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { opened } from '../document/documentSlice';
+import { arrivedOrLeft, leftLock, readOrDeleted, sendLeft } from './left';
+import { dropOutbox, keepBase, keepOutbox, leftOutboxes, type OutboxKey } from './outbox';
+import { alone, thisTab } from '../../api/kept/tab';
+import { onTop, versionOf } from './versions';
+import type { AppThunk } from '../state';
+
+/**
+ * Opens a collection, after what earlier visits and tabs that are gone left unsent was sent. What can’t be
+ * sent by itself, because it meets other changes or the collection was deleted, is opened as it was left.
+ * @throws ServerAway, ServerProblem and UnreadableCollection as the reading does
+ */
+export const open =
+  (id: string): AppThunk<Promise<void>> =>
+  (dispatch) =>
+    alone(leftLock(id), async () => {
+      let waiting: OutboxKey | null = null;
+      for (const of of await leftOutboxes(id)) {
+        const outcome = await sendLeft(of);
+        if (outcome.kind === 'saved') dispatch(announce('Changes from before were kept.'));
+        if (outcome.kind === 'aside')
+          dispatch(warn(`${outcome.why} They are kept under “Set aside” on the first screen.`));
+        if (outcome.kind === 'meets' || outcome.kind === 'deleted') waiting ??= of;
+      }
+      if (waiting && (await dispatch(openLeft(waiting)))) return;
+      const stored = await readCollection(id);
+      dispatch(opened({ id, document: stored.document, revision: stored.revision, unsent: [] }));
+    });
+
+/** Opens what was left as it was left, with the question that it waits for. */
+const openLeft =
+  (of: OutboxKey): AppThunk<Promise<boolean>> =>
+  async (dispatch) => {
+    const id = of.collection;
+    const left = await arrivedOrLeft(of);
+    const stored = await readOrDeleted(id);
+    if (!left) return false;
+    const version = await versionOf(of, left, stored).catch((error: unknown) => {
+      if (error instanceof ServerProblem && !isPassing(error)) return null;
+      throw error;
+    });
+    if (!version) return false;
+    const { base, document } = version;
+    const { revision } = left;
+    const unsent = difference(base, document);
+    // This tab answers for it from now on.
+    await keepOutbox(id, { revision, underWay: null, unsent });
+    await keepBase(id, { revision, document: base });
+    if (of.tab !== thisTab) await dropOutbox(of);
+    if (!stored) {
+      dispatch(opened({ id, document, base, revision, unsent, saving: { state: 'deleted' } }));
+      return true;
+    }
+    const { meetings } = onTop(version, stored.document);
+    if (meetings.length === 0) {
+      dispatch(opened({ id, document, base, revision, unsent }));
+      return true;
+    }
+    const question = { base, theirs: stored.document, revision: stored.revision, meetings };
+    dispatch(opened({ id, document, base, revision, unsent, saving: { state: 'asked' }, question }));
+    return true;
+  };

@@ -1,0 +1,132 @@
+import { LIMITS, setArrangement, type ArrangementValues, type Command, type Padding } from '@noria/core';
+import { Link2, Unlink2 } from 'lucide-react';
+import { useState } from 'react';
+import { useAppSelector } from '../hooks';
+import { SignButton } from '../../ui/Button';
+import { Question, Row } from '../../ui/Rows';
+import { selectBand, selectLayout, selectSetFor } from '../selectors';
+import { SetNumber } from './SetNumber';
+
+interface AirProps {
+  readonly carried: (...of: (keyof ArrangementValues)[]) => { setHere: boolean; onCarry: () => void };
+}
+
+const SIDES = [
+  ['blockStart', 'top'],
+  ['inlineEnd', 'end'],
+  ['blockEnd', 'bottom'],
+  ['inlineStart', 'start'],
+] as const satisfies readonly (readonly [keyof Padding, string])[];
+
+/** Gaps between tiles and padding around them, linked or each by itself. */
+export function Air({ carried }: AirProps) {
+  const { arrangement, index } = useAppSelector(selectBand);
+  const { inlineSize } = useAppSelector(selectLayout);
+  const setFor = useAppSelector(selectSetFor);
+  const { columnGap, rowGap, padding } = arrangement;
+  const sides = SIDES.map(([side]) => padding[side]);
+  const [apart, setApart] = useState({ gap: columnGap !== rowGap, padding: new Set(sides).size > 1 });
+  const gapsApart = apart.gap || columnGap !== rowGap;
+  const sidesApart = apart.padding || new Set(sides).size > 1;
+  const set = (values: Partial<ArrangementValues>): Command => setArrangement(values, index, setFor);
+  const gap = { least: 0, most: LIMITS.gap, basis: inlineSize, step: 'Gap' };
+  const side = { least: 0, most: LIMITS.padding, basis: inlineSize, step: 'Padding' };
+
+  return (
+    <Question title="How much air is there?">
+      <Row label="Gap" {...carried('columnGap', 'rowGap')}>
+        <div className="flex gap-1">
+          {gapsApart ? (
+            <>
+              <SetNumber
+                name="Column gap"
+                value={columnGap}
+                unit="across"
+                {...gap}
+                command={(px) => set({ columnGap: px })}
+              />
+              <SetNumber
+                name="Row gap"
+                value={rowGap}
+                unit="down"
+                {...gap}
+                command={(px) => set({ rowGap: px })}
+              />
+            </>
+          ) : (
+            <SetNumber
+              name="Gap"
+              value={columnGap}
+              unit="px, both ways"
+              {...gap}
+              command={(px) => set({ columnGap: px, rowGap: px })}
+            />
+          )}
+          <LinkButton
+            what="gaps"
+            apart={gapsApart}
+            disabled={columnGap !== rowGap}
+            onToggle={() => setApart({ ...apart, gap: !gapsApart })}
+          />
+        </div>
+      </Row>
+      <Row label="Padding" {...carried('padding')}>
+        <div className="flex items-start gap-1">
+          {sidesApart ? (
+            <div className="grid flex-1 grid-cols-2 gap-1">
+              {SIDES.map(([key, unit]) => (
+                <SetNumber
+                  key={key}
+                  name={`Padding ${unit}`}
+                  value={padding[key]}
+                  unit={unit}
+                  {...side}
+                  command={(px) => set({ padding: { ...padding, [key]: px } })}
+                />
+              ))}
+            </div>
+          ) : (
+            <SetNumber
+              name="Padding"
+              value={padding.blockStart}
+              unit="px, all sides"
+              {...side}
+              command={(px) =>
+                set({ padding: { blockStart: px, inlineEnd: px, blockEnd: px, inlineStart: px } })
+              }
+            />
+          )}
+          <LinkButton
+            what="sides"
+            apart={sidesApart}
+            disabled={new Set(sides).size > 1}
+            onToggle={() => setApart({ ...apart, padding: !sidesApart })}
+          />
+        </div>
+      </Row>
+    </Question>
+  );
+}
+
+interface LinkButtonProps {
+  readonly what: string;
+  readonly apart: boolean;
+  /** Values that differ can’t be linked without losing one. */
+  readonly disabled: boolean;
+  readonly onToggle: () => void;
+}
+
+function LinkButton({ what, apart, disabled, onToggle }: LinkButtonProps) {
+  const Sign = apart ? Unlink2 : Link2;
+  return (
+    <SignButton
+      name={disabled ? `The ${what} differ` : apart ? `Link the ${what}` : `Set the ${what} apart`}
+      aria-pressed={!apart}
+      disabled={disabled}
+      className="size-[26px]! shrink-0"
+      onClick={onToggle}
+    >
+      <Sign size={14} strokeWidth={1.6} aria-hidden />
+    </SignButton>
+  );
+}

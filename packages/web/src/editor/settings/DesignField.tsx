@@ -1,0 +1,69 @@
+import { applyDesign, readDesign, type DesignGrid } from '@noria/core';
+import { useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Row } from '../../ui/Rows';
+import { runHere } from '../here';
+import { freshId } from '../actions/freshId';
+import { announce } from '../../ui/notices/noticesSlice';
+import { selectBand, selectSetFor } from '../selectors';
+
+/** Rows as designers say them, read as the smallest grid that they share. */
+export function DesignField() {
+  const dispatch = useAppDispatch();
+  const band = useAppSelector(selectBand);
+  const setFor = useAppSelector(selectSetFor);
+  const drawn = useAppSelector((state) => state.editor.drawn);
+  const [typed, setTyped] = useState('');
+  const read = readOr(typed);
+
+  const apply = () => {
+    if (typeof read === 'string') return;
+    const freshIds = read.spans.map(() => freshId(drawn));
+    dispatch(
+      runHere('Grid from rows', applyDesign({ grid: read, band: band.index, setFor, freshIds, what: drawn })),
+    );
+    dispatch(announce(`${read.columns} columns, ${read.rows} rows, ${read.spans.length} cards.`));
+    setTyped('');
+  };
+  return (
+    <>
+      <Row label="From rows">
+        <input
+          aria-label="Cards of each row"
+          aria-describedby="design-says"
+          placeholder="2, 3, 2 with halves"
+          className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 placeholder:text-faint"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') apply();
+            if (event.key === 'Escape') setTyped('');
+          }}
+        />
+      </Row>
+      <p
+        id="design-says"
+        className={`ml-[92px] text-[11.5px] ${typeof read === 'string' && typed ? 'text-amiss' : 'text-soft'}`}
+      >
+        {typed && (typeof read === 'string' ? read : <Said {...read} />)}
+      </p>
+    </>
+  );
+}
+
+const Said = ({ columns, rows, spans }: DesignGrid) => (
+  <>
+    <b className="figures text-ink">
+      {columns} × {rows}
+    </b>{' '}
+    with {spans.length} cards. Enter sets it.
+  </>
+);
+
+function readOr(text: string): DesignGrid | string {
+  try {
+    return readDesign(text);
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  }
+}

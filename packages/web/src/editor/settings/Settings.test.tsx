@@ -1,0 +1,52 @@
+/** @jest-environment jsdom */
+import '../../testing/browser';
+import { afterEach, expect, test } from '@jest/globals';
+import { cleanup, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { composeStore, stats } from '../../testing/composeStore';
+import { taken } from '../editorSlice';
+import { selectView } from '../selectors';
+import { Settings } from './Settings';
+
+afterEach(cleanup);
+
+/** Types as a hand does, outside of `act`, which would wait for what is put off. */
+function typeInto(field: HTMLInputElement, words: string) {
+  field.focus();
+  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(field, words);
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+}
+
+test('words typed before the settings have followed go into the tile that is in hand', async () => {
+  const { store } = composeStore(
+    stats([
+      [1, 1],
+      [1, 1],
+    ]),
+  );
+  store.dispatch(taken(['t1']));
+  render(
+    <Provider store={store}>
+      <MemoryRouter>
+        <Settings />
+      </MemoryRouter>
+    </Provider>,
+  );
+  const field = screen.getByLabelText<HTMLInputElement>('Name');
+  expect(field.value).toBe('Stat 1');
+
+  Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
+  store.dispatch(taken(['t2']));
+  // What must happen at once has happened; what is put off has not.
+  await Promise.resolve();
+  expect(field.value).toBe('Stat 1');
+  field.focus();
+  await Promise.resolve();
+  expect(field.value).toBe('Stat 2');
+  typeInto(field, 'Sauna');
+  Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
+
+  const { tiles } = selectView(store.getState());
+  expect([tiles.t1?.name, tiles.t2?.name]).toEqual(['Stat 1', 'Sauna']);
+});

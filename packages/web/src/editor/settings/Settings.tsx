@@ -1,0 +1,128 @@
+import { kindTitle, type ArrangementName } from '@noria/core';
+import { useDeferredValue, useState, type FocusEvent } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { Button } from '../../ui/Button';
+import { Panel } from '../../ui/Panel';
+import { nth } from '../../ui/words';
+import { shown } from '../editorSlice';
+import { selectBand, selectLevel, selectView } from '../selectors';
+import { ArrangementSettings } from './ArrangementSettings';
+import { GapsPanel } from '../packing/GapsPanel';
+import { ProposalsPanel } from '../packing/ProposalsPanel';
+import { TileFit } from './TileFit';
+import { TileContent } from './TileContent';
+import { TileLook } from './TileLook';
+import { TileMotion } from './TileMotion';
+import { TilePlace } from './TilePlace';
+import { LooksPanel } from '../looks/LooksPanel';
+import { BandPanel } from '../reflow/BandPanel';
+import { FindingsPanel } from '../reflow/FindingsPanel';
+import { RecipesPanel } from '../recipes/RecipesPanel';
+import { TablePanel } from '../tables/TablePanel';
+
+/** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
+export function Settings() {
+  const document = useAppSelector(selectView);
+  const { ids, hands } = useIdsInHand();
+  const inHand = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
+  const level = useAppSelector(selectLevel);
+  const showing = useAppSelector((state) => state.editor.showing);
+  const kind = useAppSelector((state) => selectBand(state).arrangement.kind);
+  const [tile] = inHand;
+  const heading =
+    inHand.length > 1
+      ? { title: `${inHand.length} tiles`, what: 'what is set is set for all' }
+      : tile
+        ? {
+            title: tile.name,
+            what: `${kindTitle(tile).toLowerCase()}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
+          }
+        : {
+            title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
+            what: `${kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
+          };
+  if ((showing === 'gaps' || showing === 'proposals') && kind !== 'bento') return <NoSpans kind={kind} />;
+  if (showing === 'gaps') return <GapsPanel />;
+  if (showing === 'proposals') return <ProposalsPanel />;
+  if (showing === 'looks') return <LooksPanel />;
+  if (showing === 'recipes') return <RecipesPanel />;
+  if (showing === 'table') return <TablePanel />;
+  if (showing === 'findings') return <FindingsPanel />;
+  if (showing === 'band') return <BandPanel />;
+  return (
+    <aside
+      {...hands}
+      aria-label="Settings"
+      className="grid min-h-0 grid-cols-[minmax(0,1fr)] content-start gap-[15px] overflow-y-auto border-r border-hair bg-panel px-4 pt-3.5 pb-4 [scrollbar-width:thin]"
+    >
+      <header className="flex items-baseline gap-2">
+        <h2 className="truncate font-title text-lg font-[650]">{heading.title}</h2>
+        <span className="text-[11.5px] whitespace-nowrap text-faint">{heading.what}</span>
+      </header>
+      {tile ? (
+        <>
+          <TilePlace tiles={inHand} />
+          <TileFit tiles={inHand.map(({ id }) => id).join(' ')} />
+          {inHand.length === 1 && <TileContent tile={tile} />}
+          <TileLook tiles={[tile, ...inHand.slice(1)]} />
+          <TileMotion tiles={[tile, ...inHand.slice(1)]} />
+        </>
+      ) : (
+        <ArrangementSettings key={level} />
+      )}
+    </aside>
+  );
+}
+
+/**
+ * The stage comes first: which tiles these are follows when there is time. It is made up for as soon as
+ * a hand comes to the settings, or it would set at the tiles before what is meant for these.
+ */
+function useIdsInHand() {
+  const now = useAppSelector((state) => state.editor.inHand);
+  const later = useDeferredValue(now);
+  const [touched, setTouched] = useState(false);
+  return {
+    ids: touched ? now : later,
+    hands: {
+      onPointerDownCapture: () => setTouched(true),
+      onFocusCapture: () => setTouched(true),
+      onBlurCapture: ({ currentTarget, relatedTarget }: FocusEvent) =>
+        setTouched(currentTarget.contains(relatedTarget)),
+    },
+  };
+}
+
+/** Gaps are closed by spans, which only a bento has of its own. */
+function NoSpans({ kind }: { kind: ArrangementName }) {
+  const dispatch = useAppDispatch();
+  return (
+    <Panel name="Gaps" title={TITLES[kind]} onClose={() => dispatch(shown(null))}>
+      <p className="text-soft">{SAYS[kind]}</p>
+      <Button look="copper" className="justify-self-start" onClick={() => dispatch(shown('findings'))}>
+        Show findings
+      </Button>
+    </Panel>
+  );
+}
+
+const TITLES: Readonly<Record<ArrangementName, string>> = {
+  bento: 'Gaps',
+  fluid: 'As many columns as fit',
+  masonry: 'Lanes have no holes',
+  rows: 'Rows have no holes',
+  mosaic: 'A mosaic has no holes',
+  fan: 'A fan has no holes',
+};
+
+const SAYS: Readonly<Record<ArrangementName, string>> = {
+  bento: '',
+  fluid:
+    'Here the number of columns changes with the width, and so do the gaps. Findings say at which widths a row is not full, and which number of columns or which minimum puts that right.',
+  masonry:
+    'What can be uneven is how the lanes end. The arrangement’s settings say by how much, and even it within a distance in reading order.',
+  rows: 'Every row is as wide as the page. The arrangement’s settings say how high rows are and what becomes of the last one.',
+  mosaic:
+    'Pictures cover every module. “Again” in the arrangement’s settings makes another mosaic; locked pictures stay.',
+  fan: 'Cards lie over each other, each showing a strip.',
+};

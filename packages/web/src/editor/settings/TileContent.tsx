@@ -1,0 +1,67 @@
+import { isAddress, isLink, LIMITS, setTile, type Tile } from '@noria/core';
+import { memo } from 'react';
+import { useAppDispatch } from '../hooks';
+import { Button } from '../../ui/Button';
+import { Question, Row } from '../../ui/Rows';
+import { WordsField } from '../../ui/WordsField';
+import { enterGroup, takeApart } from '../actions/groups';
+import { runHere } from '../here';
+import { warn } from '../../ui/notices/noticesSlice';
+import { Badges } from './Badges';
+import { PartRows } from '../parts/PartRows';
+import { sameButPlace } from './sameTiles';
+
+/** What is in the tile in hand; words take effect while they are typed. */
+export const TileContent = memo(
+  function TileContent({ tile }: { tile: Tile }) {
+    const dispatch = useAppDispatch();
+    const lead = (address: string) => {
+      const link = address.trim() === '' ? undefined : address.trim();
+      if (link !== undefined && !isAddress(link))
+        dispatch(warn('A link leads to https://…, mailto:, tel:, #part or a relative address.'));
+      else dispatch(runHere('Link', setTile([tile.id], { link }), `${tile.id} link`));
+    };
+    return (
+      <Question title="What is in it?">
+        <Row label="Name">
+          <WordsField
+            name="Name"
+            value={tile.name}
+            onType={(value) =>
+              value.trim() &&
+              dispatch(
+                runHere('Name', setTile([tile.id], { name: value.slice(0, LIMITS.name) }), `${tile.id} name`),
+              )
+            }
+          />
+        </Row>
+        {tile.kind === 'card' &&
+          tile.parts.map((part) => (
+            <PartRows key={`${tile.id} ${part.id} ${part.kind}`} tile={tile} part={part} />
+          ))}
+        {tile.kind === 'group' && (
+          <Row label="Tiles">
+            <div className="flex gap-1.5">
+              <Button look="copper" onClick={() => dispatch(enterGroup())}>
+                Go in ({tile.order.length})
+              </Button>
+              <Button onClick={() => dispatch(takeApart())}>Take apart</Button>
+            </div>
+          </Row>
+        )}
+        {!isLink(tile) && (
+          <Row label="Leads to">
+            <WordsField
+              name="Where the tile leads"
+              hint="nowhere; https://… or #part"
+              value={tile.link ?? ''}
+              onType={lead}
+            />
+          </Row>
+        )}
+        <Badges tile={tile} />
+      </Question>
+    );
+  },
+  (before, after) => sameButPlace(before.tile, after.tile),
+);

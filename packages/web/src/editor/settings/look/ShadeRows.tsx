@@ -1,0 +1,91 @@
+import { LIMITS, type Shade } from '@noria/core';
+import { Fold } from '../../../ui/Fold';
+import { NumberField } from '../../../ui/NumberField';
+import { Row } from '../../../ui/Rows';
+import { Segments } from '../../../ui/Segments';
+import { NamedColour } from '../../looks/NamedColour';
+import { SetNumber } from '../SetNumber';
+import type { Look } from './useLook';
+
+const BEGIN = {
+  outerShade: { x: 0, y: 8, blur: 24, spread: -8, colour: '#0b1714', strength: 0.3 },
+  innerShade: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', strength: 0.3 },
+} as const satisfies Readonly<Record<string, Shade>>;
+
+type Which = keyof typeof BEGIN;
+
+/** A shade that the tile casts, and one cast into it. */
+export function ShadeRows({ look }: { look: Look }) {
+  const says = [look.look.outerShade && 'outer', look.look.innerShade && 'inner'].filter(Boolean).join(', ');
+  return (
+    <Fold title="Shades" says={says || 'none'}>
+      <OneShade look={look} which="outerShade" label="Outer" />
+      <OneShade look={look} which="innerShade" label="Inner" />
+    </Fold>
+  );
+}
+
+function OneShade({ look, which, label }: { look: Look; which: Which; label: string }) {
+  const shade = look.look[which];
+  const command = (part: Partial<Shade>) =>
+    look.command({ [which]: { ...(shade ?? BEGIN[which]), ...part } });
+  const set = (part: Partial<Shade>, key: string) =>
+    look.set('Shade', { [which]: { ...(shade ?? BEGIN[which]), ...part } }, `${which} ${key}`);
+  const numbers = (fields: readonly ('x' | 'y' | 'blur' | 'spread')[]) => (
+    <Row label="">
+      <div className="grid grid-cols-2 gap-1">
+        {fields.map((field) => (
+          <SetNumber
+            key={field}
+            name={`${label} shade: ${field}`}
+            unit={{ x: 'across', y: 'down', blur: 'blur', spread: 'spread' }[field]}
+            value={shade?.[field] ?? 0}
+            least={field === 'blur' ? 0 : -LIMITS.shade}
+            most={LIMITS.shade}
+            step="Shade"
+            command={(px) => command({ [field]: px })}
+          />
+        ))}
+      </div>
+    </Row>
+  );
+  return (
+    <>
+      <Row label={label}>
+        <Segments
+          name={`${label} shade`}
+          value={shade ? 'on' : 'none'}
+          choices={[
+            { value: 'none', label: 'None' },
+            { value: 'on', label: 'Cast' },
+          ]}
+          onChoose={(next) => look.set('Shade', { [which]: next === 'on' ? BEGIN[which] : undefined })}
+        />
+      </Row>
+      {shade && (
+        <>
+          {numbers(['x', 'y'])}
+          {numbers(['blur', 'spread'])}
+          <Row label="">
+            <div className="grid grid-cols-[26px_1fr] gap-1">
+              <NamedColour
+                small
+                name={`${label} shade colour`}
+                value={shade.colour}
+                onSet={(colour) => set({ colour }, 'colour')}
+              />
+              <NumberField
+                name={`${label} shade strength`}
+                value={Math.round(shade.strength * 100)}
+                least={0}
+                most={100}
+                unit="% strong"
+                onSet={(strength) => set({ strength: strength / 100 }, 'strength')}
+              />
+            </div>
+          </Row>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Tint } from '@noria/core';
+import { NumberField } from '../../../ui/NumberField';
+import { Row } from '../../../ui/Rows';
+import { NamedColour } from '../../looks/NamedColour';
+
+interface TintFieldsProps {
+  readonly tint: Tint;
+  readonly onSet: (tint: Tint, key?: string) => void;
+}
+
+/** A colour over a picture, and how much of the picture it takes. */
+export function TintFields({ tint, onSet }: TintFieldsProps) {
+  return (
+    <Row label="Tint">
+      <div className="grid grid-cols-[26px_1fr] gap-1">
+        <NamedColour
+          small
+          name="Tint"
+          value={tint.colour}
+          onSet={(colour) => onSet({ ...tint, colour }, 'tint')}
+        />
+        <NumberField
+          name="Strength of the tint"
+          value={Math.round(tint.strength * 100)}
+          least={0}
+          most={100}
+          unit="% strong"
+          onSet={(strength) => onSet({ ...tint, strength: strength / 100 }, 'tint strength')}
+        />
+      </div>
+    </Row>
+  );
+}

@@ -1,0 +1,143 @@
+import {
+  LIMITS,
+  positionInView,
+  scaleIn,
+  setPart,
+  type LaidOutTile,
+  type PictureAsset,
+  type PicturePart,
+  type Tile,
+} from '@noria/core';
+import { useEffect, useRef } from 'react';
+import { useAppDispatch } from '../hooks';
+import { croppingChosen } from '../editorSlice';
+import { runHere } from '../here';
+import { boxStyle, type StageSpace } from './space';
+import { useGrab } from './useGrab';
+
+interface CropHandProps {
+  readonly tile: Tile;
+  readonly part: PicturePart;
+  readonly picture: PictureAsset;
+  readonly laidOut: LaidOutTile;
+  readonly space: StageSpace;
+}
+
+interface Start {
+  readonly part: PicturePart;
+}
+
+const ZOOM_A_NOTCH = 1.0015;
+const rounded = (value: number) => Number(value.toFixed(4));
+
+/**
+ * Moves and scales the picture in its slot: by drag and wheel, by arrows and + and −. Its focal point
+ * stays in view.
+ */
+export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps) {
+  const dispatch = useAppDispatch();
+  const hand = useRef<HTMLDivElement>(null);
+  const { position = part.focalPoint, zoom = 1 } = part;
+  const slot = { inlineSize: laidOut.inlineSize, blockSize: laidOut.blockSize };
+  const moved = (from: PicturePart, dx: number, dy: number) => {
+    const { position: at = from.focalPoint } = from;
+    const scale = scaleIn(picture, slot, from);
+    const share = (by: number, drawn: number, room: number) => (drawn - room > 0.5 ? by / (drawn - room) : 0);
+    const asked = {
+      x: Math.min(1, Math.max(0, at.x - share(dx, picture.inlineSize * scale, slot.inlineSize))),
+      y: Math.min(1, Math.max(0, at.y - share(dy, picture.blockSize * scale, slot.blockSize))),
+    };
+    const { x, y } = positionInView(picture, slot, from, asked);
+    return { x: rounded(x), y: rounded(y) };
+  };
+  const bind = useGrab<Start>({
+    begin: () => ({ part }),
+    ask: ({ dx, dy }, { part: from }) => {
+      const next = moved(from, dx / space.scale, dy / space.scale);
+      return {
+        key: `${next.x} ${next.y}`,
+        name: 'Move the picture',
+        command: () => setPart([tile.id], from.id, { position: next }),
+      };
+    },
+    onTap: (event) => {
+      const box = hand.current?.getBoundingClientRect();
+      if (!box || !event.altKey) return;
+      // With Alt, a press says where the subject is.
+      const scale = scaleIn(picture, slot, part) * space.scale;
+      const at = (point: number, start: number, size: number, px: number, share: number) => {
+        const drawn = px * scale;
+        return Math.min(1, Math.max(0, (point - start + (drawn - size) * share) / drawn));
+      };
+      const focalPoint = {
+        x: rounded(at(event.clientX, box.left, box.width, picture.inlineSize, position.x)),
+        y: rounded(at(event.clientY, box.top, box.height, picture.blockSize, position.y)),
+      };
+      dispatch(runHere('Focal point', setPart([tile.id], part.id, { focalPoint })));
+    },
+  });
+  const scaleBy = (factor: number) => {
+    const next = rounded(Math.min(LIMITS.zoom, Math.max(1, zoom * factor)));
+    if (next === zoom) return;
+    const values = { zoom: next === 1 ? undefined : next };
+    dispatch(runHere('Zoom', setPart([tile.id], part.id, values), `${tile.id} zoom`));
+  };
+  const latest = useRef(scaleBy);
+  useEffect(() => {
+    latest.current = scaleBy;
+  });
+  useEffect(() => {
+    const element = hand.current;
+    if (!element) return undefined;
+    element.focus();
+    // React listens to wheels passively, and the page must not scroll here.
+    const onWheel = (event: WheelEvent) => {
+      event.preventDefault();
+      latest.current(ZOOM_A_NOTCH ** -event.deltaY);
+    };
+    element.addEventListener('wheel', onWheel, { passive: false });
+    return () => element.removeEventListener('wheel', onWheel);
+  }, []);
+  const box = boxStyle(space, laidOut);
+  return (
+    <div
+      ref={hand}
+      {...bind()}
+      role="application"
+      tabIndex={0}
+      aria-label={`Picture of ${tile.name} in its slot: arrows move it, plus and minus scale it, Escape ends`}
+      data-testid="crop-hand"
+      className="absolute z-[115] cursor-move touch-none border-2 border-dashed border-copper outline-none"
+      style={{ left: box.left, top: box.top, width: box.width, height: box.height }}
+      onKeyDown={(event) => {
+        const step = event.shiftKey ? 20 : 4;
+        const by = {
+          ArrowLeft: [-step, 0],
+          ArrowRight: [step, 0],
+          ArrowUp: [0, -step],
+          ArrowDown: [0, step],
+        }[event.key];
+        if (by) {
+          const next = moved(part, by[0] as number, by[1] as number);
+          dispatch(
+            runHere(
+              'Move the picture',
+              setPart([tile.id], part.id, { position: next }),
+              `${tile.id} position`,
+            ),
+          );
+        } else if (event.key === '+' || event.key === '=') scaleBy(1.1);
+        else if (event.key === '-') scaleBy(1 / 1.1);
+        else if (event.key === 'Escape' || event.key === 'Enter') dispatch(croppingChosen(false));
+        else return;
+        event.preventDefault();
+        event.stopPropagation();
+      }}
+    >
+      <span className="absolute bottom-1.5 left-1.5 rounded-s bg-raised px-1.5 py-0.5 text-xs shadow-float">
+        Drag, wheel, Alt + press for the focal point ·{' '}
+        <span className="figures">{Math.round(zoom * 100)} %</span>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,138 @@
+import { hasCells } from '@noria/core';
+import { DropdownMenu } from 'radix-ui';
+import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
+import { drawTile } from '../actions/tiles';
+import { StartItems } from '../belt/AddTile';
+import { taken } from '../editorSlice';
+import { runHere } from '../here';
+import { selectBand, selectInHand, selectLayout } from '../selectors';
+import { AreaPainter } from './AreaPainter';
+import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
+import { useSweep } from './useSweep';
+import type { GridArea } from '@noria/core';
+
+/** Rows below the last one, and in an empty grid, that can be drawn on. */
+const MORE_ROWS = 1;
+const EMPTY_ROWS = 4;
+
+/**
+ * The page behind the tiles. A drag that begins on a free cell draws a tile, one that begins elsewhere
+ * takes the tiles inside its rectangle; a press on a free cell asks what to put there.
+ */
+export function Ground({ space, left }: { space: StageSpace; left: number }) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const layout = useAppSelector(selectLayout);
+  const { arrangement } = useAppSelector(selectBand);
+  const { tool } = useAppSelector((state) => state.editor);
+  const ground = useRef<HTMLDivElement>(null);
+  const [hovered, setHovered] = useState<GridArea | null>(null);
+  const [asking, setAsking] = useState<GridArea | null>(null);
+  const more = layout.tiles.length === 0 ? Math.max(MORE_ROWS, EMPTY_ROWS - layout.rows.length) : MORE_ROWS;
+  const tracks = hasCells(arrangement.kind)
+    ? withMoreRows(layout, arrangement, more)
+    : { columns: layout.columns, rows: [] };
+
+  const toLayout = (clientX: number, clientY: number) => {
+    const box = ground.current?.getBoundingClientRect();
+    return {
+      x: (clientX - (box?.left ?? 0) - left) / space.scale - space.x,
+      y: (clientY - (box?.top ?? 0)) / space.scale - space.y,
+    };
+  };
+  const freeAt = (x: number, y: number) => {
+    const cell = cellAt(tracks, x, y);
+    return cell && !isTaken(layout.tiles, cell) ? cell : null;
+  };
+  const hover = (event: ReactPointerEvent) => {
+    if (event.buttons !== 0) return;
+    const { x, y } = toLayout(event.clientX, event.clientY);
+    const cell = tool === 'areas' ? cellAt(tracks, x, y) : freeAt(x, y);
+    if (cell?.column === hovered?.column && cell?.row === hovered?.row) return;
+    setHovered(cell && { ...cell, columnSpan: 1, rowSpan: 1 });
+  };
+
+  const { bind, rectangle, painted, setPainted } = useSweep({
+    space,
+    tracks,
+    toLayout,
+    freeAt,
+    onDraw: setHovered,
+    onTap: (x, y) => {
+      const cell = tool === 'tiles' ? freeAt(x, y) : null;
+      if (cell) setAsking({ ...cell, columnSpan: 1, rowSpan: 1 });
+      else if (selectInHand(store.getState()).length > 0) dispatch(taken([]));
+    },
+  });
+
+  const shown = asking ?? painted?.area ?? hovered;
+  const box = shown && boxStyle(space, areaBox(tracks, shown));
+  return (
+    <>
+      <div
+        className={`absolute ${tool === 'areas' ? 'z-[115] cursor-crosshair' : ''}`}
+        // Over the ledges’ and the page’s margins too, so that a rectangle can begin beside the page.
+        style={{ left: -left, right: -26, top: 0, bottom: -150 }}
+        onPointerMove={hover}
+        onPointerLeave={() => setHovered(null)}
+      >
+        <div ref={ground} {...bind()} data-testid="stage-ground" className="size-full touch-none" />
+      </div>
+      {box && (
+        <div
+          aria-hidden
+          data-testid="free-cell"
+          className="pointer-events-none absolute z-[116] grid place-items-center rounded-[10px] border-[1.5px] border-dashed border-copper bg-copper/8 text-copper-ink"
+          style={box}
+        >
+          <span className="text-xs font-semibold">
+            {shown.columnSpan * shown.rowSpan > 1
+              ? `${shown.columnSpan} × ${shown.rowSpan}`
+              : tool === 'areas'
+                ? 'paint'
+                : '+'}
+          </span>
+        </div>
+      )}
+      {rectangle && (
+        <div
+          aria-hidden
+          className="pointer-events-none absolute z-[116] border border-copper bg-copper/10"
+          style={rectangle}
+        />
+      )}
+      <DropdownMenu.Root open={asking !== null} onOpenChange={(open) => !open && setAsking(null)}>
+        <DropdownMenu.Trigger asChild>
+          <span
+            aria-hidden
+            className="pointer-events-none absolute"
+            style={box ?? { left: 0, top: 0 }}
+            tabIndex={-1}
+          />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="start"
+            sideOffset={6}
+            collisionPadding={12}
+            aria-label="What comes here?"
+            className="z-[150] min-w-[220px] rounded-m bg-raised p-1 shadow-float"
+          >
+            <StartItems onChoose={(kind) => asking && dispatch(drawTile(kind, asking))} />
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      {painted?.done && box && (
+        <AreaPainter
+          area={painted.area}
+          style={box}
+          onDone={(command) => {
+            setPainted(null);
+            if (command) dispatch(runHere('Paint area', command));
+          }}
+        />
+      )}
+    </>
+  );
+}

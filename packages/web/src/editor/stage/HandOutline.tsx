@@ -1,0 +1,214 @@
+import {
+  hasCells,
+  isAlong,
+  measureOf,
+  nearestLine,
+  nearestSpan,
+  placeAt,
+  placeIn,
+  setSpan,
+  type Arrangement,
+  type ArrangementName,
+  type CollectionDocument,
+  type GridArea,
+  type LaidOutTile,
+  type Layout,
+  type Tile,
+  type TileId,
+  type WholePlace,
+} from '@noria/core';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { sayPlace } from '../actions/place';
+import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { lockOf } from './lock';
+import { boxStyle, withMoreRows, type StageSpace } from './space';
+import { useGrab } from './useGrab';
+
+interface HandOutlineProps {
+  readonly laidOut: LaidOutTile;
+  readonly space: StageSpace;
+  readonly withGrips: boolean;
+}
+
+/** A thick rounded outline with the span on a tab, and half-round grips on its ends. */
+export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
+  const shown = useAppSelector(selectView);
+  const band = useAppSelector(selectBand);
+  const tile = shown.tiles[laidOut.id] as Tile;
+  const place = placeIn(shown, tile, band.index);
+  const box = boxStyle(space, laidOut);
+  const tabInside = box.top < 16;
+  return (
+    <div
+      data-testid="in-hand"
+      className="pointer-events-none absolute z-[110] border-2 border-copper"
+      style={{
+        left: box.left - 3,
+        top: box.top - 3,
+        width: box.width + 6,
+        height: box.height + 6,
+        borderRadius: measureOf(shown.namedLooks, tile.look.radius ?? shown.look.radius) * space.scale + 3,
+      }}
+    >
+      <span
+        className={`figures absolute left-2 rounded-s bg-copper px-[7px] py-[3px] leading-none font-[550] whitespace-nowrap text-on-copper ${tabInside ? 'top-1' : '-top-[19px]'}`}
+      >
+        {tabWords(band.arrangement.kind, laidOut, place)}
+      </span>
+      {withGrips && (
+        <>
+          {gripsOf(band.arrangement).map((grip) => (
+            <Grip key={grip} laidOut={laidOut} space={space} grip={grip} />
+          ))}
+        </>
+      )}
+    </div>
+  );
+}
+
+/** What a tile takes: cells, lanes, modules; or its px where it takes none. */
+function tabWords(
+  kind: ArrangementName,
+  laidOut: LaidOutTile,
+  { pin, slot, breakBefore }: WholePlace,
+): string {
+  const { columnSpan, rowSpan, inlineSize, blockSize } = laidOut;
+  const px = `${Math.round(inlineSize)} × ${Math.round(blockSize)} px`;
+  switch (kind) {
+    case 'bento':
+    case 'fluid':
+      return `${columnSpan} × ${rowSpan}${pin && kind === 'bento' ? ' pinned' : ''}`;
+    case 'masonry':
+      return columnSpan > 1 ? `${columnSpan} lanes, ${px}` : px;
+    case 'mosaic':
+      return `${columnSpan} × ${rowSpan} ${lockOf(slot, laidOut) ?? ''}`.trim();
+    case 'rows':
+      return `${px}${breakBefore ? ', begins a row' : ''}`;
+    case 'fan':
+      return px;
+  }
+}
+
+/** The ends by which a tile of a kind takes more or less. */
+function gripsOf(arrangement: Arrangement): readonly GripName[] {
+  const { kind } = arrangement;
+  if (hasCells(kind)) return Object.keys(GRIPS) as GripName[];
+  return kind === 'masonry' && !isAlong(arrangement) ? ['inline'] : [];
+}
+
+/** Each end of a tile, and the corner at its far ends. */
+const GRIPS = {
+  inline: {
+    place: '-right-[15px] top-1/2 -mt-[17px] h-[34px] w-[22px] cursor-ew-resize',
+    shape: 'left-[7px] top-[6px] h-[22px] w-[7px] rounded-r-[7px]',
+  },
+  block: {
+    place: '-bottom-[15px] left-1/2 -ml-[17px] h-[22px] w-[34px] cursor-ns-resize',
+    shape: 'left-[6px] top-[7px] h-[7px] w-[22px] rounded-b-[7px]',
+  },
+  both: {
+    place: '-right-[15px] -bottom-[15px] size-[26px] cursor-nwse-resize',
+    shape:
+      'left-[4px] top-[4px] size-[14px] rounded-[2px_7px_7px_7px] [clip-path:polygon(100%_0,100%_100%,0_100%)]',
+  },
+  inlineStart: {
+    place: '-left-[15px] top-1/2 -mt-[13px] h-[26px] w-[18px] cursor-ew-resize',
+    shape: 'right-[3px] top-[6px] h-[14px] w-[5px] rounded-l-[5px]',
+  },
+  blockStart: {
+    place: '-top-[15px] left-1/2 -ml-[13px] h-[18px] w-[26px] cursor-ns-resize',
+    shape: 'left-[6px] bottom-[3px] h-[5px] w-[14px] rounded-t-[5px]',
+  },
+} as const;
+
+type GripName = keyof typeof GRIPS;
+
+const TITLES: Readonly<Record<GripName, string>> = {
+  inline: 'Drag to span more or fewer columns',
+  block: 'Drag to span more or fewer rows',
+  both: 'Drag to span more or fewer cells',
+  inlineStart: 'Drag to begin at another column',
+  blockStart: 'Drag to begin at another row',
+};
+
+interface GripStart {
+  readonly view: CollectionDocument;
+  readonly tracks: Pick<Layout, 'columns' | 'rows'>;
+  readonly from: LaidOutTile;
+  readonly ids: readonly TileId[];
+}
+
+const MORE_ROWS = 6;
+
+function Grip({ laidOut, space, grip }: { laidOut: LaidOutTile; space: StageSpace; grip: GripName }) {
+  const dispatch = useAppDispatch();
+  const layout = useAppSelector(selectLayout);
+  const view = useAppSelector(selectView);
+  const inHand = useAppSelector(selectInHand);
+  const band = useAppSelector(selectBand);
+  const setFor = useAppSelector(selectSetFor);
+  const bind = useGrab<GripStart>({
+    begin: () => ({
+      view,
+      tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
+      from: laidOut,
+      ids: inHand.map(({ id }) => id),
+    }),
+    ask: ({ dx, dy }, { view: before, tracks, from, ids }) => {
+      const area = gripped(grip, tracks, from, dx / space.scale, dy / space.scale);
+      const { column, row, columnSpan, rowSpan } = area;
+      const key = [column, row, columnSpan, rowSpan].join();
+      if (key === [from.column, from.row, from.columnSpan, from.rowSpan].join()) return null;
+      const fromStart = column !== from.column || row !== from.row;
+      const spans = {
+        ...(columnSpan !== from.columnSpan && { columnSpan }),
+        ...(rowSpan !== from.rowSpan && { rowSpan }),
+      };
+      return {
+        key,
+        name: 'Span',
+        command: () =>
+          fromStart
+            ? placeAt(before, from.id, band, area, setFor)
+            : setSpan({ tiles: ids, band: band.index, setFor, ...spans }),
+      };
+    },
+    onDone: () => dispatch(sayPlace()),
+  });
+  const { place, shape } = GRIPS[grip];
+  return (
+    <div
+      {...bind()}
+      data-testid={`grip-${grip}`}
+      title={TITLES[grip]}
+      className={`pointer-events-auto absolute touch-none ${place}`}
+    >
+      <i className={`absolute bg-copper ${shape}`} />
+    </div>
+  );
+}
+
+/** The cells that a tile takes when a grip has been dragged by so many px. */
+function gripped(
+  grip: GripName,
+  { columns, rows }: GripStart['tracks'],
+  from: LaidOutTile,
+  dx: number,
+  dy: number,
+): GridArea {
+  const { column, row, columnSpan, rowSpan, x, y, inlineSize, blockSize } = from;
+  const area = { column, row, columnSpan, rowSpan };
+  if (grip === 'inlineStart') {
+    const start = Math.min(nearestLine(columns, x + dx), column + columnSpan - 1);
+    return { ...area, column: start, columnSpan: column + columnSpan - start };
+  }
+  if (grip === 'blockStart') {
+    const start = Math.min(nearestLine(rows, y + dy), row + rowSpan - 1);
+    return { ...area, row: start, rowSpan: row + rowSpan - start };
+  }
+  return {
+    ...area,
+    ...(grip !== 'block' && { columnSpan: nearestSpan(columns, column, x + inlineSize + dx) }),
+    ...(grip !== 'inline' && { rowSpan: nearestSpan(rows, row, y + blockSize + dy) }),
+  };
+}

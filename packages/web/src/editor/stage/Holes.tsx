@@ -1,0 +1,29 @@
+import { useAppSelector } from '../hooks';
+import { selectLayout } from '../selectors';
+import { areaBox, boxStyle, type StageSpace } from './space';
+
+/** The holes, hatched; the cells of a grid that holds nothing yet, each by itself. */
+export function Holes({ space }: { space: StageSpace }) {
+  const layout = useAppSelector(selectLayout);
+  if (layout.tiles.length === 0) {
+    const { columns, rows } = layout;
+    return rows.flatMap((_, r) =>
+      columns.map((__, c) => (
+        <div
+          key={`${c} ${r}`}
+          className="pointer-events-none absolute rounded-[10px] border border-dashed border-faint/50"
+          style={boxStyle(space, areaBox(layout, { column: c + 1, row: r + 1, columnSpan: 1, rowSpan: 1 }))}
+        />
+      )),
+    );
+  }
+  return layout.coverage.holes.map((hole) => (
+    <div
+      key={`${hole.column}-${hole.row}`}
+      data-testid="hole"
+      title={`A hole of ${hole.columnSpan} × ${hole.rowSpan} cells`}
+      className="hatched pointer-events-none absolute rounded-m outline-1 -outline-offset-1 outline-doubt/50 outline-dashed"
+      style={boxStyle(space, areaBox(layout, hole))}
+    />
+  ));
+}

@@ -1,0 +1,168 @@
+import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
+import { useCallback, useMemo, useState, type DragEvent } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { useSize } from '../../ui/useSize';
+import { selectShown } from '../document/selectors';
+import { addPictures } from '../actions/pictures';
+import { AddTile } from '../belt/AddTile';
+import { ColumnLedge, RowLedge } from '../ledges/Ledges';
+import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
+import { AreasBar } from './AreasBar';
+import { BrushBar } from './BrushBar';
+import { AreaNames, GridLines } from './GridLines';
+import { Ground } from './Ground';
+import { HeldMarks } from './HeldMarks';
+import { Holes } from './Holes';
+import { LaneEnds } from './LaneEnds';
+import { LevelVeil } from './LevelVeil';
+import { ReadingLine } from './ReadingLine';
+import { RowEdges } from './RowEdges';
+import { StagePage } from './StagePage';
+import { TileHands } from './TileHands';
+import { Trail } from './Trail';
+import { useSeen } from './useSeen';
+import type { StageSpace } from './space';
+
+/** Room for the ledges at the page’s left and top, and air at its right and below. */
+const LEFT = 58;
+const TOP = 36;
+const RIGHT = 26;
+const BELOW = 150;
+/** How high an empty page stands, so that there is something to begin on. */
+const EMPTY = 360;
+
+/** The tile that a file was dropped on; the hands lie above the tiles. */
+function tileUnder(event: DragEvent): string | null {
+  const at = document.elementsFromPoint(event.clientX, event.clientY);
+  const found = at.find((element) => element.matches('[data-tile-hand]'));
+  return (found as HTMLElement | undefined)?.dataset.tileHand ?? null;
+}
+
+/** More tiles than these go to their cells at once, so that a drag keeps its pace. */
+const MOST_GLIDING = 80;
+
+export function Stage() {
+  const dispatch = useAppDispatch();
+  const [measure, size] = useSize();
+  const [scrolled, setScrolled] = useState<HTMLElement | null>(null);
+  const ref = useCallback(
+    (element: HTMLElement | null) => {
+      setScrolled(element);
+      return measure(element);
+    },
+    [measure],
+  );
+  const [dropping, setDropping] = useState(false);
+  const collection = useAppSelector(selectShown);
+  const whole = useAppSelector(selectWhole);
+  const layout = useAppSelector(selectLayout);
+  const level = useAppSelector(selectLevel);
+  const origin = useAppSelector(selectOrigin);
+  const { arrangement } = useAppSelector(selectBand);
+  const needle = useAppSelector(selectNeedle);
+  const { sweeping, showLines, showOrder, tool, busy } = useAppSelector((state) => state.editor);
+  const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
+  // A page narrower than the stage stands in its middle.
+  const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
+  const isEmpty = whole.tiles.length === 0;
+  // What the page scrolls to sideways is seen beside it.
+  const runsOut = useAppSelector((state) => isAlong(bandAt(selectShown(state), needle).arrangement));
+  const flatCount = Object.keys(collection.tiles).length;
+  const height = (isEmpty ? Math.max(EMPTY, whole.blockSize) : whole.blockSize) * scale;
+  const x = Math.max(0, (needle - whole.inlineSize) / 2) + origin.x;
+  const space: StageSpace = useMemo(() => ({ scale, x, y: origin.y }), [scale, x, origin.y]);
+  const seen = useSeen(scrolled, { scale, top: TOP, height: size?.height ?? 0, tiles: flatCount });
+  const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
+
+  return (
+    <main
+      ref={ref}
+      aria-label="Stage"
+      className="relative min-h-0 overflow-auto select-none [scrollbar-gutter:stable] [scrollbar-width:thin]"
+      onDragOver={(event) => {
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        setDropping(true);
+      }}
+      onDragLeave={(event) => event.target === event.currentTarget && setDropping(false)}
+      onDrop={(event) => {
+        setDropping(false);
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        const onto = tileUnder(event);
+        void dispatch(addPictures([...event.dataTransfer.files], { onto, bestFit: event.shiftKey }));
+      }}
+    >
+      <h1 className="sr-only">Compose {collection.name}</h1>
+      <BrushBar />
+      <Trail />
+      <AreasBar />
+      {scale > 0 && (
+        <div
+          style={{ width: left + needle * scale, height: TOP + height + BELOW }}
+          className="relative isolate"
+        >
+          <ColumnLedge space={space} left={left} />
+          <RowLedge space={space} top={TOP} left={left} seen={seen} />
+          <div
+            className="absolute shadow-[0_0_0_1px_var(--hair)]"
+            style={{
+              left,
+              top: TOP,
+              width: needle * scale,
+              height,
+              background: colourOf(collection.namedLooks, collection.look.ground),
+            }}
+          >
+            <div className={`absolute inset-0 ${runsOut ? '' : 'overflow-hidden'}`}>
+              <StagePage
+                document={collection}
+                layout={whole}
+                width={needle}
+                scale={scale}
+                gliding={!sweeping && flatCount <= MOST_GLIDING}
+                seen={seen}
+              />
+            </div>
+            {level !== null && <LevelVeil layout={layout} space={space} />}
+            <Ground space={space} left={left} />
+            {showLines && <GridLines layout={layout} space={space} />}
+            {(showLines || tool === 'areas') && arrangement.kind === 'bento' && (
+              <AreaNames layout={layout} arrangement={arrangement} space={space} />
+            )}
+            <Holes space={space} />
+            <LaneEnds space={space} />
+            <TileHands space={space} seen={seen} />
+            <HeldMarks space={space} />
+            <RowEdges space={space} seen={seen} />
+            {showOrder && <ReadingLine space={space} />}
+            {isEmpty && (
+              <div className="pointer-events-none absolute inset-x-0 top-full mx-auto mt-5 grid h-fit w-fit justify-items-center gap-2 rounded-m bg-panel px-6 py-4 text-center shadow-float">
+                <p className="font-title text-lg font-semibold">No tiles yet</p>
+                <p className="text-soft">
+                  {hasCells(arrangement.kind)
+                    ? 'Drag over the cells to draw one, or drop pictures here.'
+                    : 'Drop pictures here, or add a tile.'}
+                </p>
+                <div className="pointer-events-auto">
+                  <AddTile label="Add the first tile" />
+                </div>
+              </div>
+            )}
+          </div>
+        </div>
+      )}
+      <p
+        role="status"
+        className={`pointer-events-none fixed bottom-[112px] left-1/2 z-[140] rounded-m bg-raised px-4 py-2 shadow-float ${busy ? '' : 'hidden'}`}
+      >
+        {busy}
+      </p>
+      {dropping && (
+        <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
+          Let go: pictures fill the tiles from here on, the rest become new ones. With Shift, by best fit.
+        </p>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,198 @@
+import {
+  hasCells,
+  isAlong,
+  kindTitle,
+  pictureOf,
+  placeIn,
+  type Arrangement,
+  type LaidOutTile,
+  type Tile,
+  type WholePlace,
+} from '@noria/core';
+import { useMemo, useRef, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { enterGroup } from '../actions/groups';
+import { putOn } from '../actions/brush';
+import { sayPlace } from '../actions/place';
+import { croppingChosen, taken, toggled } from '../editorSlice';
+import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { lockOf } from './lock';
+import { CropHand } from './CropHand';
+import { GradientHand } from './GradientHand';
+import { HandOutline } from './HandOutline';
+import { MovingGhost } from './MovingGhost';
+import { SpanPad } from './SpanPad';
+import { TileHand } from './TileHand';
+import { boxStyle, type StageSpace } from './space';
+import { useMove } from './useMove';
+import { isSeen, type Seen } from './useSeen';
+
+const idOf = (target: EventTarget | null) =>
+  target instanceof HTMLElement
+    ? target.closest<HTMLElement>('[data-tile-hand]')?.dataset.tileHand
+    : undefined;
+
+const NONE: readonly Tile[] = [];
+
+interface TileHandsProps {
+  readonly space: StageSpace;
+  readonly withPad?: boolean;
+  /** The stretch of the page that is drawn; left out: all of it. */
+  readonly seen?: Seen | null;
+}
+
+/** What a pointer and the keyboard take hold of: one button a tile, in reading order. */
+export function TileHands({ space, withPad = true, seen = null }: TileHandsProps) {
+  const dispatch = useAppDispatch();
+  const view = useAppSelector(selectView);
+  const layout = useAppSelector(selectLayout);
+  const band = useAppSelector(selectBand);
+  const inHand = useAppSelector(selectInHand);
+  const { tool, pad, brush, cropping } = useAppSelector((state) => state.editor);
+  const held = new Set(inHand.map(({ id }) => id));
+  const last = layout.tiles.find(({ id }) => id === inHand.at(-1)?.id);
+  const only = inHand.length === 1 ? inHand[0] : undefined;
+  const pointing = useRef(false);
+
+  const { bind, moving, ghost } = useMove({
+    space,
+    idOf,
+    onTap: (event) => {
+      const id = idOf(event.target);
+      if (id === undefined) return;
+      if (brush) {
+        dispatch(putOn([id]));
+        return;
+      }
+      if (event.shiftKey) dispatch(toggled(id));
+      else dispatch(taken([id]));
+      pointing.current = true;
+      (event.target as HTMLElement).focus();
+      pointing.current = false;
+    },
+    onDone: () => dispatch(sayPlace()),
+  });
+
+  const kept = seen ? inHand : NONE;
+  const settled = useMemo(
+    () =>
+      layout.tiles.flatMap((laidOut, k) => {
+        const tile = view.tiles[laidOut.id];
+        if (!tile) return [];
+        // What is in hand keeps the focus wherever it is.
+        if (!isSeen(seen, laidOut.y + space.y, laidOut.blockSize) && !kept.includes(tile)) return [];
+        const place = placeIn(view, tile, band.index);
+        const name = nameOf(tile, laidOut, k + 1, layout.tiles.length, band.arrangement, place);
+        return { id: laidOut.id, name, layer: place.layer, ...boxStyle(space, laidOut) };
+      }),
+    [layout, view, band.index, band.arrangement, space, seen, kept],
+  );
+  // While one tile is carried nothing else is taken, so the hands wait until it is let go.
+  const [waiting, setWaiting] = useState(settled);
+  if (!moving && waiting !== settled) setWaiting(settled);
+  const hands = moving ? waiting : settled;
+
+  return (
+    <>
+      <ul
+        aria-label="Tiles in reading order"
+        className={`contents ${tool === 'areas' ? '*:*:pointer-events-none' : ''}`}
+        {...bind()}
+        onClick={(event) => {
+          // The pointer has been dealt with; this is Enter or Space.
+          const id = idOf(event.target);
+          if (event.detail !== 0 || id === undefined) return;
+          if (brush) dispatch(putOn([id]));
+          else dispatch(event.shiftKey ? toggled(id) : taken([id]));
+        }}
+        onDoubleClick={(event) => {
+          const tile = view.tiles[idOf(event.target) ?? ''];
+          if (tile?.kind === 'group') dispatch(enterGroup());
+          else if (tile && pictureOf(tile)?.picture) dispatch(croppingChosen(true));
+        }}
+        onFocus={(event) => {
+          const id = idOf(event.target);
+          if (
+            id !== undefined &&
+            !pointing.current &&
+            !held.has(id) &&
+            !brush &&
+            event.target.matches(':focus-visible')
+          )
+            dispatch(taken([id]));
+        }}
+      >
+        {hands.map((hand, k) => (
+          <TileHand
+            key={hand.id}
+            {...hand}
+            held={held.has(hand.id)}
+            takesTab={held.size > 0 ? held.has(hand.id) : k === 0}
+          />
+        ))}
+      </ul>
+      {layout.tiles
+        .filter(({ id }) => held.has(id))
+        .map((laidOut) => (
+          <HandOutline key={laidOut.id} laidOut={laidOut} space={space} withGrips={laidOut.id === last?.id} />
+        ))}
+      {only && last && tool === 'tiles' && (
+        <OnTile tile={only} laidOut={last} space={space} cropping={cropping} />
+      )}
+      <MovingGhost ref={ghost} space={space} />
+      {last && withPad && pad && tool === 'tiles' && hasCells(band.arrangement.kind) && (
+        <SpanPad laidOut={last} space={space} />
+      )}
+    </>
+  );
+}
+
+interface OnTileProps {
+  readonly tile: Tile;
+  readonly laidOut: LaidOutTile;
+  readonly space: StageSpace;
+  readonly cropping: boolean;
+}
+
+/** What is taken hold of on the tile in hand itself: its picture in the slot, the stops of its gradient. */
+function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
+  const { pictures } = useAppSelector(selectView);
+  const part = pictureOf(tile);
+  const picture = pictures[part?.picture ?? ''];
+  if (cropping && picture && part)
+    return <CropHand tile={tile} part={part} picture={picture} laidOut={laidOut} space={space} />;
+  const { fill } = tile.look;
+  return typeof fill === 'object' && fill.kind !== 'picture' ? (
+    <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />
+  ) : null;
+}
+
+function nameOf(
+  tile: Tile,
+  at: LaidOutTile,
+  number: number,
+  of: number,
+  arrangement: Arrangement,
+  { pin, slot, breakBefore }: WholePlace,
+): string {
+  const { kind } = arrangement;
+  const along = isAlong(arrangement);
+  return `${tile.name}, ${kindTitle(tile).toLowerCase()}, ${number} of ${of}, ${where()}`;
+
+  function where(): string {
+    const cells = `${at.columnSpan} by ${at.rowSpan} at column ${at.column}, row ${at.row}`;
+    switch (kind) {
+      case 'bento':
+      case 'fluid':
+        return `${cells}${pin && kind === 'bento' ? ', pinned' : ''}`;
+      case 'masonry':
+        return along ? `lane ${at.row}` : `lane ${at.column}`;
+      case 'rows':
+        return `row ${at.row}${breakBefore ? ', which it begins' : ''}`;
+      case 'mosaic':
+        return [cells, lockOf(slot, at)].filter(Boolean).join(', ');
+      case 'fan':
+        return `card ${number}`;
+    }
+  }
+}

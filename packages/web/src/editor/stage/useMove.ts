@@ -1,0 +1,136 @@
+import {
+  hasCells,
+  moveByCells,
+  moveInOrder,
+  moveToCell,
+  nearestLine,
+  placeOver,
+  swapTiles,
+  type CollectionDocument,
+  type LaidOutTile,
+  type Layout,
+  type TileId,
+} from '@noria/core';
+import { useRef, useState } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
+import { taken, takenBare } from '../editorSlice';
+import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { useGrab, type Ask, type Way } from './useGrab';
+import { withMoreRows, type Box, type StageSpace } from './space';
+import type { Ghost } from './MovingGhost';
+
+interface Start {
+  readonly view: CollectionDocument;
+  readonly layout: Layout;
+  readonly tracks: Pick<Layout, 'columns' | 'rows'>;
+  readonly from: LaidOutTile;
+  readonly ids: readonly TileId[];
+  /** The pointer in the layout when it came down, px. */
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The middle of a tile: dropped there, two tiles change places. */
+const MIDDLE = 0.3;
+const MORE_ROWS = 2;
+
+interface Move {
+  readonly space: StageSpace;
+  readonly idOf: (target: EventTarget | null) => TileId | undefined;
+  readonly onTap: (event: PointerEvent) => void;
+  readonly onDone: () => void;
+}
+
+/** Moves tiles to other cells; onto the middle of another tile swaps; with Alt one lies over the others. */
+export function useMove({ space, idOf, onTap, onDone }: Move) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const band = useAppSelector(selectBand);
+  const ghost = useRef<Ghost>(null);
+  const [moving, setMoving] = useState(false);
+
+  const begin = (way: Way): Start | null => {
+    const state = store.getState();
+    const layout = selectLayout(state);
+    const id = idOf(way.target);
+    const from = layout.tiles.find((tile) => tile.id === id);
+    if (!from) return null;
+    const inHand = selectInHand(state).map((tile) => tile.id);
+    const ids = inHand.includes(from.id) ? inHand : [from.id];
+    // In a task of its own: what shows a tile in hand takes time, and the drag has begun.
+    if (ids.length === 1 && inHand[0] !== from.id) window.setTimeout(() => dispatch(takenBare([from.id])));
+    const box = (way.target as HTMLElement).getBoundingClientRect();
+    return {
+      view: selectView(state),
+      layout,
+      tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
+      from,
+      ids,
+      x: from.x + (way.x - box.left) / space.scale,
+      y: from.y + (way.y - box.top) / space.scale,
+    };
+  };
+
+  const ask = (way: Way, start: Start): Ask | null => {
+    const { view, layout, from, ids, x, y, tracks } = start;
+    const [dx, dy] = [way.dx / space.scale, way.dy / space.scale];
+    if (!hasCells(band.arrangement.kind)) return askOrder(start, x + dx, y + dy);
+    const column = nearestLine(tracks.columns, from.x + dx);
+    const row = nearestLine(tracks.rows, from.y + dy);
+    if (ids.length > 1) {
+      const [by, down] = [column - from.column, row - from.row];
+      if (by === 0 && down === 0) return null;
+      return { key: `${by} ${down}`, name: 'Move', command: () => moveByCells(view, ids, band, by, down) };
+    }
+    if (way.event.altKey) {
+      const command = () => placeOver(view, from.id, band, { column, row });
+      return { key: `over ${column} ${row}`, name: 'Lay over', command };
+    }
+    const target = layout.tiles.find((tile) => tile.id !== from.id && isInMiddle(tile, x + dx, y + dy));
+    if (target)
+      return { key: `swap ${target.id}`, name: 'Swap', command: () => swapTiles(from.id, target.id) };
+    if (column === from.column && row === from.row) return null;
+    const command = () => moveToCell(view, from.id, band, { column, row }).command;
+    return { key: `${column} ${row}`, name: 'Move', command };
+  };
+
+  const bind = useGrab<Start>({
+    begin,
+    ask,
+    onMove: (way, start) => {
+      setMoving(way !== null);
+      if (!way) return ghost.current?.show(null);
+      const name = ask(way, start)?.name;
+      const says = name === 'Swap' ? 'Swap' : name === 'Lay over' ? 'Over' : null;
+      ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
+    },
+    onTap,
+    onDone: () => {
+      dispatch(taken(selectInHand(store.getState()).map(({ id }) => id)));
+      onDone();
+    },
+  });
+  return { bind, moving, ghost };
+}
+
+/** Where tiles follow their order, a drag moves them in it: before or after the tile they are let go on. */
+function askOrder({ view, layout, from, ids }: Start, x: number, y: number): Ask | null {
+  const target = layout.tiles.findLast((tile) => !ids.includes(tile.id) && isIn(tile, x, y));
+  if (!target) return null;
+  if (ids.length === 1 && isInMiddle(target, x, y))
+    return { key: `swap ${target.id}`, name: 'Swap', command: () => swapTiles(from.id, target.id) };
+  const isAfter = x > target.x + target.inlineSize / 2;
+  const rest = view.order.filter((id) => !ids.includes(id));
+  const position = rest.indexOf(target.id) + (isAfter ? 1 : 0);
+  return { key: `order ${position}`, name: 'Order', command: () => moveInOrder(ids, position) };
+}
+
+const isIn = ({ x, y, inlineSize, blockSize }: Box, px: number, py: number) =>
+  px >= x && px < x + inlineSize && py >= y && py < y + blockSize;
+
+function isInMiddle({ x, y, inlineSize, blockSize }: Box, px: number, py: number): boolean {
+  return (
+    Math.abs(px - x - inlineSize / 2) < inlineSize * MIDDLE &&
+    Math.abs(py - y - blockSize / 2) < blockSize * MIDDLE
+  );
+}

@@ -1,0 +1,28 @@
+import {
+  combineReducers,
+  type Store,
+  type ThunkAction,
+  type ThunkDispatch,
+  type UnknownAction,
+} from '@reduxjs/toolkit';
+import { editorSlice } from './editorSlice';
+import { fitSlice } from './fit/fitSlice';
+import { documentSlice } from './document/documentSlice';
+import { uploadsSlice } from './pictures/uploadsSlice';
+import { laterSlice } from './saving/later/laterSlice';
+import { noticesSlice } from '../ui/notices/noticesSlice';
+
+/** Everything that is kept in the store, slice by slice. What acts on it imports its types from here. */
+export const reducer = combineReducers({
+  document: documentSlice.reducer,
+  editor: editorSlice.reducer,
+  fit: fitSlice.reducer,
+  later: laterSlice.reducer,
+  notices: noticesSlice.reducer,
+  uploads: uploadsSlice.reducer,
+});
+
+export type RootState = ReturnType<typeof reducer>;
+export type AppDispatch = ThunkDispatch<RootState, unknown, UnknownAction>;
+export type AppThunk<Result = void> = ThunkAction<Result, RootState, unknown, UnknownAction>;
+export type AppStore = Omit<Store<RootState>, 'dispatch'> & { readonly dispatch: AppDispatch };

@@ -1,1 +1,0 @@
-export { CheckScreen as default } from './CheckScreen';

@@ -1,1 +1,0 @@
-export { CollectionsScreen } from './CollectionsScreen';

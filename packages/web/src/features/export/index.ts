@@ -1,1 +1,0 @@
-export { ExportScreen } from './ExportScreen';

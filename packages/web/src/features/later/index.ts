@@ -1,2 +1,0 @@
-export { drainLater, sendLater, type LaterRequest } from './later';
-export { laterSlice } from './laterSlice';

@@ -1,2 +1,0 @@
-export { announce, warn } from './noticesSlice';
-export { Notices } from './Notices';

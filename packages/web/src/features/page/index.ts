@@ -1,1 +1,0 @@
-export { usePage, type WrittenPage } from './usePage';

@@ -1,5 +1,0 @@
-export * from './PicturePicker';
-export * from './PicturesScreen';
-export * from './UploadTray';
-export * from './upload';
-export { orderChosen } from './uploadsSlice';

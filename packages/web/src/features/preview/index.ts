@@ -1,1 +1,0 @@
-export { PreviewScreen } from './PreviewScreen';

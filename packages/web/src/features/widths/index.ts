@@ -1,1 +1,0 @@
-export { WidthsScreen } from './WidthsScreen';

@@ -1,0 +1,150 @@
+import { slugOf } from '../../api/ids';
+import { setQueries, type Page, type PageAsset } from '@noria/core';
+import { useParams } from 'react-router';
+import { useMemo, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../editor/hooks';
+import { Button } from '../../ui/Button';
+import { Segments } from '../../ui/Segments';
+import { run } from '../../editor/document/run';
+import { selectShown } from '../../editor/document/selectors';
+import { TopBar } from '../../editor/frame/TopBar';
+import { announce, warn } from '../../ui/notices/noticesSlice';
+import { usePage } from '../../editor/engine/page/usePage';
+import { download } from '../../ui/download';
+import { FileText } from './FileText';
+import { collectionArchive, collectionText, pageArchive } from './archive';
+
+const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024).toFixed(1)} kB`;
+
+/** The files of the page, readable, each to copy or all as one archive. */
+export function ExportScreen() {
+  const { id = '' } = useParams();
+  const dispatch = useAppDispatch();
+  const document = useAppSelector(selectShown);
+  const { last, words } = usePage(document);
+  const base = slugOf(document.name, 'collection');
+  const files = useMemo(
+    () => Object.entries({ ...last?.page.files, [`${base}.noria.json`]: collectionText(document) }),
+    [last, document, base],
+  );
+  const sizes = useMemo(() => new Map(files.map(([path, text]) => [path, size(text)])), [files]);
+  const [chosen, setChosen] = useState('index.html');
+  const [shown, text] = files.find(([path]) => path === chosen) ?? [chosen, null];
+  const [busy, setBusy] = useState<string | null>(null);
+
+  const take = (name: string, make: () => Promise<Blob>) => {
+    setBusy(name);
+    make()
+      .then((blob) => {
+        download(blob, name);
+        dispatch(announce(`${name} was handed to your downloads.`));
+      })
+      .catch((error: unknown) =>
+        dispatch(
+          warn(`The archive could not be made. ${error instanceof Error ? error.message : String(error)}`),
+        ),
+      )
+      .finally(() => setBusy(null));
+  };
+  const copy = () =>
+    navigator.clipboard.writeText(text ?? '').then(
+      () => dispatch(announce(`${shown} was copied.`)),
+      () => dispatch(warn('The browser does not let Noria copy here. Select the text and copy it by hand.')),
+    );
+
+  return (
+    <div className="grid h-full grid-cols-[292px_1fr] grid-rows-[46px_minmax(0,1fr)]">
+      <div className="col-span-2">
+        <TopBar id={id} />
+      </div>
+      <aside
+        aria-label="Files"
+        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-r border-hair bg-panel px-4 pt-4 pb-4"
+      >
+        <h1 className="font-title text-lg font-[650]">Take it away</h1>
+        <ul className="grid">
+          {files.map(([path]) => (
+            <li key={path}>
+              <button
+                type="button"
+                aria-pressed={path === shown}
+                className={`flex h-7 w-full items-center justify-between gap-2 rounded-s px-2 ${path === shown ? 'bg-field font-semibold' : 'text-soft hover:text-ink'}`}
+                onClick={() => setChosen(path)}
+              >
+                <span className="truncate">{path}</span>
+                <span className="figures whitespace-nowrap text-faint">{sizes.get(path)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="grid gap-1.5">
+          <h2 className="text-sm font-semibold">What do its bands ask about?</h2>
+          <Segments
+            name="Queries"
+            value={document.queries ?? 'container'}
+            choices={[
+              { value: 'container', label: 'Its container' },
+              { value: 'media', label: 'The window' },
+            ]}
+            onChoose={(queries) => dispatch(run('Queries', setQueries(queries)))}
+          />
+          <p className="text-sm text-soft">
+            {document.queries === 'media'
+              ? 'Media queries: for a page of its own.'
+              : 'Container queries: it also fits into a part of another page.'}
+          </p>
+        </div>
+        <div className="grid gap-1.5">
+          <Button
+            look="solid"
+            className="justify-center"
+            disabled={busy !== null || words !== null || last === null}
+            onClick={() => last && take(`${base}.zip`, () => pageArchive(last.of, last.page))}
+          >
+            {busy === `${base}.zip` ? 'Packing…' : 'Take the page as ZIP'}
+          </Button>
+          <p className="text-sm text-soft">{words ?? (last && <Contents page={last.page} />)}</p>
+        </div>
+        <div className="grid gap-1.5">
+          <Button
+            className="justify-center"
+            disabled={busy !== null}
+            onClick={() => take(`${base}.noria.zip`, () => collectionArchive(document, `${base}.noria.json`))}
+          >
+            {busy === `${base}.noria.zip` ? 'Packing…' : 'Take the collection as ZIP'}
+          </Button>
+          <p className="text-sm text-soft">
+            Noria’s own file with its pictures, for the command line or to keep.
+          </p>
+        </div>
+      </aside>
+      <main className="grid min-h-0 grid-rows-[40px_minmax(0,1fr)]">
+        <div className="flex items-center justify-between px-5">
+          <h2 className="figures text-soft">{shown}</h2>
+          <Button disabled={text === null} onClick={() => void copy()}>
+            Copy
+          </Button>
+        </div>
+        {text === null ? (
+          <p role="status" className="grid place-content-center text-soft">
+            {words}
+          </p>
+        ) : (
+          <FileText name={shown} text={text} />
+        )}
+      </main>
+    </div>
+  );
+}
+
+/** What the archive of a page holds, in words. */
+function Contents({ page }: { page: Page }) {
+  const count = (kind: PageAsset['kind']) => page.assets.filter((asset) => asset.kind === kind).length;
+  return (
+    <>
+      HTML and CSS, <span className="figures">{count('picture')}</span> picture files in the sizes the layout
+      asks for, <span className="figures">{count('font')}</span> font files.{' '}
+      {'enlarge.js' in page.files ? 'One small script, which opens pictures large.' : 'No script.'}
+    </>
+  );
+}

@@ -1,0 +1,31 @@
+import type { CollectionDocument, Page } from '@noria/core';
+import { filmAddress } from '../../api/films';
+import { variantAddress } from '../../api/pictures';
+import { fontAddress } from '../../editor/engine/fonts';
+
+/** The page of a collection as one text, its pictures, films and fonts at the addresses that Noria has them at. */
+export function framedPage(document: CollectionDocument, { files, assets }: Page): string {
+  const addresses = new Map<string, string>();
+  for (const asset of assets) {
+    if (asset.kind === 'font') addresses.set(asset.path, fontAddress(asset.file));
+    else if (asset.kind === 'film') {
+      const film = document.films?.[asset.film];
+      if (film) addresses.set(asset.path, filmAddress(film));
+    } else {
+      const picture = document.pictures[asset.picture];
+      if (picture) addresses.set(asset.path, variantAddress(picture, asset.inlineSize));
+    }
+  }
+  const at = (text: string) =>
+    text.replace(/\b(?:pictures|films|fonts)\/[^"'\s,)&]+/g, (path) => addresses.get(path) ?? path);
+  return (
+    at(files['index.html'] ?? '')
+      // A frame may open no other window, so a link leads nowhere.
+      .replace(
+        '<link rel="stylesheet" href="style.css">',
+        // No rule of ours holds `</`; it must not end the style sheet if ever one does.
+        () => `<base target="_blank"><style>${at(files['style.css'] ?? '').replaceAll('</', '<\\/')}</style>`,
+      )
+      .replace('src="enlarge.js"', 'src="/enlarge.js"')
+  );
+}

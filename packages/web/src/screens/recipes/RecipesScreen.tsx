@@ -1,0 +1,145 @@
+import {
+  colourOf,
+  emptyDocument,
+  STARTERS,
+  starterAssets,
+  tilesUsing,
+  type Assets,
+  type PictureAsset,
+  type CollectionDocument,
+  type Recipe,
+} from '@noria/core';
+import { useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { listRecipes, type StoredCollection } from '../../api/collections';
+import { RecipePreview } from '../../editor/recipes/RecipePreview';
+import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
+
+const picturesOf = ({ document: { pictures } }: StoredCollection) => Object.values(pictures);
+const LOOK = emptyDocument('Recipes').look;
+
+/** The library of recipes: those of every collection, and those to begin with. */
+export function RecipesScreen() {
+  const [collections, setCollections] = useState<readonly StoredCollection[] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const samples = useMemo(() => {
+    const [first] = (collections ?? []).toSorted((a, b) => picturesOf(b).length - picturesOf(a).length);
+    return first ? picturesOf(first).slice(0, 6) : [];
+  }, [collections]);
+  useEffect(() => {
+    document.title = 'Recipes – Noria';
+    listRecipes().then(setCollections, (error: unknown) =>
+      setTrouble(error instanceof Error ? error.message : String(error)),
+    );
+  }, []);
+  const own = (collections ?? []).flatMap(({ id, document: each }) =>
+    Object.values(each.recipes ?? {}).map((recipe) => ({ id, collection: each, recipe })),
+  );
+  return (
+    <div className="flex h-full flex-col">
+      <WorkspaceBar />
+      <main className="min-h-0 flex-1 overflow-y-auto px-6 pt-7 pb-10 [scrollbar-width:thin]">
+        <div className="mx-auto grid max-w-[1360px] gap-5">
+          <div>
+            <h1 className="font-title text-[28px] leading-tight font-[680] tracking-tight">Recipes</h1>
+            <p className="mt-0.5 text-soft">
+              Designs for tiles. Change one, and every tile that uses it follows.
+            </p>
+          </div>
+          {trouble !== null && (
+            <p role="alert" className="rounded-m border border-amiss px-4 py-2.5">
+              {trouble}
+            </p>
+          )}
+          {own.length > 0 && (
+            <>
+              <h2 className="font-title text-lg font-[650]">In your collections</h2>
+              <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-4">
+                {own.map(({ id, collection, recipe }) => (
+                  <RecipeCard
+                    key={`${id} ${recipe.id}`}
+                    recipe={recipe}
+                    assets={collection}
+                    look={collection.look}
+                    samples={samples}
+                    from={{ id, collection }}
+                  />
+                ))}
+              </ul>
+            </>
+          )}
+          <h2 className="font-title text-lg font-[650]">To begin with</h2>
+          <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-4">
+            {STARTERS.map((recipe) => (
+              <RecipeCard
+                key={recipe.id}
+                recipe={recipe}
+                assets={starterAssets}
+                look={LOOK}
+                samples={samples}
+              />
+            ))}
+          </ul>
+        </div>
+      </main>
+    </div>
+  );
+}
+
+interface RecipeCardProps {
+  readonly recipe: Recipe;
+  readonly assets: Assets;
+  readonly look: CollectionDocument['look'];
+  readonly samples: readonly PictureAsset[];
+  readonly from?: { readonly id: string; readonly collection: CollectionDocument };
+}
+
+function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
+  const [variant, setVariant] = useState<string | null>(null);
+  const uses = from
+    ? tilesUsing(from.collection, recipe.id).filter((tile) => tile.recipe?.tile === recipe.root).length
+    : 0;
+  return (
+    <li className="grid content-start gap-2 rounded-m bg-panel p-3 shadow-[0_0_0_1px_var(--hair)]">
+      <span
+        className="grid place-items-center rounded-s py-2"
+        style={{ background: colourOf(assets.namedLooks, look.ground) }}
+      >
+        <RecipePreview
+          recipe={recipe}
+          variant={variant}
+          assets={assets}
+          look={look}
+          samples={samples}
+          width={256}
+          height={190}
+        />
+      </span>
+      <div className="flex items-baseline justify-between gap-2">
+        <h3 className="truncate font-semibold">{recipe.name}</h3>
+        {from && (
+          <Link to={`/collections/${from.id}/compose`} className="truncate text-sm text-copper-ink underline">
+            {from.collection.name}, {uses} {uses === 1 ? 'use' : 'uses'}
+          </Link>
+        )}
+      </div>
+      <div role="group" aria-label={`Variants of ${recipe.name}`} className="flex min-h-6 flex-wrap gap-1">
+        {recipe.variants.length > 0 &&
+          [{ id: null, name: 'As it is' }, ...recipe.variants].map(({ id, name }) => (
+            <button
+              key={id ?? 'plain'}
+              type="button"
+              aria-pressed={variant === id}
+              className="rounded-s border border-hair px-1.5 text-xs leading-[22px] text-soft hover:text-ink aria-pressed:border-copper aria-pressed:text-copper-ink"
+              onClick={() => setVariant(id)}
+            >
+              {name}
+            </button>
+          ))}
+      </div>
+      <p className="truncate text-sm text-faint">
+        {recipe.slots.map(({ name }) => name).join(', ') || 'no slots'}
+      </p>
+    </li>
+  );
+}
