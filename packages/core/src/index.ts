@@ -104,6 +104,7 @@ export * from './engine/box/style.js';
 export * from './engine/css/length.js';
 export * from './engine/layoutTree.js';
 export * from './engine/html/readPage.js';
+export type { SourcePage } from './engine/html/sourcePage.js';
 export * from './engine/html/layoutPage.js';
 export type { Report } from './engine/html/report.js';
 export * from './arrangements/masonry/balanceLanes.js';

@@ -13,6 +13,7 @@ import type {
 } from '../document/types.js';
 import type { Box, Fragment, CustomCells } from '../engine/box/box.js';
 import type { Declarations, Rule } from '../engine/css/rule.js';
+import type { PageElement } from '../engine/html/node.js';
 import type { PlacementItem } from '../engine/grid/placeInColumns.js';
 import type { GridArea } from '../geometry/area.js';
 import type { Coverage } from '../geometry/coverage.js';
@@ -110,8 +111,8 @@ export interface ValuesOfKind<Field extends keyof KindValues = keyof KindValues>
 
 /** Elements that a kind needs in the page beside the tiles of a level. */
 export interface Markup {
-  /** What comes right before a tile, as HTML; empty where there is nothing. */
-  readonly before: (view: CollectionDocument, level: Level, tile: Tile) => string;
+  /** What comes right before a tile; undefined where there is nothing. */
+  readonly before: (view: CollectionDocument, level: Level, tile: Tile) => PageElement | undefined;
   /** The selector of what comes before a tile; null where nothing does. */
   readonly selector: (view: CollectionDocument, tile: TileId) => string | null;
 }

@@ -2,6 +2,7 @@ import { carriedArrangement } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
 import { perObject } from '../memo.js';
 import { arrangementKinds, kindOf } from './index.js';
+import type { PageElement } from '../engine/html/node.js';
 import type { Level } from '../document/levels.js';
 import type {
   Arrangement,
@@ -47,11 +48,9 @@ export function valuesIn<Field extends keyof KindValues>(
   return kind.values.read(arrangement) as KindValues[Field];
 }
 
-/** What any kind needs right before a tile of a level in the page, as HTML. */
-export const beforeTile = (view: CollectionDocument, level: Level, tile: Tile): string =>
-  arrangementKinds()
-    .map(({ markup }) => markup?.before(view, level, tile) ?? '')
-    .join('');
+/** What any kind needs right before a tile of a level in the page. */
+export const beforeTile = (view: CollectionDocument, level: Level, tile: Tile): readonly PageElement[] =>
+  arrangementKinds().flatMap(({ markup }) => markup?.before(view, level, tile) ?? []);
 
 type SelectorsBefore = ReadonlyMap<TileId, readonly string[]>;
 

@@ -1,7 +1,20 @@
-import { clampChroma, converter, formatHex, parse, type Oklch } from 'culori';
+import {
+  clampChroma,
+  formatHex,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  parse,
+  useMode,
+  type Oklch,
+} from 'culori/fn';
 
-const oklch = converter('oklch');
-const rgb = converter('rgb');
+// Only the spaces on the way between sRGB and OKLCH, each of which knows the next.
+useMode(modeLrgb);
+useMode(modeOklab);
+const rgb = useMode(modeRgb);
+const oklch = useMode(modeOklch);
 /** What rounding may lead out of sRGB. */
 const SLACK = 0.002;
 

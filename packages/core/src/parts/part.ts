@@ -9,6 +9,7 @@ import type {
   Tile,
 } from '../document/types.js';
 import type { Rule } from '../engine/css/rule.js';
+import type { Attributes, PageElement, PageNode } from '../engine/html/node.js';
 import type { Known } from '../look/ink.js';
 
 /** How a picture is named in the page: the stage and the exported page reach its bytes differently. */
@@ -40,7 +41,7 @@ export interface PartInput {
   /** What its element is called here; left out: as where it stands alone. */
   readonly element?: string | undefined;
   /** What its element says beside its own attributes: names that rules of the tile find it by. */
-  readonly attributes: string;
+  readonly attributes: Attributes;
 }
 
 /** What a part's own rules are made of. */
@@ -91,8 +92,8 @@ export interface PartKind<P extends Part = Part> {
   readonly optional?: readonly string[];
   /** What it is with nothing of its own yet. */
   readonly empty: Omit<P, 'id' | 'kind'>;
-  /** The elements that it is written as, as HTML; none where it is empty. */
-  readonly html: (part: P, input: PartInput) => readonly string[];
+  /** The elements that it is written as; none where it is empty. */
+  readonly html: (part: P, input: PartInput) => readonly PageNode[];
   readonly css: (look: CollectionLook) => PartCss;
   /** What it has of its own in a style sheet; left out: nothing. */
   readonly rules?: (part: P, input: RulesInput) => Rule[];
@@ -131,12 +132,12 @@ export interface CardContent {
   readonly tile: Card;
   readonly sources: Sources;
   /** The attributes of the element. */
-  readonly is: string;
+  readonly is: Attributes;
   /** What each part that is not empty is written as. */
-  readonly parts: readonly (readonly string[])[];
-  /** A link over the whole tile, where no part of it is that; else empty. */
-  readonly cover: string;
-  readonly badges: readonly string[];
+  readonly parts: readonly (readonly PageNode[])[];
+  /** A link over the whole tile, where no part of it is that. */
+  readonly cover: PageElement | undefined;
+  readonly badges: readonly PageElement[];
 }
 
 /** What a card can begin as. */
@@ -164,7 +165,7 @@ export interface Composition {
   readonly flows: boolean;
   /** Whether its words take the tile's ink. */
   readonly inks: boolean;
-  readonly write: (content: CardContent) => string;
+  readonly write: (content: CardContent) => PageElement;
   /** Whether the tile's element is its only part itself, with nothing around it. Left out: never. */
   readonly isBare?: (tile: Card) => boolean;
   /** Whether the tile's element is itself a link, in large type. */

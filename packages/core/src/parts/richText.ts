@@ -1,33 +1,38 @@
-import { escapeHtml, hrefOf } from '../engine/css/escape.js';
+import { hrefOf } from '../engine/css/escape.js';
+import { element, htmlOf, type PageElement, type PageNode } from '../engine/html/node.js';
 import type { Block, RichSpan, Words } from '../document/content.js';
 
-/** Words as HTML: a paragraph for each part between blank lines, or the blocks of rich text. */
-export function wordsHtml(words: Words): string[] {
-  if (typeof words !== 'string') return words.map(blockHtml).filter(Boolean);
+/** Words as elements: a paragraph for each part between blank lines, or the blocks of rich text. */
+export function wordNodes(words: Words): PageElement[] {
+  if (typeof words !== 'string') return words.flatMap(blockOf);
   return words
     .split(/\n\s*\n/)
     .map((part) => part.trim())
     .filter(Boolean)
-    .map((part) => `<p>${linesHtml(part)}</p>`);
+    .map((part) => element('p', {}, linesOf(part)));
 }
 
-function blockHtml(block: Block): string {
+/** Words as HTML, element by element. */
+export const wordsHtml = (words: Words): string[] => wordNodes(words).map(htmlOf);
+
+function blockOf(block: Block): PageElement[] {
   if (block.kind === 'paragraph') {
-    const inner = block.spans.map(spanHtml).join('');
-    return inner && `<p>${inner}</p>`;
+    const inside = block.spans.flatMap(spanOf).filter((node) => node !== '');
+    return inside.length > 0 ? [element('p', {}, inside)] : [];
   }
-  const name = block.kind === 'list' ? 'ul' : 'ol';
-  const items = block.items.map((spans) => `<li>${spans.map(spanHtml).join('')}</li>`);
-  return items.length > 0 ? `<${name}>${items.join('')}</${name}>` : '';
+  const items = block.items.map((spans) => element('li', {}, spans.flatMap(spanOf)));
+  return items.length > 0 ? [element(block.kind === 'list' ? 'ul' : 'ol', {}, items)] : [];
 }
 
-const linesHtml = (text: string) => escapeHtml(text).replace(/\r?\n/g, '<br>');
+/** Lines with breaks between them. */
+const linesOf = (text: string): PageNode[] =>
+  text.split(/\r?\n/).flatMap((line, k) => (k === 0 ? [line] : [element('br'), line]));
 
-function spanHtml({ text, strong, emphasis, link }: RichSpan): string {
-  let html = linesHtml(text);
-  if (emphasis) html = `<em>${html}</em>`;
-  if (strong) html = `<strong>${html}</strong>`;
-  return link ? `<a href="${hrefOf(link)}">${html}</a>` : html;
+function spanOf({ text, strong, emphasis, link }: RichSpan): PageNode[] {
+  let nodes = linesOf(text);
+  if (emphasis) nodes = [element('em', {}, nodes)];
+  if (strong) nodes = [element('strong', {}, nodes)];
+  return link ? [element('a', { href: hrefOf(link) }, nodes)] : nodes;
 }
 
 /** Words without their marks, paragraphs parted by a blank line. */

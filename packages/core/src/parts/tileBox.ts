@@ -1,7 +1,8 @@
 import { INITIAL_STYLE } from '../engine/box/style.js';
 import { inlineContribution } from '../engine/box/intrinsic.js';
 import { layoutBox } from '../engine/box/layoutBox.js';
-import { readPage, readRules, type SourcePage } from '../engine/html/readPage.js';
+import { element } from '../engine/html/node.js';
+import { pageOf, readRules, type SourcePage } from '../engine/html/sourcePage.js';
 import { toBoxes } from '../engine/html/toBoxes.js';
 import { grows } from '../look/named.js';
 import { whileSame } from '../memo.js';
@@ -10,7 +11,7 @@ import { flows } from './compositions/index.js';
 import { partKindOf } from './index.js';
 import { partsOf } from '../document/card.js';
 import { tileCss } from './tileRules.js';
-import { tileHtml } from './tileHtml.js';
+import { tileElement } from './tileHtml.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import type { Box } from '../engine/box/box.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
@@ -25,7 +26,7 @@ const boxes = whileSame<Tile, Box>();
 const ANY_PAGE = 1280;
 
 /**
- * A tile as boxes: written as the page shows it, and read back by the same rules. The same tile in
+ * A tile as boxes: the elements that the page shows, by the rules of its style sheet. The same tile in
  * the same look gives the same box, so its words are measured once.
  * @param pageInlineSize px; type sizes may grow with it
  * @throws whatever the measurer throws
@@ -38,7 +39,7 @@ export function tileBox(
 ): Box {
   const { look, pictures, namedLooks, films, icons } = document;
   // Only type that grows with the page makes another box of the same page.
-  const page = pages(tile, [look, pictures, namedLooks, films, icons], () => pageOf(document, tile));
+  const page = pages(tile, [look, pictures, namedLooks, films, icons], () => pageAround(document, tile));
   return boxes(tile, [page, measurer, isFluid(document, tile) ? pageInlineSize : null], () => {
     const read = boxOf(document, page, tile, measurer, pageInlineSize);
     return tile.look.textDirection === 'block' && flows(tile) ? turned(read) : read;
@@ -66,14 +67,10 @@ const sharedRules = ({ look, namedLooks }: CollectionDocument): ReturnType<typeo
 export const isFluid = ({ look, namedLooks }: CollectionDocument, { look: own }: Tile): boolean =>
   [look.headingSize, look.bodySize, own.headingSize, own.bodySize].some((size) => grows(namedLooks, size));
 
-function pageOf(document: CollectionDocument, tile: Tile): SourcePage {
-  const html = tileHtml(document, tile, SOURCES);
-  const css = tileCss(document, tile, NO_IMAGE);
-  return readPage(
-    `<!doctype html><style>${css}</style><div style="display: grid">${html}</div>`,
-    () => null,
-    sharedRules(document),
-  );
+/** The page that a tile is alone in. */
+function pageAround(document: CollectionDocument, tile: Tile): SourcePage {
+  const around = element('div', { style: 'display: grid' }, [tileElement(document, tile, SOURCES)]);
+  return pageOf([around], [...sharedRules(document), ...readRules(tileCss(document, tile, NO_IMAGE))]);
 }
 
 function boxOf(

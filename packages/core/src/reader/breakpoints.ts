@@ -1,7 +1,7 @@
 import type { CssNode } from 'css-tree';
 import { parseLength, DEFAULT_UNITS } from '../engine/css/parseLength.js';
 import { LIMITS } from '../document/limits.js';
-import type { SourcePage } from '../engine/html/readPage.js';
+import type { SourcePage } from '../engine/html/sourcePage.js';
 
 /**
  * Every width in px at which a media or container query of a page changes its answer, from wide to

@@ -1,6 +1,6 @@
 import { isTag, type Element } from 'domhandler';
 import { cascade, type CascadeEnvironment } from '../engine/html/cascade.js';
-import { readPage, type SheetReader, type SourcePage } from '../engine/html/readPage.js';
+import { readPage, type SheetReader } from '../engine/html/readPage.js';
 import { toBoxes } from '../engine/html/toBoxes.js';
 import { expandTracks, namedLines } from '../engine/grid/lines.js';
 import { withEntryIds } from '../check/entryIds.js';
@@ -22,6 +22,7 @@ import type {
 } from '../document/types.js';
 import type { Declaration } from '../engine/html/declaration.js';
 import type { Report } from '../engine/html/report.js';
+import type { SourcePage } from '../engine/html/sourcePage.js';
 import type { QueryEnvironment } from '../engine/html/conditions.js';
 
 export interface ReadCollection {

@@ -5,15 +5,18 @@ const NOTED = 'noria-reloaded-for';
  * under another name once the page is loaded anew. That is tried once; then the view says what is wrong.
  */
 export function reloadOnceWhenUpdated(): void {
-  window.addEventListener('vite:preloadError', (event) => {
-    const lost = event.payload.message;
+  window.addEventListener('vite:preloadError', ({ payload }) => {
+    const lost = payload.message;
     try {
       if (sessionStorage.getItem(NOTED) === lost) return;
       sessionStorage.setItem(NOTED, lost);
     } catch {
       return;
     }
-    event.preventDefault();
-    window.location.reload();
+    // While the server is away, nothing would come in the place of what is there.
+    fetch('/', { method: 'HEAD' }).then(
+      ({ ok }) => ok && window.location.reload(),
+      () => undefined,
+    );
   });
 }

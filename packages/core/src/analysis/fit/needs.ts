@@ -5,7 +5,7 @@ import { partsOf } from '../../document/card.js';
 import { flows } from '../../parts/compositions/index.js';
 import { partKindOf } from '../../parts/index.js';
 import { isFluid, tileBox } from '../../parts/tileBox.js';
-import { partsHtml } from '../../parts/tileHtml.js';
+import { partElements } from '../../parts/tileHtml.js';
 import '../../engine/layoutTree.js';
 import { whileSame } from '../../memo.js';
 import type { Box } from '../../engine/box/box.js';
@@ -107,7 +107,7 @@ function wholeLine(document: CollectionDocument, tile: Tile, box: Box, least: nu
   const beside =
     least - Math.max(0, ...box.children.map((child) => inlineContribution(child, 'min-content', NaN)));
   let next = 0;
-  const wide = partsHtml(document, tile, NO_SOURCES).map((elements, k) => {
+  const wide = partElements(document, tile, NO_SOURCES).map((elements, k) => {
     const boxes = flowing.slice(next, (next += elements.length));
     const part = tile.parts[k];
     if (!part || partKindOf(part).least !== 'whole') return 0;

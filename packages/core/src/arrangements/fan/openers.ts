@@ -1,4 +1,4 @@
-import { escapeHtml } from '../../engine/css/escape.js';
+import { element, type PageElement } from '../../engine/html/node.js';
 import { carriedArrangement, shownTiles } from '../../document/bands.js';
 import { perObject } from '../../memo.js';
 import { fanOf, openAtRest } from './values.js';
@@ -39,16 +39,21 @@ export const openEverywhere = (view: CollectionDocument): TileId | null => fanne
  * It comes right before the tile, and lies over it. The one of the card that lies open is checked, as
  * long as it is the same in all bands.
  */
-function openerHtml(view: CollectionDocument, level: Level, tile: Tile): string {
+function openerOf(view: CollectionDocument, level: Level, tile: Tile): PageElement | undefined {
   const { isFan, open } = fannedIn(view);
-  if (!isFan) return '';
-  const isOpen = open === tile.id;
-  const name = level === null ? 'open' : `open-${level}`;
-  return `<input class="opens" type="radio" name="${name}" data-opens="${tile.id}" aria-label="${escapeHtml(tile.name)}"${isOpen ? ' checked' : ''}>`;
+  if (!isFan) return undefined;
+  return element('input', {
+    class: 'opens',
+    type: 'radio',
+    name: level === null ? 'open' : `open-${level}`,
+    'data-opens': tile.id,
+    'aria-label': tile.name,
+    checked: open === tile.id || undefined,
+  });
 }
 
 /** What a fan has in the page beside its cards. */
 export const openerMarkup: Markup = {
-  before: openerHtml,
+  before: openerOf,
   selector: (view, id) => (fannedIn(view).isFan ? openerSelector(id) : null),
 };

@@ -1,4 +1,5 @@
-import { parse, type CssNode } from 'css-tree';
+import type { CssNode } from 'css-tree';
+import { parse } from './tree.js';
 import { DEFAULT_UNITS, parseNumber } from './parseLength.js';
 
 const SIGNS = /^[\d.\s+\-*/()]+$/;

@@ -10,8 +10,5 @@ const ENTITIES: Readonly<Record<string, string>> = {
 /** Text made safe for HTML content and double-quoted attributes. */
 export const escapeHtml = (text: string) => text.replace(/[&<>"]/g, (sign) => ENTITIES[sign] as string);
 
-/**
- * Where a link leads, for a double-quoted `href`. An address that no link may have leads nowhere, however
- * it came into the collection.
- */
-export const hrefOf = (address: string) => escapeHtml(readAddress(address) || '#');
+/** Where a link leads. An address that no link may have leads nowhere, however it came into the collection. */
+export const hrefOf = (address: string) => readAddress(address) || '#';

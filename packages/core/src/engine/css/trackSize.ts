@@ -1,4 +1,5 @@
-import { generate, parse, type CssNode } from 'css-tree';
+import type { CssNode } from 'css-tree';
+import { generate, parse } from './tree.js';
 import { hasPercent } from './length.js';
 import { parseTrack } from './parseTracks.js';
 import { DEFAULT_UNITS } from './parseLength.js';

@@ -1,4 +1,4 @@
-import { parse as parseCss } from 'css-tree';
+import { parse as parseCss } from '../css/tree.js';
 import type { Element } from 'domhandler';
 import { matchesCondition, matchesMedia, type QueryEnvironment } from './conditions.js';
 import { expandDeclaration, type Nodes } from './shorthands.js';
@@ -6,7 +6,7 @@ import { type RuleCondition, type StyleRule } from './styleSheet.js';
 import { compareSpecificity } from './specificity.js';
 import { type Declaration } from './declaration.js';
 import { perObject, perText } from '../../memo.js';
-import type { SourcePage } from './readPage.js';
+import type { SourcePage } from './sourcePage.js';
 
 /** The winning value of every property of an element, and its custom properties. */
 export interface Cascaded {

@@ -1,4 +1,5 @@
-import { generate, type CssNode } from 'css-tree';
+import { generate } from '../css/tree.js';
+import type { CssNode } from 'css-tree';
 import { expandDeclaration, type Nodes } from './shorthands.js';
 import type { Report } from './report.js';
 

@@ -4,7 +4,7 @@ import { frameOf, inlineSum } from '../box/sizes.js';
 import { toBoxes, type BoxesOptions, type PageBoxes } from './toBoxes.js';
 import type { Box, Fragment } from '../box/box.js';
 import type { QueryEnvironment } from './conditions.js';
-import type { SourcePage } from './readPage.js';
+import type { SourcePage } from './sourcePage.js';
 
 export interface PageLayoutOptions extends Pick<BoxesOptions, 'measurer' | 'pictureSize' | 'lanesGoOnAfter'> {
   /** Height of the window, px: what `vh` and queries of height refer to. */

@@ -1,42 +1,13 @@
 import { parse as parseHtml } from 'parse5';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
-import { parse as parseCss } from 'css-tree';
 import { isTag, type ChildNode, type Document, type Element } from 'domhandler';
 import { readStyleSheet, type StyleRule } from './styleSheet.js';
-import { readDeclaration, type Declaration } from './declaration.js';
-import { type Report } from './report.js';
-import { USER_AGENT_CSS } from './userAgent.js';
-
-/** A page as read: its elements and the rules that style them. Nothing in it depends on a width. */
-export interface SourcePage {
-  readonly root: Element;
-  /** From a browser's own style sheet. */
-  readonly ownRules: readonly StyleRule[];
-  readonly rules: readonly StyleRule[];
-  /** Declarations of `style` attributes. */
-  readonly inlineDeclarations: ReadonlyMap<Element, readonly Declaration[]>;
-  readonly reports: readonly Report[];
-}
+import { readInline, userAgentRules, type SourcePage } from './sourcePage.js';
+import type { Declaration } from './declaration.js';
+import type { Report } from './report.js';
 
 /** Text of a style sheet that a page links to, or null when there is none. */
 export type SheetReader = (href: string) => string | null;
-
-let ownRules: StyleRule[] | null = null;
-
-function userAgentRules(): readonly StyleRule[] {
-  if (!ownRules) {
-    ownRules = [];
-    readStyleSheet(USER_AGENT_CSS, 0, () => undefined, { rules: ownRules, layers: [] });
-  }
-  return ownRules;
-}
-
-/** Reads a style sheet that many pages share. Rules that are not read are left out without a word. */
-export function readRules(css: string): readonly StyleRule[] {
-  const rules: StyleRule[] = [];
-  readStyleSheet(css, 0, () => undefined, { rules, layers: [] });
-  return rules;
-}
 
 /**
  * Reads an HTML page or a snippet of one, with the style sheets in it and those that it links to.
@@ -73,17 +44,6 @@ export function readPage(
   };
   visit(root);
   return { root, ownRules: userAgentRules(), rules, inlineDeclarations, reports };
-}
-
-function readInline(css: string, line: number, report: (report: Report) => void): Declaration[] {
-  const list = parseCss(css, {
-    context: 'declarationList',
-    onParseError: () => report({ line, message: `Part of “${css}” could not be read.` }),
-  });
-  if (list.type !== 'DeclarationList') return [];
-  return list.children
-    .toArray()
-    .flatMap((node) => (node.type === 'Declaration' ? readDeclaration(node, line, report) : []));
 }
 
 /** Addresses of the pictures in a page, each once. */

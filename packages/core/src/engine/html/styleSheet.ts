@@ -1,6 +1,7 @@
-import { generate, parse, type Atrule, type CssNode, type Rule } from 'css-tree';
+import type { Atrule, CssNode, Rule } from 'css-tree';
 import { compile } from 'css-select';
 import { parse as parseSelector, SelectorType } from 'css-what';
+import { generate, parse } from '../css/tree.js';
 import { readDeclaration, type Declaration } from './declaration.js';
 import { specificityOf, type Specificity } from './specificity.js';
 import { isSupported } from './supports.js';

@@ -1,4 +1,5 @@
-import { generate, type CssNode } from 'css-tree';
+import { generate } from '../css/tree.js';
+import type { CssNode } from 'css-tree';
 
 const DISPLAYS: ReadonlySet<string> = new Set([
   ...['block', 'inline', 'inline-block', 'flow-root', 'list-item', 'none', 'contents'],

@@ -8,7 +8,7 @@ import { isReplacedElement, naturalSize, replacedStyle, type PictureSize } from 
 import type { Box } from '../box/box.js';
 import type { TextMeasurer } from '../text/types.js';
 import type { Units } from '../css/parseLength.js';
-import type { SourcePage } from './readPage.js';
+import type { SourcePage } from './sourcePage.js';
 
 export interface BoxesOptions {
   readonly units: Omit<Units, 'em' | 'rem'>;

@@ -3,8 +3,9 @@ import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
 import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from '../../engine/css/escape.js';
+import { attributesHtml, htmlOf } from '../../engine/html/node.js';
 import { hasMainHeading } from '../../parts/headings.js';
-import { levelTileHtml, scrollsHtml } from '../../parts/tileHtml.js';
+import { levelTile, scrolling } from '../../parts/tileHtml.js';
 import { variantPath } from '../../parts/variants.js';
 import { familiesOf, FAMILIES } from '../../parts/families.js';
 import { pageCss } from './pageCss.js';
@@ -73,7 +74,7 @@ export function writePage(collection: CollectionDocument, measurer: TextMeasurer
   };
   const tiles = document.order.flatMap((id) => {
     const tile = document.tiles[id];
-    return tile ? [`    ${levelTileHtml(document, null, tile, sources)}`] : [];
+    return tile ? [`    ${levelTile(document, null, tile, sources).map(htmlOf).join('')}`] : [];
   });
   const image = groundImages(document, measurer, take);
   const css = pageCss(document, image, measurer);
@@ -87,7 +88,7 @@ export function writePage(collection: CollectionDocument, measurer: TextMeasurer
   <link rel="stylesheet" href="style.css">
 ${enlarges ? ENLARGE_LINK : ''}</head>
 <body>
-${heading}  <main class="collection" data-grid="collection"${scrollsHtml(document, null)}>
+${heading}  <main class="collection" data-grid="collection"${attributesHtml(scrolling(document, null))}>
 ${tiles.join('\n')}
   </main>
 ${enlarges ? ENLARGED_HTML : ''}</body>

@@ -1,8 +1,8 @@
-import { escapeHtml, hrefOf } from '../../engine/css/escape.js';
+import { hrefOf } from '../../engine/css/escape.js';
 import { address, words } from '../../look/checks.js';
 import { typeSizeCss } from '../../look/css.js';
 import { largeCss } from '../shared/largeCss.js';
-import { attributes, element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { ActionPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -12,9 +12,7 @@ export const action: PartKind<ActionPart> = {
   fields: { words, address },
   empty: { words: '', address: '#' },
   html: (part, input) => [
-    element('a', attributes('class="action"', input.attributes, `href="${hrefOf(part.address)}"`), [
-      escapeHtml(part.words),
-    ]),
+    element('a', { class: 'action', ...input.attributes, href: hrefOf(part.address) }, [part.words]),
   ],
   css: (look) => ({
     flow: `a.action {

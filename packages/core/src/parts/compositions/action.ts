@@ -1,5 +1,5 @@
-import { escapeHtml, hrefOf } from '../../engine/css/escape.js';
-import { attributes, element } from '../shared/html.js';
+import { hrefOf } from '../../engine/css/escape.js';
+import { element } from '../../engine/html/node.js';
 import type { ActionPart } from '../../document/types.js';
 import type { Start } from '../part.js';
 
@@ -15,6 +15,6 @@ export const action: Start = {
   isLink: true,
   write: ({ tile, is, badges }) => {
     const [{ words, address }] = tile.parts as readonly [ActionPart];
-    return element('a', attributes(is, `href="${hrefOf(address)}"`), [escapeHtml(words), ...badges]);
+    return element('a', { ...is, href: hrefOf(address) }, [words, ...badges]);
   },
 };

@@ -1,4 +1,4 @@
-import { element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { CardContent, Composition, Start } from '../part.js';
 
 const inOrder = ({ parts, cover, badges }: CardContent) => [...parts.flat(), cover, ...badges];

@@ -1,7 +1,7 @@
 import { measureCss } from '../../look/css.js';
 import { SPREAD } from '../shared/flow.js';
-import { element } from '../shared/html.js';
-import { itemsHtml } from '../icons/html.js';
+import { element } from '../../engine/html/node.js';
+import { itemsOf } from '../icons/html.js';
 import type { IconsPart } from '../../document/types.js';
 import type { Start } from '../part.js';
 
@@ -14,11 +14,10 @@ export const icons: Start = {
   flows: true,
   inks: true,
   write: ({ document, tile, sources, is, cover, badges }) => {
-    const items = itemsHtml(tile.parts[0] as IconsPart, document, sources);
-    const beside = [cover, ...badges].filter(Boolean);
-    return beside.length === 0
-      ? element('ul', is, [items])
-      : element('div', is, [`<ul>${items}</ul>`, ...beside]);
+    const items = itemsOf(tile.parts[0] as IconsPart, document, sources);
+    return cover === undefined && badges.length === 0
+      ? element('ul', is, items)
+      : element('div', is, [element('ul', {}, items), cover, ...badges]);
   },
   /** A row of icons in a tile that holds more beside it is spread as the tile is. */
   rules: ({ look, badges, link }, { at }) => {

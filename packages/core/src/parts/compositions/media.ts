@@ -1,10 +1,10 @@
-import { filmHtml } from '../film/html.js';
+import { videoOf } from '../film/html.js';
 import { filmRules } from '../film/index.js';
 import { isBarePicture } from '../picture/bare.js';
-import { enlargeHtml, imageHtml } from '../picture/html.js';
+import { enlargeButton, imageOf } from '../picture/html.js';
 import { pictureRules } from '../picture/rules.js';
-import { captionHtml } from '../shared/media.js';
-import { element } from '../shared/html.js';
+import { captionOf } from '../shared/media.js';
+import { element, type Attributes } from '../../engine/html/node.js';
 import type { FilmPart, PicturePart } from '../../document/types.js';
 import type { Start } from '../part.js';
 
@@ -20,10 +20,10 @@ export const picture: Start = {
   write: ({ document, tile, sources, is, cover, badges }) => {
     const part = tile.parts[0] as PicturePart;
     const asset = part.picture === null ? undefined : document.pictures[part.picture];
-    const image = (own: string) => asset && imageHtml(asset, sources.picture(asset, tile), own);
+    const image = (own?: Attributes) => asset && imageOf(asset, sources.picture(asset, tile), own);
     return (
       (isBarePicture(tile) && image(is)) ||
-      element('figure', is, [image(''), cover, ...badges, captionHtml(part), enlargeHtml(tile, part, asset)])
+      element('figure', is, [image(), cover, ...badges, captionOf(part), enlargeButton(tile, part, asset)])
     );
   },
   rules: (tile, input) => pictureRules(tile.parts[0] as PicturePart, input),
@@ -38,8 +38,8 @@ export const film: Start = {
   inks: true,
   write: ({ document, tile, sources, is, cover, badges }) => {
     const part = tile.parts[0] as FilmPart;
-    const video = filmHtml(part, document, tile, sources);
-    return element('figure', is, [video, cover, ...badges, captionHtml(part)]);
+    const video = videoOf(part, document, tile, sources);
+    return element('figure', is, [video, cover, ...badges, captionOf(part)]);
   },
   rules: (tile, input) => filmRules(tile.parts[0] as FilmPart, input),
 };

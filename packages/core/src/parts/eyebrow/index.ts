@@ -1,6 +1,5 @@
-import { escapeHtml } from '../../engine/css/escape.js';
 import { words } from '../../look/checks.js';
-import { attributes, element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { EyebrowPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -10,9 +9,7 @@ export const eyebrow: PartKind<EyebrowPart> = {
   fields: { words },
   empty: { words: '' },
   html: (part, input) =>
-    part.words
-      ? [element('p', attributes('class="eyebrow"', input.attributes), [escapeHtml(part.words)])]
-      : [],
+    part.words ? [element('p', { class: 'eyebrow', ...input.attributes }, [part.words])] : [],
   css: () => ({
     flow: `.eyebrow {
   font-size: 0.85em;

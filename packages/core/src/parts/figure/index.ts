@@ -1,8 +1,7 @@
-import { escapeHtml } from '../../engine/css/escape.js';
 import { words } from '../../look/checks.js';
 import { timesCss } from '../../look/css.js';
 import { largeCss } from '../shared/largeCss.js';
-import { element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { CollectionLook, FigurePart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -19,7 +18,7 @@ export const figure: PartKind<FigurePart> = {
   called: 'A figure',
   fields: { words },
   empty: { words: '' },
-  html: (part, { attributes }) => [element('strong', attributes, [escapeHtml(part.words)])],
+  html: (part, { attributes }) => [element('strong', attributes, [part.words])],
   css: (look) => ({ flow: figureCss(look, '.stat > strong'), apart: figureCss(look, '.card > strong') }),
   least: 'whole',
   weight: 1,

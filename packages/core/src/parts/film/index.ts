@@ -1,8 +1,8 @@
 import { oneOf, orNull } from '../../document/checks.js';
 import { id, point, words } from '../../look/checks.js';
-import { attributes, element } from '../shared/html.js';
-import { captionHtml, mediaCss, pointCss } from '../shared/media.js';
-import { filmHtml } from './html.js';
+import { element } from '../../engine/html/node.js';
+import { captionOf, mediaCss, pointCss } from '../shared/media.js';
+import { videoOf } from './html.js';
 import type { FilmPart } from '../../document/types.js';
 import type { Rule } from '../../engine/css/rule.js';
 import type { PartKind, RulesInput } from '../part.js';
@@ -31,8 +31,8 @@ export const film: PartKind<FilmPart> = {
   },
   empty: { film: null, poster: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '', plays: 'itself' },
   html: (part, { document, tile, sources, attributes: own }) => {
-    const video = filmHtml(part, document, tile, sources);
-    return video ? [element('figure', attributes('class="film"', own), [video, captionHtml(part)])] : [];
+    const video = videoOf(part, document, tile, sources);
+    return video ? [element('figure', { class: 'film', ...own }, [video, captionOf(part)])] : [];
   },
   css: mediaCss,
   rules: filmRules,

@@ -1,9 +1,9 @@
-import { escapeHtml, hrefOf } from '../../engine/css/escape.js';
+import { hrefOf } from '../../engine/css/escape.js';
 import { number } from '../../document/checks.js';
 import { words } from '../../look/checks.js';
 import { typeSizeCss } from '../../look/css.js';
 import { largeCss } from '../shared/largeCss.js';
-import { element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { HeadingPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -15,9 +15,9 @@ export const heading: PartKind<HeadingPart> = {
   empty: { words: '' },
   html: (part, { headingLevel, leads, attributes }) => {
     if (!part.words) return [];
-    const said = escapeHtml(part.words);
-    const inner = leads === null ? said : `<a class="cover" href="${hrefOf(leads)}">${said}</a>`;
-    return [element(`h${headingLevel}`, attributes, [inner])];
+    const words =
+      leads === null ? part.words : element('a', { class: 'cover', href: hrefOf(leads) }, [part.words]);
+    return [element(`h${headingLevel}`, attributes, [words])];
   },
   css: (look) => ({
     flow: `[data-tile] > :is(h1, h2, h3, h4, h5, h6) {

@@ -1,8 +1,8 @@
 import { fields, list, number, oneOf, orNull } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import { address, id, words } from '../../look/checks.js';
-import { attributes, element } from '../shared/html.js';
-import { itemsHtml } from './html.js';
+import { element } from '../../engine/html/node.js';
+import { itemsOf } from './html.js';
 import type { IconsPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -18,7 +18,7 @@ export const icons: PartKind<IconsPart> = {
   },
   empty: { icons: [], size: 28, showLabels: true },
   html: (part, { document, sources, attributes: own }) => [
-    element('ul', attributes('class="marks"', own), [itemsHtml(part, document, sources)]),
+    element('ul', { class: 'marks', ...own }, itemsOf(part, document, sources)),
   ],
   css: () => ({
     flow: `ul.marks,

@@ -1,6 +1,5 @@
-import { escapeHtml } from '../../engine/css/escape.js';
 import { words } from '../../look/checks.js';
-import { element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { LabelPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -9,8 +8,7 @@ export const label: PartKind<LabelPart> = {
   called: 'A label',
   fields: { words },
   empty: { words: '' },
-  html: (part, input) =>
-    part.words ? [element(input.element ?? 'p', input.attributes, [escapeHtml(part.words)])] : [],
+  html: (part, input) => (part.words ? [element(input.element ?? 'p', input.attributes, [part.words])] : []),
   css: () => ({}),
   least: 'word',
   weight: 1,

@@ -1,29 +1,32 @@
-import { escapeHtml } from '../../engine/css/escape.js';
-import { attributes } from '../shared/html.js';
+import { element, type Attributes, type PageElement } from '../../engine/html/node.js';
 import type { Card, PictureAsset, PicturePart } from '../../document/types.js';
 import type { PictureSources } from '../part.js';
 
 /** A picture's element, with attributes of its own before the others. */
-export function imageHtml(picture: PictureAsset, sources: PictureSources, own: string): string {
-  const all = attributes(
-    own,
-    `src="${escapeHtml(sources.src)}"`,
-    sources.srcset && `srcset="${escapeHtml(sources.srcset)}"`,
-    sources.sizes && `sizes="${escapeHtml(sources.sizes)}"`,
-    `width="${picture.inlineSize}" height="${picture.blockSize}"`,
-    `alt="${escapeHtml(picture.alternativeText)}"`,
-    sources.srcset && 'loading="lazy" decoding="async"',
-  );
-  return `<img ${all}>`;
-}
+export const imageOf = (picture: PictureAsset, sources: PictureSources, own: Attributes = {}): PageElement =>
+  element('img', {
+    ...own,
+    src: sources.src,
+    srcset: sources.srcset || undefined,
+    sizes: sources.sizes || undefined,
+    width: picture.inlineSize,
+    height: picture.blockSize,
+    alt: picture.alternativeText,
+    ...(sources.srcset && { loading: 'lazy', decoding: 'async' }),
+  });
 
 /** The button over a picture that opens it large. */
-export function enlargeHtml(
+export function enlargeButton(
   tile: Card,
   { enlarges }: PicturePart,
   picture: PictureAsset | undefined,
-): string {
-  if (enlarges === undefined || !picture || tile.link !== undefined) return '';
+): PageElement | undefined {
+  if (enlarges === undefined || !picture || tile.link !== undefined) return undefined;
   const what = picture.alternativeText || tile.name;
-  return `<button type="button" class="enlarge" data-set="${escapeHtml(enlarges)}" aria-label="${escapeHtml(`Enlarge: ${what}`)}"></button>`;
+  return element('button', {
+    type: 'button',
+    class: 'enlarge',
+    'data-set': enlarges,
+    'aria-label': `Enlarge: ${what}`,
+  });
 }

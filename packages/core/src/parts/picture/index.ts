@@ -1,9 +1,9 @@
 import { number, oneOf, orNull, text } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import { id, point, tint, words } from '../../look/checks.js';
-import { attributes, element } from '../shared/html.js';
-import { captionHtml, mediaCss } from '../shared/media.js';
-import { enlargeHtml, imageHtml } from './html.js';
+import { element } from '../../engine/html/node.js';
+import { captionOf, mediaCss } from '../shared/media.js';
+import { enlargeButton, imageOf } from './html.js';
 import { pictureRules } from './rules.js';
 import type { PicturePart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
@@ -27,11 +27,11 @@ export const picture: PartKind<PicturePart> = {
     const asset = part.picture === null ? undefined : document.pictures[part.picture];
     if (!asset) return [];
     const inside = [
-      imageHtml(asset, sources.picture(asset, tile), ''),
-      captionHtml(part),
-      enlargeHtml(tile, part, asset),
+      imageOf(asset, sources.picture(asset, tile)),
+      captionOf(part),
+      enlargeButton(tile, part, asset),
     ];
-    return [element('figure', attributes('class="picture"', own), inside)];
+    return [element('figure', { class: 'picture', ...own }, inside)];
   },
   css: mediaCss,
   rules: pictureRules,

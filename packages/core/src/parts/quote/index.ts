@@ -1,8 +1,8 @@
 import { words } from '../../look/checks.js';
 import { typeSizeCss } from '../../look/css.js';
-import { wordsHtml } from '../richText.js';
+import { wordNodes } from '../richText.js';
 import { largeCss } from '../shared/largeCss.js';
-import { element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { CollectionLook, QuotePart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -17,7 +17,7 @@ export const quote: PartKind<QuotePart> = {
   called: 'A quote',
   fields: { words },
   empty: { words: '' },
-  html: (part, { attributes }) => [element('blockquote', attributes, wordsHtml(part.words))],
+  html: (part, { attributes }) => [element('blockquote', attributes, wordNodes(part.words))],
   css: (look) => ({
     flow: quoteCss(look, '.quote > blockquote'),
     apart: quoteCss(look, '.card > blockquote'),

@@ -1,4 +1,4 @@
-import { escapeHtml } from '../../engine/css/escape.js';
+import { element } from '../../engine/html/node.js';
 import { measureCss, percentCss, timesCss } from '../../look/css.js';
 import type { CollectionLook, FocalPoint, MediaPart } from '../../document/types.js';
 import type { PartCss } from '../part.js';
@@ -7,8 +7,7 @@ import type { PartCss } from '../part.js';
 export const pointCss = ({ x, y }: FocalPoint) => `${percentCss(x)} ${percentCss(y)}`;
 
 /** The caption that lies over a picture or film. */
-export const captionHtml = ({ caption }: MediaPart) =>
-  caption && `<figcaption>${escapeHtml(caption)}</figcaption>`;
+export const captionOf = ({ caption }: MediaPart) => caption !== '' && element('figcaption', {}, [caption]);
 
 /** Pictures and films fill their place, and have their caption over them: one text for both. */
 export const mediaCss = ({ tilePadding }: CollectionLook): PartCss => ({

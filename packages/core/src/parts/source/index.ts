@@ -1,6 +1,5 @@
-import { escapeHtml } from '../../engine/css/escape.js';
 import { words } from '../../look/checks.js';
-import { attributes, element } from '../shared/html.js';
+import { element } from '../../engine/html/node.js';
 import type { SourcePart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
@@ -16,10 +15,9 @@ export const source: PartKind<SourcePart> = {
   empty: { words: '' },
   html: (part, input) => {
     if (!part.words) return [];
-    const said = [escapeHtml(part.words)];
     return input.element === undefined
-      ? [element('p', attributes('class="source"', input.attributes), said)]
-      : [element(input.element, input.attributes, said)];
+      ? [element('p', { class: 'source', ...input.attributes }, [part.words])]
+      : [element(input.element, input.attributes, [part.words])];
   },
   css: () => ({ flow: sourceCss('.quote > figcaption'), apart: sourceCss('.card > .source') }),
   least: 'line',

@@ -1,4 +1,4 @@
-import { wordsHtml } from '../richText.js';
+import { wordNodes } from '../richText.js';
 import { cutWords, wordsOrRich } from './words.js';
 import type { TextPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
@@ -8,7 +8,7 @@ export const text: PartKind<TextPart> = {
   called: 'A text',
   fields: { words: wordsOrRich },
   empty: { words: '' },
-  html: (part) => wordsHtml(part.words),
+  html: (part) => wordNodes(part.words),
   css: () => ({
     flow: `[data-tile] > :is(ul, ol) {
   padding-inline-start: 1.25em;

@@ -1,7 +1,6 @@
 import { number } from '../../document/checks.js';
-import { escapeHtml } from '../../engine/css/escape.js';
 import { words } from '../../look/checks.js';
-import { element } from '../../parts/shared/html.js';
+import { element, type PageNode } from '../../engine/html/node.js';
 import type { Part } from '../../document/types.js';
 import type { PartKind } from '../../parts/part.js';
 
@@ -16,17 +15,14 @@ export interface RatingPart {
 const kind: Omit<PartKind<RatingPart & Part>, 'name' | 'empty' | 'html'> & {
   readonly name: RatingPart['kind'];
   readonly empty: Omit<RatingPart, 'id' | 'kind'>;
-  readonly html: (part: RatingPart) => readonly string[];
+  readonly html: (part: RatingPart) => readonly PageNode[];
 } = {
   name: 'rating',
   called: 'A rating',
   fields: { stars: number(0, 5, 'A number of stars', true), words },
   empty: { stars: 5, words: '' },
   html: ({ stars, words: said }) => [
-    element('p', `class="rating" aria-label="${stars} of 5"`, [
-      '★'.repeat(stars),
-      said && ` ${escapeHtml(said)}`,
-    ]),
+    element('p', { class: 'rating', 'aria-label': `${stars} of 5` }, ['★'.repeat(stars), said && ` ${said}`]),
   ],
   css: () => ({ apart: '.rating {\n  font-size: 2em;\n  line-height: 1;\n}\n' }),
   least: 'whole',

@@ -1,24 +1,18 @@
 import { kindTitle, type ArrangementName } from '@noria/core';
-import { useDeferredValue, useState, type FocusEvent } from 'react';
+import { Suspense, useDeferredValue, useState, type FocusEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 import { nth } from '../../ui/words';
 import { shown } from '../editorSlice';
+import { PANELS } from './panels';
 import { selectBand, selectLevel, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
-import { GapsPanel } from '../packing/GapsPanel';
-import { ProposalsPanel } from '../packing/ProposalsPanel';
 import { TileFit } from './TileFit';
 import { TileContent } from './TileContent';
 import { TileLook } from './TileLook';
 import { TileMotion } from './TileMotion';
 import { TilePlace } from './TilePlace';
-import { LooksPanel } from '../looks/LooksPanel';
-import { BandPanel } from '../reflow/BandPanel';
-import { FindingsPanel } from '../reflow/FindingsPanel';
-import { RecipesPanel } from '../recipes/RecipesPanel';
-import { TablePanel } from '../tables/TablePanel';
 
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
@@ -42,13 +36,14 @@ export function Settings() {
             what: `${kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
   if ((showing === 'gaps' || showing === 'proposals') && kind !== 'bento') return <NoSpans kind={kind} />;
-  if (showing === 'gaps') return <GapsPanel />;
-  if (showing === 'proposals') return <ProposalsPanel />;
-  if (showing === 'looks') return <LooksPanel />;
-  if (showing === 'recipes') return <RecipesPanel />;
-  if (showing === 'table') return <TablePanel />;
-  if (showing === 'findings') return <FindingsPanel />;
-  if (showing === 'band') return <BandPanel />;
+  if (showing !== null) {
+    const Shown = PANELS[showing];
+    return (
+      <Suspense fallback={<aside className="border-r border-hair bg-panel" />}>
+        <Shown />
+      </Suspense>
+    );
+  }
   return (
     <aside
       {...hands}

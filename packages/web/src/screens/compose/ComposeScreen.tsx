@@ -4,12 +4,12 @@ import { useAppStore } from '../../editor/hooks';
 import { TopBar } from '../../editor/frame/TopBar';
 import { UploadTray } from '../../editor/pictures/UploadTray';
 import { Belt } from '../../editor/belt/Belt';
-import { CommandList } from '../../editor/commands/CommandList';
-import { KeySheet } from '../../editor/commands/KeySheet';
+import { CommandDialogs, fetchCommandDialogs } from '../../editor/commands/CommandDialogs';
 import { askedOf, packing } from '../../editor/packing/packing';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { WidthRuler } from '../../editor/ruler/WidthRuler';
-import { Settings } from '../../editor/settings/Settings';
+import { fetchPanels } from '../../editor/settings/panels';
+import { LazySettings } from '../../editor/settings/LazySettings';
 import { Stage } from '../../editor/stage/Stage';
 import { useKeys } from '../../editor/commands/useKeys';
 
@@ -19,7 +19,11 @@ export function ComposeScreen() {
   const store = useAppStore();
   useEffect(() => {
     // What is asked of the worker later is measured while there is time.
-    const timer = window.setTimeout(() => void packing().prepare(askedOf(store.getState())), 600);
+    const timer = window.setTimeout(() => {
+      void packing().prepare(askedOf(store.getState()));
+      fetchPanels();
+      fetchCommandDialogs();
+    }, 600);
     return () => window.clearTimeout(timer);
   }, [store, id]);
   return (
@@ -30,11 +34,10 @@ export function ComposeScreen() {
         </TopBar>
       </div>
       <WidthRuler />
-      <Settings />
+      <LazySettings />
       <Stage />
       <Belt />
-      <KeySheet />
-      <CommandList />
+      <CommandDialogs />
       <UploadTray />
     </div>
   );

@@ -5,11 +5,10 @@ import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { useSize } from '../../ui/useSize';
 import { Belt } from '../../editor/belt/Belt';
-import { CommandList } from '../../editor/commands/CommandList';
-import { KeySheet } from '../../editor/commands/KeySheet';
+import { CommandDialogs } from '../../editor/commands/CommandDialogs';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { selectBands, selectNeedle } from '../../editor/selectors';
-import { Settings } from '../../editor/settings/Settings';
+import { LazySettings } from '../../editor/settings/LazySettings';
 import { useKeys } from '../../editor/commands/useKeys';
 import { WidthRuler } from '../../editor/ruler/WidthRuler';
 import { widthsAdded } from '../../editor/editorSlice';
@@ -79,7 +78,7 @@ export function WidthsScreen() {
         </TopBar>
       </div>
       <WidthRuler />
-      <Settings />
+      <LazySettings />
       <main
         ref={sizeRef}
         aria-label="Widths"
@@ -135,8 +134,7 @@ export function WidthsScreen() {
         </div>
       </main>
       <Belt />
-      <KeySheet />
-      <CommandList />
+      <CommandDialogs />
     </div>
   );
 }
