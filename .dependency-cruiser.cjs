@@ -28,7 +28,7 @@ module.exports = {
       from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|^packages/core/src/testing/' },
       to: {
         pathNot:
-          '^(packages/core/src|node_modules/(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak|culori|papaparse))',
+          '^(packages/core/src|css-tree/|node_modules/(@types/)?(immer|fast-json-patch|parse5|css-tree|css-select|css-what|domhandler|linebreak|culori|papaparse))',
       },
     },
     ...FLOORS.slice(1).flatMap((floor, k) => ({

@@ -1,6 +1,7 @@
 import { ENLARGE_SCRIPT } from '@noria/core';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { fileURLToPath } from 'node:url';
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite';
 
 /** The script of exported pages beside the interface, whose policy lets Preview run nothing else. */
@@ -18,7 +19,12 @@ const enlargeScript: Plugin = {
 
 export default defineConfig({
   plugins: [react(), tailwindcss(), enlargeScript],
-  resolve: { conditions: ['source', ...defaultClientConditions] },
+  resolve: {
+    conditions: ['source', ...defaultClientConditions],
+    alias: {
+      'source-map-js/lib/source-map-generator.js': fileURLToPath(new URL('noSourceMaps.ts', import.meta.url)),
+    },
+  },
   worker: { format: 'es' },
   build: { target: 'es2023', assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:4680' } },

@@ -1,4 +1,4 @@
-import { LARGEST_TRACK } from '../engine/css/trackSize.js';
+import { LARGEST_TRACK } from '../engine/css/largestTrack.js';
 
 /** The bounds that the checker holds a document to and the settings show; lengths in px. */
 export const LIMITS = {

@@ -5,11 +5,9 @@ import {
   type CollectionDocument,
   type JsonPatch,
 } from '@noria/core';
-import type { Page } from './pages';
+import { addCollection, collections } from './collectionList';
 import { request } from './problem';
 import { workspacePath } from './workspace';
-
-const collections = () => workspacePath('collections');
 
 export interface StoredCollection {
   readonly id: string;
@@ -17,21 +15,6 @@ export interface StoredCollection {
   readonly revision: number;
   readonly updatedAt: string;
   readonly document: CollectionDocument;
-}
-
-/** What a list shows of a collection. */
-export interface ListedCollection {
-  readonly id: string;
-  readonly name: string;
-  readonly revision: number;
-  readonly updatedAt: string;
-  readonly summary: {
-    readonly tiles: number;
-    readonly recipes: number;
-    /** A small document that looks like the beginning of it; null when this version can’t read it. */
-    readonly document: CollectionDocument | null;
-    readonly unreadable: string | null;
-  };
 }
 
 /** A collection that this version of Noria can’t read; what was stored is there to be taken away. */
@@ -52,27 +35,6 @@ function received(json: unknown): StoredCollection {
   if (document) return { ...stored, document };
   const why = problems.slice(0, 3).map(formatProblem).join(' ');
   throw new UnreadableCollection(`“${stored.name}” can’t be read. ${why}`, stored);
-}
-
-/** A page of the collections of the workspace, the last changed first. */
-export async function listCollections(
-  after: string | null = null,
-  limit = 24,
-): Promise<Page<ListedCollection>> {
-  const query = new URLSearchParams({ limit: String(limit), ...(after !== null && { after }) });
-  const page = (await (
-    await request(`${collections()}?${query.toString()}`)
-  ).json()) as Page<ListedCollection>;
-  return { ...page, entries: page.entries.map(readable) };
-}
-
-/** A summary is checked as well: one that can’t be drawn must not keep the others from being shown. */
-function readable(listed: ListedCollection): ListedCollection {
-  const { summary } = listed;
-  if (!summary.document) return listed;
-  const { document, problems } = checkDocument(summary.document);
-  const unreadable = document ? null : problems.slice(0, 2).map(formatProblem).join(' ');
-  return { ...listed, summary: { ...summary, document, unreadable } };
 }
 
 /** The collections that have recipes. */
@@ -104,24 +66,9 @@ export async function readRevision(id: string, revision: number): Promise<Collec
   return received({ id, name: id, revision, updatedAt: '', document }).document;
 }
 
-export async function createCollection(body: {
-  name?: string;
-  document?: CollectionDocument;
-}): Promise<StoredCollection> {
-  const response = await request(collections(), {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  return received(await response.json());
-}
-
-export async function deleteCollection({
-  id,
-  revision,
-}: Pick<StoredCollection, 'id' | 'revision'>): Promise<void> {
-  await request(`${collections()}/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${revision}"` } });
-}
+/** Stores a document as a collection of its own. */
+export const createCollection = async (document: CollectionDocument): Promise<StoredCollection> =>
+  received(await addCollection({ document }));
 
 /**
  * Sends a change; answers the new revision. The same change sent twice is made once.

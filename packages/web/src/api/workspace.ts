@@ -1,7 +1,17 @@
 import { request } from './problem';
 
+let given: string | null = null;
+
+/** Says which workspace it is where the address does not: in a worker. */
+export const inWorkspace = (slug: string): void => {
+  given = slug;
+};
+
 /** The workspace that the address names first: `/huts/collections/…`. */
-export const workspace = (): string => decodeURIComponent(globalThis.location?.pathname.split('/')[1] ?? '');
+export function workspace(): string {
+  const { location } = globalThis as { readonly location?: Location };
+  return given ?? decodeURIComponent(location?.pathname.split('/')[1] ?? '');
+}
 
 /** Where the server has what belongs to that workspace. */
 export const workspacePath = (path: string): string =>

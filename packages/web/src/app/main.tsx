@@ -1,16 +1,14 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { RouterProvider } from 'react-router/dom';
 import { enterWorkspace } from '../api/workspace';
 import { fetchFonts } from '../editor/engine/fontsThere';
-import { keepDraining } from '../editor/saving/drain';
-import { followChanges } from '../editor/saving/followChanges';
+import { keepDraining } from '../editor/saving/keepDraining';
 import { Notices } from '../ui/notices/Notices';
 import { reloadOnceWhenUpdated } from './reloadOnce';
-import { makeRouter } from './router';
 import { makeStore } from './store';
 import { Unreachable } from './Unreachable';
+import { Views } from './Views';
 import '../styles/base.css';
 
 reloadOnceWhenUpdated();
@@ -29,11 +27,10 @@ async function begin(): Promise<void> {
     return;
   }
   keepDraining(dispatch, getState);
-  followChanges(dispatch, getState);
   root.render(
     <StrictMode>
       <Provider store={store}>
-        <RouterProvider router={makeRouter()} />
+        <Views />
         <Notices />
       </Provider>
     </StrictMode>,

@@ -1,12 +1,12 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { saver } from '../editor/saving/saver';
+import { listeners } from '../editor/listeners';
 import { reducer } from '../editor/state';
 
-/** The store with what saves. */
+/** The store, with what happens after actions. */
 export const makeStore = () =>
   configureStore({
     reducer,
     middleware: (defaults) =>
       // The document is checked where it comes in; walking it after every action would cost frames.
-      defaults({ serializableCheck: false, immutableCheck: false }).prepend(saver.middleware),
+      defaults({ serializableCheck: false, immutableCheck: false }).prepend(listeners.middleware),
   });

@@ -1,13 +1,11 @@
 import type { CssNode } from 'css-tree';
 import { generate, parse } from './tree.js';
+import { LARGEST_TRACK } from './largestTrack.js';
 import { hasPercent } from './length.js';
 import { parseTrack } from './parseTracks.js';
 import { DEFAULT_UNITS } from './parseLength.js';
 import { perText } from '../../memo.js';
 import type { TrackSizingFunction } from '../box/style.js';
-
-/** No size in a list of tracks is larger, px. */
-export const LARGEST_TRACK = 10_000;
 
 interface Read {
   readonly sizing: TrackSizingFunction;

@@ -21,8 +21,9 @@ export const picture: Start = {
     const part = tile.parts[0] as PicturePart;
     const asset = part.picture === null ? undefined : document.pictures[part.picture];
     const image = (own?: Attributes) => asset && imageOf(asset, sources.picture(asset, tile), own);
+    const bare = isBarePicture(tile) ? image(is) : undefined;
     return (
-      (isBarePicture(tile) && image(is)) ||
+      bare ??
       element('figure', is, [image(), cover, ...badges, captionOf(part), enlargeButton(tile, part, asset)])
     );
   },

@@ -12,7 +12,7 @@ import {
   setSpan,
   type Fit,
 } from '@noria/core';
-import { KIND_WORDS } from '../../ui/kindWords';
+import { KIND_WORDS } from '../kinds/words';
 import { announce } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';

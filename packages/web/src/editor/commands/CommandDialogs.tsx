@@ -1,12 +1,11 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
+import { whenShown } from '../../ui/lazily';
 import { useAppSelector } from '../hooks';
 
-const readCommandList = () => import('./CommandList');
-const readKeySheet = () => import('./KeySheet');
-const CommandList = lazy(async () => ({ default: (await readCommandList()).CommandList }));
-const KeySheet = lazy(async () => ({ default: (await readKeySheet()).KeySheet }));
+const CommandList = whenShown(() => import('./CommandList').then((file) => file.CommandList));
+const KeySheet = whenShown(() => import('./KeySheet').then((file) => file.KeySheet));
 
-/** The command list and the key sheet, whose scripts come when they are first opened. */
+/** The command list and the key sheet. */
 export function CommandDialogs() {
   const commandList = useAppSelector((state) => state.editor.commandList);
   const keySheet = useAppSelector((state) => state.editor.keySheet);
@@ -17,8 +16,3 @@ export function CommandDialogs() {
     </Suspense>
   );
 }
-
-/** Fetches their scripts while there is time. */
-export const fetchCommandDialogs = (): void => {
-  for (const read of [readCommandList, readKeySheet]) read().catch(() => undefined);
-};

@@ -9,7 +9,7 @@ import {
   type TileStart,
 } from '@noria/core';
 import { useAppSelector } from '../hooks';
-import { KIND_WORDS, KINDS } from '../../ui/kindWords';
+import { KIND_WORDS, KINDS } from '../kinds/words';
 import { redo, undo } from '../document/run';
 import { fixAll } from '../fit/actions';
 import { addNewTile, deleteTiles, duplicateTiles, swapWith } from '../actions/tiles';

@@ -1,8 +1,8 @@
-import { setAccepted, type Finding, type JsonPatch } from '@noria/core';
+import { setAccepted, type CollectionDocument, type Finding, type JsonPatch } from '@noria/core';
 import { run, runPatch } from '../document/run';
 import { selectSaved } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { fitWorker } from './worker';
+import { engine } from '../engine/engine';
 import type { AppThunk } from '../state';
 
 /** Says that a finding is as it should be, or looks for it again. */
@@ -13,20 +13,17 @@ export const acceptFinding =
     dispatch(announce(accepted ? `Accepted: ${title}.` : `Looked for again: ${title}.`));
   };
 
-/** Works something out in the worker and runs it as one step, unless the collection changed meanwhile. */
+/** Works something out beside the page and runs it as one step, unless the collection changed meanwhile. */
 export const workOut =
   (
     name: string,
-    ask: (
-      worker: ReturnType<typeof fitWorker>,
-      document: Parameters<ReturnType<typeof fitWorker>['check']>[0],
-    ) => Promise<JsonPatch>,
+    ask: (document: CollectionDocument) => Promise<JsonPatch>,
     said: string,
   ): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
     const document = selectSaved(getState());
     try {
-      const patch = await ask(fitWorker(), document);
+      const patch = await ask(document);
       if (getState().document.document !== document) {
         dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
         return;
@@ -47,7 +44,7 @@ export const workOut =
 export const fixAll = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
   const document = selectSaved(getState());
   try {
-    const { patch, fixed } = await fitWorker().fixAllSafe(document);
+    const { patch, fixed } = await engine('work').ask('fixAllSafe', document, []);
     if (getState().document.document !== document) {
       dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
     } else if (patch.length === 0) dispatch(announce('Nothing is left that is safe to put right by itself.'));

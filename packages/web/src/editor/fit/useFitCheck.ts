@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { useAppDispatch, useAppStore } from '../hooks';
 import { selectShown } from '../document/selectors';
 import { checked, couldNotCheck, forgotten } from './fitSlice';
-import { fitWorker } from './worker';
+import { engine } from '../engine/engine';
 
 /** How much longer the check rests than it took while something is dragged, so that the drag keeps its pace. */
 const REST = 4;
@@ -36,8 +36,8 @@ export function useFitCheck(): void {
       }
       busy = true;
       last = document;
-      fitWorker()
-        .check(document)
+      engine('check')
+        .ask('check', document, [])
         .then(({ report, ms }) => {
           rests = performance.now() + ms * REST;
           if (wanted) dispatch(checked({ report, about: document, isTrial }));

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectSaved } from '../document/selectors';
 import { warn } from '../../ui/notices/noticesSlice';
-import { fitWorker } from './worker';
+import { engine } from '../engine/engine';
 
 /** What puts a finding right in the collection as it is saved; null while it is worked out. */
 export function useFixes(id: string): readonly Fix[] | null {
@@ -11,19 +11,17 @@ export function useFixes(id: string): readonly Fix[] | null {
   const document = useAppSelector(selectSaved);
   const [known, setKnown] = useState<{ id: string; about: object; fixes: readonly Fix[] } | null>(null);
   useEffect(() => {
-    let wanted = true;
-    fitWorker()
-      .fixes(document, id)
-      .then((fixes) => wanted && setKnown({ id, about: document, fixes }))
+    const cancel = new AbortController();
+    engine('work')
+      .ask('fixes', document, [id], cancel.signal)
+      .then((fixes) => setKnown({ id, about: document, fixes }))
       .catch((error: unknown) => {
-        if (wanted)
+        if (!cancel.signal.aborted)
           dispatch(
             warn(`Fixes could not be worked out: ${error instanceof Error ? error.message : String(error)}.`),
           );
       });
-    return () => {
-      wanted = false;
-    };
+    return () => cancel.abort();
   }, [dispatch, document, id]);
   return known?.id === id && known.about === document ? known.fixes : null;
 }

@@ -2,8 +2,9 @@ import { AlertDialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
-import { giveUp, takeAway } from '../saving/takeAway';
-import { selectSaving, selectShown } from '../document/selectors';
+import { giveUp } from '../saving/asNew';
+import { takeAway } from '../saving/takeAway';
+import { selectShown } from '../document/selectors';
 import { useAttempt } from './useAttempt';
 import { useKeepAsNew } from './useKeepAsNew';
 
@@ -14,9 +15,8 @@ export function DeletedDialog() {
   const attempt = useAttempt();
   const keepAsNew = useKeepAsNew();
   const document = useAppSelector(selectShown);
-  const { state } = useAppSelector(selectSaving);
   return (
-    <AlertDialog.Root open={state === 'deleted'}>
+    <AlertDialog.Root open>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-[160] bg-ink/30" />
         <AlertDialog.Content className="fixed top-1/3 left-1/2 z-[170] grid w-[520px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float">

@@ -1,22 +1,27 @@
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { UnreadableCollection } from '../../api/collections';
-import { ServerAway } from '../../api/problem';
-import { useAppDispatch, useAppSelector } from '../hooks';
+import { isPassing } from '../../api/problem';
+import { useAppSelector, useAppStore } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/Mark';
 import { open } from '../saving/open';
+import { startEditing } from '../saving/startEditing';
 import { selectIsOpen } from '../document/selectors';
 import { takeAway } from '../saving/takeAway';
 import { useFontsThere } from '../engine/fontsThere';
 import { useFitCheck } from '../fit/useFitCheck';
-import { DeletedDialog } from './DeletedDialog';
-import { QuestionDialog } from './QuestionDialog';
+import { selectQuestion, selectSaving } from '../document/selectors';
+import { whenShown } from '../../ui/lazily';
+
+const QuestionDialog = whenShown(() => import('./QuestionDialog').then((file) => file.QuestionDialog));
+const DeletedDialog = whenShown(() => import('./DeletedDialog').then((file) => file.DeletedDialog));
 
 /** Opens the collection of the address for the view inside; says what keeps it from opening. */
 export function Frame() {
   const { id = '' } = useParams();
-  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const { dispatch } = store;
   const isOpen = useAppSelector(selectIsOpen);
   const openId = useAppSelector((state) => state.document.id);
   const [trouble, setTrouble] = useState<{
@@ -28,12 +33,13 @@ export function Frame() {
   useEffect(() => {
     let wanted = true;
     let timer = 0;
+    startEditing(store.dispatch, () => store.getState());
     const attempt = () =>
-      dispatch(open(id)).then(
+      store.dispatch(open(id)).then(
         () => wanted && setTrouble(null),
         (error: unknown) => {
           if (!wanted) return;
-          const again = error instanceof ServerAway;
+          const again = isPassing(error);
           const words = error instanceof Error ? error.message : String(error);
           const stored = error instanceof UnreadableCollection ? error.stored : null;
           setTrouble({ words, again, stored });
@@ -45,16 +51,20 @@ export function Frame() {
       wanted = false;
       window.clearTimeout(timer);
     };
-  }, [dispatch, id]);
+  }, [store, id]);
 
   const fontsAreThere = useFontsThere();
+  const question = useAppSelector(selectQuestion);
+  const saving = useAppSelector(selectSaving);
   if (isOpen && openId === id && fontsAreThere) {
     return (
       <>
         <FitCheck key={id} />
         <Outlet />
-        <QuestionDialog />
-        <DeletedDialog />
+        <Suspense>
+          {question && <QuestionDialog key={question.revision} />}
+          {saving.state === 'deleted' && <DeletedDialog />}
+        </Suspense>
       </>
     );
   }

@@ -10,11 +10,6 @@ import { useKeepAsNew } from './useKeepAsNew';
 
 /** Asks what to keep where changes from elsewhere meet ours. What is not chosen is set aside. */
 export function QuestionDialog() {
-  const question = useAppSelector(selectQuestion);
-  return question && <Question key={question.revision} />;
-}
-
-function Question() {
   const dispatch = useAppDispatch();
   const attempt = useAttempt();
   const keepAsNew = useKeepAsNew();

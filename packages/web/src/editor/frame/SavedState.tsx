@@ -1,6 +1,9 @@
-import { Popover } from 'radix-ui';
+import { Suspense } from 'react';
+import { whenShown } from '../../ui/lazily';
 import { useAppSelector } from '../hooks';
 import { selectSaving } from '../document/selectors';
+
+const NotSaved = whenShown(() => import('./NotSaved').then((file) => file.NotSaved));
 
 /** Saved, saving, or not saved and why. */
 export function SavedState() {
@@ -19,22 +22,14 @@ export function SavedState() {
         ? 'This collection was deleted elsewhere. Save it as a new one, or download it.'
         : saving.why;
   return (
-    <Popover.Root>
-      <Popover.Trigger className="flex items-center gap-1.5 rounded-s font-semibold text-amiss">
-        <span role="status" aria-label="Saving state">
-          Not saved
-        </span>
-        <span className="font-normal underline">why</span>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={8}
-          className="z-40 w-[320px] rounded-m bg-raised p-3 text-ink shadow-float"
-        >
-          {why}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Suspense fallback={<NotSavedWords />}>
+      <NotSaved why={why} />
+    </Suspense>
   );
 }
+
+const NotSavedWords = () => (
+  <span role="status" aria-label="Saving state" className="font-semibold text-amiss">
+    Not saved
+  </span>
+);

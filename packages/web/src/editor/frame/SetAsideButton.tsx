@@ -1,14 +1,8 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
-import { useCallback, useEffect, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { useAppDispatch } from '../hooks';
-import { Button, SignButton } from '../../ui/Button';
-import { dropAside, listAside, onAside, type SetAside } from '../saving/aside';
-import { saveAsNew, takeAway } from '../saving/takeAway';
-import { useAttempt } from './useAttempt';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { listAside, onAside, type SetAside } from '../saving/aside';
 
-const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+const SetAsideDialog = lazy(async () => ({ default: (await import('./SetAsideDialog')).SetAsideDialog }));
 
 /** Opens the versions that were set aside in this browser; not there while there are none. */
 export function SetAsideButton() {
@@ -21,62 +15,15 @@ export function SetAsideButton() {
   }, [load]);
   if (versions.length === 0) return null;
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger asChild>
-        <Button>Set aside: {versions.length}</Button>
-      </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-[120] bg-ink/25" />
-        <Dialog.Content className="fixed top-[12vh] left-1/2 z-[130] flex max-h-[76vh] w-[640px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-5 shadow-float">
-          <header className="flex items-start justify-between gap-3">
-            <Dialog.Title className="font-title text-lg font-semibold">Versions set aside</Dialog.Title>
-            <Dialog.Close asChild>
-              <SignButton name="Close">
-                <X size={15} aria-hidden />
-              </SignButton>
-            </Dialog.Close>
-          </header>
-          <Dialog.Description className="text-soft">
-            Versions of collections that were not chosen, or could not be saved. They are kept in this browser
-            only.
-          </Dialog.Description>
-          <ul className="grid min-h-0 overflow-y-auto [scrollbar-width:thin]">
-            {versions.map((version) => (
-              <Version key={version.id} version={version} onOpened={() => setOpen(false)} />
-            ))}
-          </ul>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
-  );
-}
-
-function Version({ version, onOpened }: { version: SetAside; onOpened: () => void }) {
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const attempt = useAttempt();
-  const { document, at, why, id } = version;
-  return (
-    <li className="grid gap-1.5 border-t border-hair py-3">
-      <h3 className="font-semibold">
-        {document.name} <span className="figures font-normal text-faint">{moment.format(at)}</span>
-      </h3>
-      <p className="max-h-16 overflow-hidden text-sm break-words text-soft">{why}</p>
-      <div className="flex gap-2">
-        <Button
-          onClick={() =>
-            attempt(async () => {
-              const copy = await saveAsNew(document);
-              onOpened();
-              await navigate(`/collections/${copy}/compose`);
-            })
-          }
-        >
-          Save as a new collection
-        </Button>
-        <Button onClick={() => dispatch(takeAway(document, document.name))}>Download as a file</Button>
-        <Button onClick={() => attempt(() => dropAside(id))}>Delete this version</Button>
-      </div>
-    </li>
+    <>
+      <Button aria-haspopup="dialog" onClick={() => setOpen(true)}>
+        Set aside: {versions.length}
+      </Button>
+      {open && (
+        <Suspense>
+          <SetAsideDialog versions={versions} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
   );
 }

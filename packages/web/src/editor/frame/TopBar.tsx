@@ -10,9 +10,11 @@ import { redo, run, undo } from '../document/run';
 import { selectFuture, selectPast, selectShown } from '../document/selectors';
 import { renameCollection } from '@noria/core';
 import { CollectionName } from './CollectionName';
-import { History } from './History';
+import { beside } from '../../ui/lazily';
 import { SavedState } from './SavedState';
 import { ThemeButton } from './ThemeButton';
+
+const History = beside(() => import('./History').then((file) => file.History), <span className="w-6" />);
 
 interface TopBarProps {
   readonly id: string;

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../hooks';
-import { keepAsNew } from '../saving/takeAway';
+import { keepAsNew } from '../saving/asNew';
 import { useAttempt } from './useAttempt';
 
 /** Saves what is on this screen as a new collection, and goes there. */

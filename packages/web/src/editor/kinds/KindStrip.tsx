@@ -2,7 +2,7 @@ import { inKind, setKind, type ArrangementName } from '@noria/core';
 import { RadioGroup } from 'radix-ui';
 import { useDeferredValue, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { KIND_WORDS, KINDS } from '../../ui/kindWords';
+import { KIND_WORDS, KINDS } from './words';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSavedView, selectSetFor } from '../selectors';
 import { KindPreview } from './KindPreview';

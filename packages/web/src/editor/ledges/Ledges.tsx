@@ -3,7 +3,7 @@ import { useAppSelector } from '../hooks';
 import { selectBand, selectLayout, selectView } from '../selectors';
 import { LedgeTrack } from './LedgeTrack';
 import type { StageSpace } from '../stage/space';
-import { isSeen, type Seen } from '../stage/useSeen';
+import { isSeen, type Seen } from '../stage/seen';
 
 interface LedgeProps {
   readonly space: StageSpace;

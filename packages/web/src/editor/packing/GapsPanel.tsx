@@ -8,7 +8,9 @@ import { announce, warn } from '../../ui/notices/noticesSlice';
 import { shown, taken } from '../editorSlice';
 import { runHere, tryHere } from '../here';
 import { selectBand } from '../selectors';
-import { askedOf, packing, trouble } from './packing';
+import { selectSaved } from '../document/selectors';
+import { engine } from '../engine/engine';
+import { askedOf, trouble } from './packing';
 
 /** What closing the gaps would change, tile by tile; tried on the stage until it is taken or left. */
 export function GapsPanel() {
@@ -21,18 +23,19 @@ export function GapsPanel() {
   const [answer, setAnswer] = useState<ClosedGaps | null>(null);
 
   useEffect(() => {
-    let wanted = true;
-    void packing()
-      .closeGaps(askedOf(store.getState()), distance, mostSpans)
+    const cancel = new AbortController();
+    const state = store.getState();
+    engine('work')
+      .ask('closeGaps', selectSaved(state), [askedOf(state), distance, mostSpans], cancel.signal)
       .then((closed) => {
-        if (!wanted) return;
+        if (cancel.signal.aborted) return;
         setAnswer(closed);
         dispatch(tryHere(closed.changes.length > 0 ? gapCommand(closed.changes, index) : null));
         dispatch(announce(sentence(closed)));
       })
-      .catch((error: unknown) => wanted && dispatch(warn(trouble(error))));
+      .catch((error: unknown) => !cancel.signal.aborted && dispatch(warn(trouble(error))));
     return () => {
-      wanted = false;
+      cancel.abort();
       dispatch(tryHere(null));
     };
   }, [dispatch, store, saved, index, arrangement.columns.length, distance, mostSpans]);

@@ -8,7 +8,9 @@ import { announce, warn } from '../../ui/notices/noticesSlice';
 import { shown } from '../editorSlice';
 import { runHere, tryHere } from '../here';
 import { selectBand, selectInHand, selectView } from '../selectors';
-import { askedOf, packing, trouble } from './packing';
+import { selectSaved } from '../document/selectors';
+import { engine } from '../engine/engine';
+import { askedOf, trouble } from './packing';
 
 /** Arrangements without a hole: pointed at they are seen on the stage, pressed they are taken. */
 export function ProposalsPanel() {
@@ -24,19 +26,19 @@ export function ProposalsPanel() {
   const some = inHand.length > 1 ? inHand.map(({ id }) => id).join() : '';
 
   useEffect(() => {
-    let wanted = true;
+    const cancel = new AbortController();
     const state = store.getState();
     const tiles = some ? some.split(',') : selectView(state).order;
-    void packing()
-      .propose(askedOf(state), tiles, seed)
+    engine('work')
+      .ask('propose', selectSaved(state), [askedOf(state), tiles, seed], cancel.signal)
       .then((proposals) => {
-        if (!wanted) return;
+        if (cancel.signal.aborted) return;
         setFound(proposals);
         dispatch(announce(`${proposals.length} proposals.`));
       })
-      .catch((error: unknown) => wanted && dispatch(warn(trouble(error))));
+      .catch((error: unknown) => !cancel.signal.aborted && dispatch(warn(trouble(error))));
     return () => {
-      wanted = false;
+      cancel.abort();
       dispatch(tryHere(null));
     };
   }, [dispatch, store, saved, index, arrangement.columns.length, some, seed]);

@@ -1,5 +1,4 @@
 import { byNumberedName } from '@noria/core';
-import PQueue from 'p-queue';
 import { uploadToLibrary, type LibraryPicture } from '../../api/pictures';
 import type { AppThunk } from '../state';
 import { unpack } from './unpack';
@@ -49,6 +48,7 @@ export const uploadFiles =
       const ordered = getState().uploads.order === 'numbered' ? byNumberedName(pictures) : pictures;
       dispatch(begun(ordered.length));
       const arrived = new Map<number, LibraryPicture>();
+      const { default: PQueue } = await import('p-queue');
       const queue = new PQueue({ concurrency: AT_ONCE });
       await Promise.all(
         ordered.map((file, k) =>

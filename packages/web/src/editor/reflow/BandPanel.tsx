@@ -15,6 +15,7 @@ import { Panel } from '../../ui/Panel';
 import { Question, Row } from '../../ui/Rows';
 import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
+import { engine } from '../engine/engine';
 import { workOut } from '../fit/actions';
 import { announce } from '../../ui/notices/noticesSlice';
 import { needleMoved, shown, taken } from '../editorSlice';
@@ -59,7 +60,7 @@ export function BandPanel() {
           onClick={() =>
             work(
               'Find breakpoints',
-              (worker, shownNow) => worker.findBreakpoints(shownNow),
+              (now) => engine('work').ask('findBreakpoints', now, []),
               'Breakpoints were found; undo brings the old ones back.',
             )
           }
@@ -74,7 +75,11 @@ export function BandPanel() {
               disabled={busy !== null}
               title="Columns and spans by what the tiles bear; what you corrected here stays"
               onClick={() =>
-                work('Derive', (worker, now) => worker.derive(now, index, false), 'The band was derived.')
+                work(
+                  'Derive',
+                  (now) => engine('work').ask('derive', now, [index, false]),
+                  'The band was derived.',
+                )
               }
             >
               {busy === 'Derive' ? 'Working it out…' : 'Derive'}
@@ -85,7 +90,7 @@ export function BandPanel() {
               onClick={() =>
                 work(
                   'Derive anew',
-                  (worker, now) => worker.derive(now, index, true),
+                  (now) => engine('work').ask('derive', now, [index, true]),
                   'The band was derived anew.',
                 )
               }
@@ -105,7 +110,11 @@ export function BandPanel() {
               disabled={busy !== null}
               title="One column, in reading order"
               onClick={() =>
-                work('Stack', (worker, now) => worker.stack(now, index), 'Everything is in one column.')
+                work(
+                  'Stack',
+                  (now) => engine('work').ask('stack', now, [index]),
+                  'Everything is in one column.',
+                )
               }
             >
               Stack

@@ -1,7 +1,7 @@
 import { evenColumn, isAlong, LIMITS, setHereIn } from '@noria/core';
 import { memo, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { COLUMN_WORDS } from '../../ui/kindWords';
+import { COLUMN_WORDS } from '../kinds/words';
 import { count, rounded } from '../../ui/words';
 import { selectSaved } from '../document/selectors';
 import { needleMoved, shown } from '../editorSlice';

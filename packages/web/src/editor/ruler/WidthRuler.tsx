@@ -8,7 +8,7 @@ import {
 } from '@noria/core';
 import { useRef, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { arrangementWords, COLUMN_WORDS, KIND_WORDS } from '../../ui/kindWords';
+import { arrangementWords, COLUMN_WORDS, KIND_WORDS } from '../kinds/words';
 import { useSize } from '../../ui/useSize';
 import { run } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';

@@ -1,18 +1,14 @@
-import { isPassing } from '../../api/problem';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { drainLater } from './later/later';
 import { leftLock, sendLeft } from './left';
 import { leftOutboxes } from './outbox';
 import { alone, thisTab } from '../../api/kept/tab';
 import type { AppDispatch, RootState } from '../state';
 
-const EVERY_MS = 15_000;
-
 /**
  * Sends what tabs that are gone left, and what this one left of collections that it no longer shows,
  * whichever view is open. What needs a decision waits until its collection is opened.
  */
-async function drainLeft(dispatch: AppDispatch, getState: () => RootState): Promise<void> {
+export async function drainLeft(dispatch: AppDispatch, getState: () => RootState): Promise<void> {
   for (const of of await leftOutboxes()) {
     const isOwn = () => of.tab === thisTab && getState().document.id === of.collection;
     if (isOwn()) continue;
@@ -35,26 +31,3 @@ async function drainLeft(dispatch: AppDispatch, getState: () => RootState): Prom
 }
 
 const told = new Set<string>();
-
-/** Drains now, whenever the network comes back, and every now and then. Answers how to stop. */
-export function keepDraining(dispatch: AppDispatch, getState: () => RootState): () => void {
-  let running: Promise<void> | null = null;
-  const drain = () => {
-    running ??= Promise.all([drainLeft(dispatch, getState), drainLater(dispatch)])
-      .then(
-        () => undefined,
-        (error: unknown) => {
-          // It is tried again anyhow.
-          if (!isPassing(error)) console.warn(error);
-        },
-      )
-      .finally(() => (running = null));
-  };
-  drain();
-  const timer = window.setInterval(drain, EVERY_MS);
-  window.addEventListener('online', drain);
-  return () => {
-    window.clearInterval(timer);
-    window.removeEventListener('online', drain);
-  };
-}

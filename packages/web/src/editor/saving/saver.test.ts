@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { renameCollection, setPart } from '@noria/core';
 import { makeStore } from '../../app/store';
+import { startSaving } from './saver';
 import { stats } from '../../testing/composeStore';
 import { redo, run, undo } from '../document/run';
 import { opened } from '../document/documentSlice';
@@ -57,6 +58,7 @@ const away = () => Promise.reject(new TypeError('fetch failed'));
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 
 function open() {
+  startSaving();
   const store = makeStore();
   store.dispatch(opened({ id: 'c', document: stats([[1, 1]]), revision: 4, unsent: [] }));
   return {

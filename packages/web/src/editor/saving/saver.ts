@@ -1,4 +1,4 @@
-import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { isAnyOf } from '@reduxjs/toolkit';
 import { sendChange } from '../../api/collections';
 import { isPassing, ServerProblem } from '../../api/problem';
 import { warn } from '../../ui/notices/noticesSlice';
@@ -17,59 +17,64 @@ import {
 import { catchUp } from './join';
 import { keepBase, keepOutbox } from './outbox';
 import { keepsNothing } from '../../api/kept/storage';
+import { listen } from '../listeners';
 import type { AppDispatch, RootState } from '../state';
 
 const QUIET_MS = 350;
 const RETRY_MS = [800, 1500, 3000, 5000, 8000];
 
-export const saver = createListenerMiddleware();
-const listen = saver.startListening.withTypes<RootState, AppDispatch>();
-
 let toldOfNothing = false;
 
-// Every change, and every answer, goes to the browser's own store at once.
-listen({
-  matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, asked, refused),
-  effect: async (_, api) => {
-    const { id, revision, underWay, unsent } = api.getState().document;
-    if (!id) return;
-    await keepOutbox(id, { revision, underWay, unsent }).catch(() => undefined);
-    if (!keepsNothing() || toldOfNothing) return;
-    toldOfNothing = true;
-    api.dispatch(
-      warn(
-        'This browser keeps nothing for Noria. Leave this tab open until it says “Saved”, or take your work away as a file under Export.',
-      ),
-    );
-  },
-});
+let isSaving = false;
 
-// What stays unsent for longer is kept with what it is based on: the collection may be deleted meanwhile.
-listen({
-  matcher: isAnyOf(savingChanged, asked, refused),
-  effect: async (_, api) => {
-    const { id, revision, base, saving } = api.getState().document;
-    if (!id || !base || saving.state === 'saved' || saving.state === 'saving') return;
-    await keepBase(id, { revision, document: base }).catch(() => undefined);
-  },
-});
+/** From now on, whatever changes is kept and sent. */
+export function startSaving(): void {
+  if (isSaving) return;
+  isSaving = true;
+  // Every change, and every answer, goes to the browser's own store at once.
+  listen({
+    matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, asked, refused),
+    effect: async (_, api) => {
+      const { id, revision, underWay, unsent } = api.getState().document;
+      if (!id) return;
+      await keepOutbox(id, { revision, underWay, unsent }).catch(() => undefined);
+      if (!keepsNothing() || toldOfNothing) return;
+      toldOfNothing = true;
+      api.dispatch(
+        warn(
+          'This browser keeps nothing for Noria. Leave this tab open until it says “Saved”, or take your work away as a file under Export.',
+        ),
+      );
+    },
+  });
 
-// Then to the server: one change at a time, each sent until it is acknowledged.
-listen({
-  matcher: isAnyOf(opened, changed, undone, redone, joined),
-  effect: async (action, api) => {
-    api.cancelActiveListeners();
-    if (!opened.match(action) && !joined.match(action)) await api.delay(QUIET_MS);
-    const id = api.getState().document.id;
-    for (let attempt = 0; hasUnsent(api.getState(), id);) {
-      // A cancelled listener stops at the next pause; a request under way is left to finish.
-      const wait = await api.pause(sendOnce(api.dispatch, () => api.getState(), attempt));
-      if (wait === null) return;
-      attempt = wait > 0 ? attempt + 1 : 0;
-      if (wait > 0) await Promise.race([api.delay(wait), api.pause(backOnline())]);
-    }
-  },
-});
+  // What stays unsent for longer is kept with what it is based on: the collection may be deleted meanwhile.
+  listen({
+    matcher: isAnyOf(savingChanged, asked, refused),
+    effect: async (_, api) => {
+      const { id, revision, base, saving } = api.getState().document;
+      if (!id || !base || saving.state === 'saved' || saving.state === 'saving') return;
+      await keepBase(id, { revision, document: base }).catch(() => undefined);
+    },
+  });
+
+  // Then to the server: one change at a time, each sent until it is acknowledged.
+  listen({
+    matcher: isAnyOf(opened, changed, undone, redone, joined),
+    effect: async (action, api) => {
+      api.cancelActiveListeners();
+      if (!opened.match(action) && !joined.match(action)) await api.delay(QUIET_MS);
+      const id = api.getState().document.id;
+      for (let attempt = 0; hasUnsent(api.getState(), id);) {
+        // A cancelled listener stops at the next pause; a request under way is left to finish.
+        const wait = await api.pause(sendOnce(api.dispatch, () => api.getState(), attempt));
+        if (wait === null) return;
+        attempt = wait > 0 ? attempt + 1 : 0;
+        if (wait > 0) await Promise.race([api.delay(wait), api.pause(backOnline())]);
+      }
+    },
+  });
+}
 
 const hasUnsent = ({ document }: RootState, id: string | null) =>
   document.id === id &&

@@ -1,10 +1,6 @@
-import type { CollectionDocument } from '@noria/core';
-import { createCollection } from '../../api/collections';
 import { slugOf } from '../../api/ids';
 import { download } from '../../ui/download';
 import { announce } from '../../ui/notices/noticesSlice';
-import { opened } from '../document/documentSlice';
-import { dropOwnOutbox } from './outbox';
 import type { AppThunk } from '../state';
 
 /** Hands a document to the browser’s downloads, as a file that Noria reads again. */
@@ -15,29 +11,3 @@ export const takeAway =
     download(new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' }), file);
     dispatch(announce(`${file} was handed to your downloads.`));
   };
-
-const named = (document: CollectionDocument) => ({
-  ...document,
-  name: `${document.name.slice(0, 190)} (kept)`,
-});
-
-/** Stores a version as a collection of its own; answers its id. */
-export async function saveAsNew(document: CollectionDocument): Promise<string> {
-  return (await createCollection({ document: named(document) })).id;
-}
-
-/** Stores what is on this screen as a collection of its own, and goes on with that; answers its id. */
-export const keepAsNew = (): AppThunk<Promise<string | null>> => async (dispatch, getState) => {
-  const { id, document } = getState().document;
-  if (!id || !document) return null;
-  const copy = await createCollection({ document: named(document) });
-  await dropOwnOutbox(id);
-  dispatch(opened({ id: copy.id, document: copy.document, revision: copy.revision, unsent: [] }));
-  return copy.id;
-};
-
-/** Gives up what is on this screen of a collection that was deleted elsewhere. */
-export const giveUp = (): AppThunk<Promise<void>> => async (_, getState) => {
-  const { id } = getState().document;
-  if (id) await dropOwnOutbox(id);
-};

@@ -6,7 +6,7 @@ import { Segments } from '../../ui/Segments';
 import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions/place';
 import { selectBand, selectLayout, selectView } from '../selectors';
-import { COLUMN_WORDS } from '../../ui/kindWords';
+import { COLUMN_WORDS } from '../kinds/words';
 import { AreaRow } from './AreaRow';
 import { BandRows } from './BandRows';
 import { shared } from './shared';

@@ -1,16 +1,17 @@
 import { hasCells } from '@noria/core';
-import { DropdownMenu } from 'radix-ui';
-import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { Suspense, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawTile } from '../actions/tiles';
-import { StartItems } from '../belt/AddTile';
 import { taken } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout } from '../selectors';
 import { AreaPainter } from './AreaPainter';
 import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
 import { useSweep } from './useSweep';
+import { whenShown } from '../../ui/lazily';
 import type { GridArea } from '@noria/core';
+
+const GroundMenu = whenShown(() => import('./GroundMenu').then((file) => file.GroundMenu));
 
 /** Rows below the last one, and in an empty grid, that can be drawn on. */
 const MORE_ROWS = 1;
@@ -102,27 +103,15 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
           style={rectangle}
         />
       )}
-      <DropdownMenu.Root open={asking !== null} onOpenChange={(open) => !open && setAsking(null)}>
-        <DropdownMenu.Trigger asChild>
-          <span
-            aria-hidden
-            className="pointer-events-none absolute"
-            style={box ?? { left: 0, top: 0 }}
-            tabIndex={-1}
+      {asking && box && (
+        <Suspense>
+          <GroundMenu
+            style={box}
+            onChoose={(kind) => dispatch(drawTile(kind, asking))}
+            onClose={() => setAsking(null)}
           />
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="start"
-            sideOffset={6}
-            collisionPadding={12}
-            aria-label="What comes here?"
-            className="z-[150] min-w-[220px] rounded-m bg-raised p-1 shadow-float"
-          >
-            <StartItems onChoose={(kind) => asking && dispatch(drawTile(kind, asking))} />
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+        </Suspense>
+      )}
       {painted?.done && box && (
         <AreaPainter
           area={painted.area}

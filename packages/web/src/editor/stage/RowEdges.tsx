@@ -3,7 +3,7 @@ import { useAppSelector } from '../hooks';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
 import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
-import { isSeen, type Seen } from './useSeen';
+import { isSeen, type Seen } from './seen';
 
 /** The lower edge of each row of a gallery: dragged, rows become as high as that one. */
 export function RowEdges({ space, seen }: { space: StageSpace; seen: Seen | null }) {

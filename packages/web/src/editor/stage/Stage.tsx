@@ -1,11 +1,10 @@
 import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
-import { useCallback, useMemo, useState, type DragEvent } from 'react';
+import { Suspense, useCallback, useMemo, useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { useSize } from '../../ui/useSize';
 import { selectShown } from '../document/selectors';
 import { addPictures } from '../actions/pictures';
-import { AddTile } from '../belt/AddTile';
-import { ColumnLedge, RowLedge } from '../ledges/Ledges';
+import { beside, whenShown } from '../../ui/lazily';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
 import { BrushBar } from './BrushBar';
@@ -40,6 +39,10 @@ function tileUnder(event: DragEvent): string | null {
 
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
+
+const AddTile = whenShown(() => import('../belt/AddTile').then((file) => file.AddTile));
+const ColumnLedge = beside(() => import('../ledges/Ledges').then((file) => file.ColumnLedge));
+const RowLedge = beside(() => import('../ledges/Ledges').then((file) => file.RowLedge));
 
 export function Stage() {
   const dispatch = useAppDispatch();
@@ -145,7 +148,9 @@ export function Stage() {
                     : 'Drop pictures here, or add a tile.'}
                 </p>
                 <div className="pointer-events-auto">
-                  <AddTile label="Add the first tile" />
+                  <Suspense>
+                    <AddTile label="Add the first tile" />
+                  </Suspense>
                 </div>
               </div>
             )}

@@ -25,7 +25,7 @@ import { SpanPad } from './SpanPad';
 import { TileHand } from './TileHand';
 import { boxStyle, type StageSpace } from './space';
 import { useMove } from './useMove';
-import { isSeen, type Seen } from './useSeen';
+import { isSeen, type Seen } from './seen';
 
 const idOf = (target: EventTarget | null) =>
   target instanceof HTMLElement

@@ -1,10 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-
-/** A stretch of the page’s height, px of the layout. */
-export interface Seen {
-  readonly from: number;
-  readonly to: number;
-}
+import type { Seen } from './seen';
 
 /** Fewer tiles than these are all there at once. */
 const MOST_AT_ONCE = 200;
@@ -44,7 +39,3 @@ interface SeenOptions {
   /** How many tiles there are. */
   readonly tiles: number;
 }
-
-/** Whether any part of something from the top of the page lies in the stretch. */
-export const isSeen = (seen: Seen | null, y: number, blockSize: number) =>
-  seen === null || (y < seen.to && y + blockSize > seen.from);

@@ -14,7 +14,7 @@ import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { axisFigures, fromAxis, toAxis } from '../../editor/ruler/axis';
 import { needleMoved } from '../../editor/editorSlice';
 import { selectBands, selectNeedle } from '../../editor/selectors';
-import { arrangementWords } from '../../ui/kindWords';
+import { arrangementWords } from '../../editor/kinds/words';
 import { severityFill } from '../../editor/fit/Sign';
 
 interface CurvesProps {

@@ -1,26 +1,11 @@
-import {
-  resolvedBands,
-  colourOf,
-  columnCountOf,
-  layoutCollection,
-  type CollectionDocument,
-} from '@noria/core';
 import { MoreHorizontal } from 'lucide-react';
 import { AlertDialog, DropdownMenu } from 'radix-ui';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { deleteCollection, type ListedCollection } from '../../api/collections';
+import { deleteCollection, type ListedCollection } from '../../api/collectionList';
 import { Button, SignButton } from '../../ui/Button';
-import { measurer } from '../../editor/engine/measurer';
-import { COLUMN_WORDS } from '../../ui/kindWords';
-import { useSize } from '../../ui/useSize';
-import { count } from '../../ui/words';
-import { StagePage } from '../../editor/stage/StagePage';
-
-const list = new Intl.ListFormat('en', { type: 'conjunction' });
-
-/** The width at which a thumbnail shows its collection. */
-const SHOWN_AT = 1280;
+import { ThumbnailPlate } from './ThumbnailPlate';
+import { useThumbnail } from './useThumbnail';
 
 interface CollectionCardProps {
   readonly collection: ListedCollection;
@@ -28,37 +13,18 @@ interface CollectionCardProps {
   readonly onTrouble: (error: unknown) => void;
 }
 
-/** “bento of 6, 4 and 2 columns”, “masonry, up to 5 lanes”, “rows”. */
-function arrangedWords(document: CollectionDocument): string {
-  const bands = resolvedBands(document);
-  const kinds = [...new Set(bands.map(({ arrangement }) => arrangement.kind))];
-  const [kind = 'bento'] = kinds;
-  if (kinds.length > 1) return list.format(kinds);
-  const counts = bands.map((band) => band.columns.length);
-  const [most = 1] = counts;
-  const word = COLUMN_WORDS[kind];
-  if (word === null) return kind;
-  if (bands.some(({ arrangement }) => columnCountOf(arrangement)?.count === null))
-    return `${kind}, up to ${count(Math.max(...counts), word).toLowerCase()}`;
-  return `${kind} of ${list.format([...new Set(counts)].map(String))} ${most === 1 ? word : `${word}s`}`;
-}
-
 export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
   const { id, name, updatedAt, summary } = collection;
-  const { document, unreadable } = summary;
+  const [place, thumbnail] = useThumbnail(summary);
   const [asking, setAsking] = useState(false);
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),
   );
   return (
     <article className="group relative">
-      {document ? (
-        <Thumbnail document={document} />
-      ) : (
-        <p className="grid aspect-[16/10] place-content-center rounded-m bg-field p-6 text-center text-sm text-soft">
-          {unreadable ?? 'No tiles yet'}
-        </p>
-      )}
+      <div ref={place}>
+        <ThumbnailPlate thumbnail={thumbnail} isEmpty={summary.tiles === 0} />
+      </div>
       <div className="mt-2 flex items-start gap-2">
         <div className="min-w-0">
           <h2 className="truncate font-title text-lg font-[650]">
@@ -67,9 +33,11 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
             </Link>
           </h2>
           <p className="text-sm text-soft">
-            {document
-              ? `${summary.tiles} ${summary.tiles === 1 ? 'tile' : 'tiles'} · ${arrangedWords(document)}`
-              : 'Can’t be read here'}{' '}
+            {thumbnail && 'unreadable' in thumbnail
+              ? 'Can’t be read here'
+              : [`${summary.tiles} ${summary.tiles === 1 ? 'tile' : 'tiles'}`, thumbnail?.arranged]
+                  .filter(Boolean)
+                  .join(' · ')}{' '}
             · {changed}
           </p>
         </div>
@@ -122,47 +90,5 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
         </AlertDialog.Portal>
       </AlertDialog.Root>
     </article>
-  );
-}
-
-/** A collection as it looks, in small; drawn once it comes into sight. */
-function Thumbnail({ document }: { readonly document: CollectionDocument }) {
-  const [ref, size] = useSize();
-  const place = useRef<HTMLDivElement>(null);
-  const [seen, setSeen] = useState(false);
-  useEffect(() => {
-    const element = place.current;
-    if (!element || seen) return undefined;
-    const observer = new IntersectionObserver(
-      (entries) => entries.some(({ isIntersecting }) => isIntersecting) && setSeen(true),
-      { rootMargin: '300px' },
-    );
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [seen]);
-  const layout = useMemo(
-    () => (seen ? layoutCollection(document, SHOWN_AT, { measurer }) : null),
-    [document, seen],
-  );
-  return (
-    <div
-      ref={place}
-      className="aspect-[16/10] overflow-hidden rounded-m shadow-[0_0_0_1px_var(--hair)] group-focus-within:shadow-[0_0_0_2px_var(--copper)] group-hover:shadow-[0_0_0_2px_var(--copper)]"
-      style={{ background: colourOf(document.namedLooks, document.look.ground) }}
-    >
-      <div ref={ref} />
-      {size && layout && layout.tiles.length > 0 && (
-        <StagePage
-          document={document}
-          layout={layout}
-          width={SHOWN_AT}
-          scale={size.width / SHOWN_AT}
-          pictureSize={640}
-        />
-      )}
-      {layout?.tiles.length === 0 && (
-        <p className="grid h-full place-items-center text-[#44514f]">No tiles yet</p>
-      )}
-    </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { createCollection } from '../../api/collections';
+import { addCollection } from '../../api/collectionList';
 import { ServerAway } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
@@ -21,7 +21,7 @@ export function CollectionsScreen() {
 
   const create = () => {
     setMaking(true);
-    createCollection({ name: 'Untitled collection' })
+    addCollection({ name: 'Untitled collection' })
       .then(({ id }) => navigate(`/collections/${id}/compose`))
       .catch(fail)
       .finally(() => setMaking(false));

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { listCollections, type ListedCollection } from '../../api/collections';
+import { listCollections, type ListedCollection } from '../../api/collectionList';
 import { hearChanges } from '../../api/events';
 import { asManyAs, withBeginning, withNext, type Page } from '../../api/pages';
 import { ServerAway } from '../../api/problem';

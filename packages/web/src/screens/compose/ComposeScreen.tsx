@@ -3,13 +3,14 @@ import { useParams } from 'react-router';
 import { useAppStore } from '../../editor/hooks';
 import { TopBar } from '../../editor/frame/TopBar';
 import { UploadTray } from '../../editor/pictures/UploadTray';
-import { Belt } from '../../editor/belt/Belt';
-import { CommandDialogs, fetchCommandDialogs } from '../../editor/commands/CommandDialogs';
-import { askedOf, packing } from '../../editor/packing/packing';
+import { CommandDialogs } from '../../editor/commands/CommandDialogs';
+import { selectSaved } from '../../editor/document/selectors';
+import { engine } from '../../editor/engine/engine';
+import { askedOf } from '../../editor/packing/packing';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { WidthRuler } from '../../editor/ruler/WidthRuler';
-import { fetchPanels } from '../../editor/settings/panels';
-import { LazySettings } from '../../editor/settings/LazySettings';
+import { fetchAhead } from '../../ui/lazily';
+import { Belt, Settings } from '../../editor/lazyParts';
 import { Stage } from '../../editor/stage/Stage';
 import { useKeys } from '../../editor/commands/useKeys';
 
@@ -20,9 +21,11 @@ export function ComposeScreen() {
   useEffect(() => {
     // What is asked of the worker later is measured while there is time.
     const timer = window.setTimeout(() => {
-      void packing().prepare(askedOf(store.getState()));
-      fetchPanels();
-      fetchCommandDialogs();
+      const state = store.getState();
+      engine('work')
+        .ask('prepare', selectSaved(state), [askedOf(state)])
+        .catch(() => undefined);
+      fetchAhead();
     }, 600);
     return () => window.clearTimeout(timer);
   }, [store, id]);
@@ -34,7 +37,7 @@ export function ComposeScreen() {
         </TopBar>
       </div>
       <WidthRuler />
-      <LazySettings />
+      <Settings />
       <Stage />
       <Belt />
       <CommandDialogs />

@@ -9,7 +9,7 @@ import { run } from '../../editor/document/run';
 import { selectShown } from '../../editor/document/selectors';
 import { TopBar } from '../../editor/frame/TopBar';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { usePage } from '../../editor/engine/page/usePage';
+import { usePage } from '../../editor/engine/usePage';
 import { download } from '../../ui/download';
 import { FileText } from './FileText';
 import { collectionArchive, collectionText, pageArchive } from './archive';

@@ -5,7 +5,7 @@ import { RotateCcw } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
-import { arrangementWords } from '../../ui/kindWords';
+import { arrangementWords } from '../../editor/kinds/words';
 import { NumberField } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
 import { useSize } from '../../ui/useSize';
@@ -14,7 +14,7 @@ import { selectNeedle } from '../../editor/selectors';
 import { selectShown } from '../../editor/document/selectors';
 import { TopBar } from '../../editor/frame/TopBar';
 import { warn } from '../../ui/notices/noticesSlice';
-import { usePage } from '../../editor/engine/page/usePage';
+import { usePage } from '../../editor/engine/usePage';
 import { framedPage } from './framed';
 import { TouchLayer } from './TouchLayer';
 

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { measurer } from '../../editor/engine/measurer';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { SignButton } from '../../ui/Button';
-import { arrangementWords } from '../../ui/kindWords';
+import { arrangementWords } from '../../editor/kinds/words';
 import { boxStyle } from '../../editor/stage/space';
 import { Ground } from '../../editor/stage/Ground';
 import { Holes } from '../../editor/stage/Holes';

@@ -4,11 +4,10 @@ import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { useSize } from '../../ui/useSize';
-import { Belt } from '../../editor/belt/Belt';
 import { CommandDialogs } from '../../editor/commands/CommandDialogs';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { selectBands, selectNeedle } from '../../editor/selectors';
-import { LazySettings } from '../../editor/settings/LazySettings';
+import { Belt, Settings } from '../../editor/lazyParts';
 import { useKeys } from '../../editor/commands/useKeys';
 import { WidthRuler } from '../../editor/ruler/WidthRuler';
 import { widthsAdded } from '../../editor/editorSlice';
@@ -78,7 +77,7 @@ export function WidthsScreen() {
         </TopBar>
       </div>
       <WidthRuler />
-      <LazySettings />
+      <Settings />
       <main
         ref={sizeRef}
         aria-label="Widths"

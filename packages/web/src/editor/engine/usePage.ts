@@ -1,18 +1,8 @@
 import type { CollectionDocument, Page } from '@noria/core';
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import { useAppDispatch } from '../../hooks';
-import { newestNext } from '../newestNext';
-import { warn } from '../../../ui/notices/noticesSlice';
-import type { Writer } from './page.worker';
-
-let worker: Remote<Writer> | null = null;
-
-/** The worker that writes pages; started when it is first needed. */
-function writer(): Remote<Writer> {
-  worker ??= wrap<Writer>(new Worker(new URL('./page.worker.ts', import.meta.url), { type: 'module' }));
-  return worker;
-}
+import { useAppDispatch } from '../hooks';
+import { warn } from '../../ui/notices/noticesSlice';
+import { engine } from './engine';
 
 export interface WrittenPage {
   /** The page as it was last written, and the collection it was written of; null before there is one. */
@@ -29,17 +19,20 @@ export function usePage(document: CollectionDocument): WrittenPage {
   const dispatch = useAppDispatch();
   const [last, setLast] = useState<WrittenPage['last']>(null);
   const [failed, setFailed] = useState<CollectionDocument | null>(null);
-  const [ask] = useState(newestNext);
   useEffect(() => {
-    ask(
-      () => writer().write(document),
-      (page) => setLast({ page, of: document }),
-      (error) => {
-        setFailed(document);
-        dispatch(warn(trouble(error)));
-      },
-    );
-  }, [dispatch, document, ask]);
+    const cancel = new AbortController();
+    engine('work')
+      .ask('page', document, [], cancel.signal)
+      .then(
+        (page) => setLast({ page, of: document }),
+        (error: unknown) => {
+          if (cancel.signal.aborted) return;
+          setFailed(document);
+          dispatch(warn(trouble(error)));
+        },
+      );
+    return () => cancel.abort();
+  }, [dispatch, document]);
   if (last?.of === document) return { last, words: null };
   return { last, words: failed === document ? 'The page could not be written.' : 'Writing the page…' };
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { isSeen } from './useSeen';
+import { isSeen } from './seen';
 
 test('what touches the stretch that is drawn is drawn; without a stretch, all is', () => {
   const seen = { from: 100, to: 200 };

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { arrangementWords } from './kindWords';
+import { arrangementWords } from './words';
 
 describe('what an arrangement is called', () => {
   test.each([

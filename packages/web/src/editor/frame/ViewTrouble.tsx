@@ -1,21 +1,14 @@
-import { useEffect } from 'react';
-import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
+import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/Mark';
 import { takeAway } from '../saving/takeAway';
 
 /** What a view shows when it broke: the work is kept, and can be taken away. */
-export function RouteTrouble() {
+export function ViewTrouble({ error }: { readonly error: unknown }) {
   const dispatch = useAppDispatch();
-  const error = useRouteError();
   const document = useAppSelector((state) => state.document.document);
-  useEffect(() => console.error(error), [error]);
-  const why = isRouteErrorResponse(error)
-    ? `${error.status} ${error.statusText}`
-    : error instanceof Error
-      ? error.message
-      : String(error);
+  const why = error instanceof Error ? error.message : String(error);
   return (
     <main className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
       <Mark size={40} />

@@ -1,0 +1,120 @@
+import {
+  bearingAt,
+  breakpointsCommand,
+  change,
+  checkFit,
+  closeGaps,
+  deriveBand,
+  findBreakpoints,
+  fixAllSafe,
+  fixesFor,
+  levelOf,
+  propose,
+  stackBand,
+  writePage,
+  type ClosedGaps,
+  type CollectionDocument,
+  type FitReport,
+  type Fix,
+  type JsonPatch,
+  type Level,
+  type Page,
+  type Proposal,
+  type TileId,
+} from '@noria/core';
+import { measurer } from './measurer';
+import { drawThumbnail, type Thumbnail } from './thumbnail';
+
+/** Where a question about a level is asked: its band, and the widths, px. */
+export interface Asked {
+  readonly level: Level;
+  readonly band: number;
+  readonly width: number;
+  /** Width of the level's border box. */
+  readonly inlineSize: number;
+  /** The most of a picture that may be cropped away, 0 to 1. */
+  readonly mostCrop: number;
+}
+
+/** The last report, and the collection it is about. */
+let last: { about: CollectionDocument; report: FitReport } | null = null;
+
+function reportOf(document: CollectionDocument): FitReport {
+  if (last?.about !== document) last = { about: document, report: checkFit(document, { measurer }) };
+  return last.report;
+}
+
+const known = new Map<string, unknown>();
+/** Where a tile sits says nothing about what it needs, so it is not measured anew when it moves. */
+const NOWHERE = { columnSpan: 1, rowSpan: 1, pin: null };
+
+/** The same content gives the object of before, with what core knows of it. */
+function same<T extends object>(value: T): T {
+  const text = JSON.stringify(value);
+  const before = known.get(text);
+  if (before) return before as T;
+  if (known.size > 5000) known.clear();
+  known.set(text, value);
+  return value;
+}
+
+const viewOf = (document: CollectionDocument, level: Level): CollectionDocument =>
+  level === null || document.tiles[level]?.kind === 'group' ? levelOf(document, level) : document;
+
+function bearing(view: CollectionDocument, { width, inlineSize, mostCrop }: Asked) {
+  const tiles = Object.fromEntries(
+    Object.entries(view.tiles).map(([id, tile]) => [id, same({ ...tile, place: NOWHERE })]),
+  );
+  return bearingAt({ ...view, tiles }, width, inlineSize, mostCrop, measurer);
+}
+
+/** What is worked out beside the page, of the collection as the page has it. */
+export const QUESTIONS = {
+  check(document: CollectionDocument): { readonly report: FitReport; readonly ms: number } {
+    const start = performance.now();
+    const report = reportOf(document);
+    return { report, ms: performance.now() - start };
+  },
+  /** What puts a finding right; nothing when it is not there any more. */
+  fixes(document: CollectionDocument, id: string): readonly Fix[] {
+    const report = reportOf(document);
+    const finding = report.findings.find((each) => each.id === id);
+    return finding ? fixesFor(document, report, finding, { measurer }) : [];
+  },
+  fixAllSafe: (document: CollectionDocument): { readonly patch: JsonPatch; readonly fixed: number } =>
+    fixAllSafe(document, { measurer }),
+  derive: (document: CollectionDocument, band: number, anew: boolean): JsonPatch =>
+    change(document, deriveBand(document, band, { measurer, anew })).patch,
+  stack: (document: CollectionDocument, band: number): JsonPatch =>
+    change(document, stackBand(document, band, measurer)).patch,
+  findBreakpoints(document: CollectionDocument): JsonPatch {
+    const freshId = () => `band-${crypto.randomUUID().slice(0, 8)}`;
+    return change(document, breakpointsCommand(findBreakpoints(document, measurer, freshId))).patch;
+  },
+  page: (document: CollectionDocument): Page => writePage(document, measurer),
+  /** Measures all tiles, so that the first answer comes as fast as the later ones. */
+  prepare(document: CollectionDocument, asked: Asked): null {
+    const view = viewOf(document, asked.level);
+    const { allows } = bearing(view, asked);
+    for (const id of view.order) allows(id, { columns: 1, rows: 1 });
+    return null;
+  },
+  closeGaps(document: CollectionDocument, asked: Asked, distance: number, mostSpans: number): ClosedGaps {
+    const view = viewOf(document, asked.level);
+    return closeGaps(view, asked.band, { distance, mostSpans, allows: bearing(view, asked).allows });
+  },
+  propose(document: CollectionDocument, asked: Asked, tiles: readonly TileId[], seed: number): Proposal[] {
+    const view = viewOf(document, asked.level);
+    const { allows, aspectOf } = bearing(view, asked);
+    return propose(view, asked.band, { tiles, allows, aspectOf, seed, most: 12 });
+  },
+  /** A collection of a list in small, as the server sent it. */
+  thumbnail: (_: CollectionDocument | null, received: unknown): Thumbnail => drawThumbnail(received),
+} as const;
+
+export type Questions = typeof QUESTIONS;
+export type QuestionName = keyof Questions;
+/** What is asked beside the collection. */
+export type ArgumentsOf<Name extends QuestionName> =
+  Parameters<Questions[Name]> extends [unknown, ...infer Rest] ? Rest : [];
+export type AnswerOf<Name extends QuestionName> = ReturnType<Questions[Name]>;

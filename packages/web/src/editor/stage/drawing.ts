@@ -1,0 +1,150 @@
+import {
+  carriedArrangement,
+  contentCss,
+  fanOf,
+  hasFluidType,
+  isApart,
+  levelOf,
+  measureOf,
+  namedRule,
+  tileCss,
+  type CollectionDocument,
+  type LaidOutTile,
+  type Layout,
+  type Level,
+  type PictureImage,
+  type Sources,
+  type TileId,
+} from '@noria/core';
+import { filmAddress } from '../../api/films';
+import { addressFor } from '../../api/pictures';
+import { isSeen, type Seen } from './seen';
+
+type Drawn = Pick<CollectionDocument, 'look' | 'tiles' | 'pictures'> & {
+  readonly namedLooks?: CollectionDocument['namedLooks'] | undefined;
+};
+
+/**
+ * The style sheet of a collection drawn from its layout: the page's own rules, in a shadow root.
+ * @param first the tiles that have rules are those from here
+ * @param last to before here, in the collection's own order
+ */
+export function drawingCss({ look, tiles, pictures, namedLooks }: Drawn, first = 0, last = Infinity): string {
+  const own = [
+    namedRule(':host', { namedLooks }),
+    contentCss({ look }, Object.values(tiles).some(isApart)),
+    ...Object.values(tiles)
+      .slice(first, last)
+      .map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
+  ].join('\n');
+  const grows = hasFluidType({ look, tiles, namedLooks });
+  // A container costs every frame something, so it is one only where type grows with the page.
+  return `${STAGE_CSS}${grows ? ':host { container-type: inline-size; }' : ''}${own}`;
+}
+
+/** Pictures behind words are as wide as the stage can be. */
+const stageImage: PictureImage = (picture) => `url("${addressFor(picture, 1280)}")`;
+
+const madeSources = new Map<number, Sources>();
+
+/** Where pictures and films are fetched for a drawing whose pictures are no wider than so many px. */
+export function sourcesFor(pictureSize: number): Sources {
+  let sources = madeSources.get(pictureSize);
+  if (!sources) {
+    sources = {
+      picture: (picture) => ({ src: addressFor(picture, pictureSize) }),
+      small: (picture, inlineSize) => addressFor(picture, inlineSize * 2),
+      film: filmAddress,
+    };
+    madeSources.set(pictureSize, sources);
+  }
+  return sources;
+}
+
+const STAGE_CSS = `
+:host { position: relative; display: block; }
+.slot { position: absolute; inset: 0 auto auto 0; contain: strict; }
+.slot > * { inline-size: 100%; block-size: 100%; }
+.slot.gliding { transition: translate 160ms ease-out, width 160ms ease-out, height 160ms ease-out; }
+.slot > figure:is(.picture, .film):not(:has(> img, > video)) { background-image: linear-gradient(to top right, transparent 49.7%, rgb(0 0 0 / .12) 49.7% 50.3%, transparent 50.3%); }
+img[data-missing] { background: #e9e4dc repeating-linear-gradient(135deg, transparent 0 9px, rgb(80 60 40 / .16) 9px 10px); color: #3b3128; font: 13px/1.4 system-ui, sans-serif; padding: 10px; box-sizing: border-box; }
+@media (prefers-reduced-motion: reduce) { .slot.gliding { transition: none; } }
+`;
+
+/** A tile where it is drawn, and what of it is seen. */
+export interface Clipped {
+  readonly laidOut: LaidOutTile;
+  readonly clip: string | null;
+}
+
+/** Every tile with the edge that it does not reach over: its group’s rounded one, or that of its fan. */
+export function clippedTiles(
+  document: CollectionDocument,
+  layout: Layout,
+  band: number,
+  seen: Seen | null,
+): Clipped[] {
+  const { look, namedLooks, tiles } = document;
+  const radiusOf = (id: TileId) => measureOf(namedLooks, tiles[id]?.look.radius ?? look.radius);
+  const inside = (
+    { tiles: laid, groups, ...size }: Layout,
+    level: Level,
+    x: number,
+    y: number,
+    around: Edge | null,
+  ): Clipped[] => {
+    const arrangement = carriedArrangement(levelOf(document, level), band);
+    const { kind, padding } = arrangement;
+    const fan: Edge = {
+      x: x + padding.inlineStart,
+      y: y + padding.blockStart,
+      inlineSize: size.inlineSize - padding.inlineStart - padding.inlineEnd,
+      blockSize: size.blockSize - padding.blockStart - padding.blockEnd,
+      round: '0',
+    };
+    const last = kind === 'fan' && level === null ? lastCard(laid) : null;
+    const isInline = fanOf(arrangement).axis === 'inline';
+    const edge = last ? roundCut(fan, last, radiusOf(last.id), isInline) : kind === 'fan' ? fan : around;
+    return laid.flatMap((tile) => {
+      if (!isSeen(seen, tile.y + y, tile.blockSize)) return [];
+      const at = { ...tile, x: tile.x + x, y: tile.y + y };
+      const inner = groups[tile.id];
+      const own: Clipped = { laidOut: at, clip: edge && clipCss(at, edge) };
+      if (!inner) return [own];
+      return [own, ...inside(inner, tile.id, at.x, at.y, { ...at, round: `${radiusOf(tile.id)}px` })];
+    });
+  };
+  return inside(layout, null, 0, 0, null);
+}
+
+interface Edge {
+  readonly x: number;
+  readonly y: number;
+  readonly inlineSize: number;
+  readonly blockSize: number;
+  /** Radii of its corners in CSS. */
+  readonly round: string;
+}
+
+/** The card over all others. */
+const lastCard = (cards: readonly LaidOutTile[]) =>
+  cards.reduce<LaidOutTile | null>(
+    (last, card) => (last && (last.x > card.x || last.y > card.y) ? last : card),
+    null,
+  );
+
+/** Where the last card is cut at the edge of its fan, it is as round as elsewhere. */
+const roundCut = (edge: Edge, { blockSize }: LaidOutTile, radius: number, isInline: boolean): Edge =>
+  isInline
+    ? { ...edge, blockSize, round: `0 ${radius}px ${radius}px 0` }
+    : { ...edge, round: `0 0 ${radius}px ${radius}px` };
+
+function clipCss(tile: LaidOutTile, edge: Edge): string {
+  const insets = [
+    edge.y - tile.y,
+    tile.x + tile.inlineSize - edge.x - edge.inlineSize,
+    tile.y + tile.blockSize - edge.y - edge.blockSize,
+    edge.x - tile.x,
+  ];
+  return `inset(${insets.map((px) => `${Number(px.toFixed(2))}px`).join(' ')} round ${edge.round})`;
+}

@@ -1,0 +1,45 @@
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import { engine } from '../../editor/engine/engine';
+import type { ListedCollection } from '../../api/collectionList';
+import type { Thumbnail } from '../../editor/engine/thumbnail';
+
+/** How far before it comes into sight a thumbnail is drawn. */
+const BEFORE = '300px';
+
+/** A collection in small, drawn beside the page once its place comes into sight; null until then. */
+export function useThumbnail({
+  document,
+  unreadable,
+}: ListedCollection['summary']): readonly [
+  place: RefObject<HTMLDivElement | null>,
+  thumbnail: Thumbnail | null,
+] {
+  const place = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState(false);
+  const [thumbnail, setThumbnail] = useState<Thumbnail | null>(null);
+  useEffect(() => {
+    const element = place.current;
+    if (!element || seen) return undefined;
+    const observer = new IntersectionObserver(
+      (entries) => entries.some(({ isIntersecting }) => isIntersecting) && setSeen(true),
+      { rootMargin: BEFORE },
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [seen]);
+  useEffect(() => {
+    if (!seen || document === null) return undefined;
+    const cancel = new AbortController();
+    engine('work')
+      .ask('thumbnail', null, [document], cancel.signal)
+      .then(setThumbnail, (error: unknown) => {
+        if (cancel.signal.aborted) return;
+        setThumbnail({ unreadable: error instanceof Error ? error.message : String(error) });
+      });
+    return () => cancel.abort();
+  }, [document, seen]);
+  return [
+    place,
+    document === null ? { unreadable: unreadable ?? 'This collection can’t be drawn here.' } : thumbnail,
+  ];
+}
