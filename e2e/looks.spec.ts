@@ -44,14 +44,14 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
   await settings(page)
     .getByRole('button', { name: /This tile and its recipe/ })
     .click();
-  await settings(page).getByRole('button', { name: 'Change the recipe' }).click();
+  await settings(page).getByRole('button', { name: 'Update the recipe from this tile' }).click();
   await saved(page);
   expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'center' });
   await hand(page, 'booking').click();
   await settings(page).getByRole('button', { name: 'Spread: back to the recipe' }).click();
   await saved(page);
   expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'between' });
-  await settings(page).getByRole('button', { name: 'Release' }).click();
+  await settings(page).getByRole('button', { name: 'Unlink from the recipe' }).click();
   await expect(settings(page).getByRole('button', { name: 'Use one…' })).toBeVisible();
 });
 

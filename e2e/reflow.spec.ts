@@ -372,7 +372,7 @@ test('a finding is seen on the strip, gone to, and put right from the Check view
   await page.getByRole('link', { name: /^Check/ }).click();
   await expect(list.getByRole('listitem').first()).toBeVisible();
   const open = await list.getByRole('listitem').count();
-  await page.getByRole('button', { name: 'Put right all that is safe' }).click();
+  await page.getByRole('button', { name: 'Apply all safe fixes' }).click();
   await expect.poll(() => list.getByRole('listitem').count(), { timeout: 60_000 }).toBeLessThan(open);
   await saved(page);
   await expectAccessible(page);

@@ -60,7 +60,7 @@ test('with Alt a tile lies over another, a layer above it', async ({ page, appli
     pin: { column: 1, row: 1 },
     layer: 2,
   });
-  await page.getByRole('button', { name: 'Undo: Lift' }).click();
+  await page.getByRole('button', { name: 'Undo: Bring forward' }).click();
   await page.getByRole('button', { name: 'Undo: Lay over' }).click();
   await expect(hand(page, 'beds')).toHaveAccessibleName(/at column 6, row 1$/);
 });
@@ -189,7 +189,7 @@ test('a command is found by its words and run by keyboard alone', async ({ page 
   await expect.poll(async () => (await stageBoxes(page)).beds).toEqual(before.highest);
   await page.keyboard.press('Control+k');
   await page.keyboard.type('nothing like this');
-  await expect(page.getByText('No command has these words.')).toBeVisible();
+  await expect(page.getByText('No command matches.')).toBeVisible();
   await page.keyboard.press('Escape');
   await hand(page, 'beds').click();
   await page.keyboard.press('Control+ArrowDown');

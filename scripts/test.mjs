@@ -51,7 +51,12 @@ async function test() {
     databaseUrl = postgres.url('postgres');
   }
   await step('Build', build);
-  await Promise.all([check('Type check', 'typecheck'), check('Lint', 'lint'), check('Imports', 'imports')]);
+  await Promise.all([
+    check('Type check', 'typecheck'),
+    check('Lint', 'lint'),
+    check('Imports', 'imports'),
+    check('Sizes', 'sizes'),
+  ]);
 
   // The tests make databases of their own beside this one, and drop them.
   const env = { DATABASE_URL: databaseUrl };

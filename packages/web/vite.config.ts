@@ -26,6 +26,6 @@ export default defineConfig({
     },
   },
   worker: { format: 'es' },
-  build: { target: 'es2023', assetsInlineLimit: 0 },
+  build: { target: 'es2023', assetsInlineLimit: 0, manifest: true },
   server: { proxy: { '/api': 'http://127.0.0.1:4680' } },
 });

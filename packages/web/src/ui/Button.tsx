@@ -20,13 +20,19 @@ export function Button({
   );
 }
 
-/** A button that is only a sign; its name is said and shown on pointing. */
-export function SignButton({ name, className = '', ...rest }: ComponentProps<'button'> & { name: string }) {
+interface SignButtonProps extends ComponentProps<'button'> {
+  readonly name: string;
+  /** The keys that do the same, as they are written on screen. */
+  readonly keys?: string | null;
+}
+
+/** A button that is only a sign; its name is said, and shown on pointing. */
+export function SignButton({ name, keys = null, className = '', ...rest }: SignButtonProps) {
   return (
     <button
       type="button"
       aria-label={name}
-      title={name}
+      title={keys === null ? name : `${name} (${keys})`}
       className={`grid size-7 place-items-center rounded-s text-soft hover:bg-field hover:text-ink disabled:opacity-35 disabled:hover:bg-transparent ${className}`}
       {...rest}
     />

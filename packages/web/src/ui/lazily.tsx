@@ -7,7 +7,7 @@ const ahead: (() => Promise<unknown>)[] = [];
 /** A component whose script comes when it is first shown, or ahead of that while there is time. */
 export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
   ahead.push(read);
-  return lazy(async () => ({ default: await read() })) as unknown as ComponentType<Props>;
+  return lazy(async () => ({ default: await read() }));
 }
 
 /** Fetches what may be shown later: it opens at once then, and without a server. */

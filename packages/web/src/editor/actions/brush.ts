@@ -4,6 +4,7 @@ import { brushTaken } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectSetFor, selectView } from '../selectors';
 import { named } from './named';
+import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 export const TRANSFERS: Readonly<Record<Transfer, string>> = {
@@ -12,6 +13,8 @@ export const TRANSFERS: Readonly<Record<Transfer, string>> = {
   place: 'place',
   motion: 'motion',
 };
+
+const COPIES = { look: 'copyLook', spans: 'copySpans', place: 'copyPlace', motion: 'copyMotion' } as const;
 
 /** Takes the look of the tile in hand, or another thing of it, to be put on others. */
 export const takeBrush =
@@ -39,7 +42,7 @@ export const putOn =
     const { from, what } = brush;
     const band = selectBand(state).index;
     dispatch(
-      runHere(`Give ${TRANSFERS[what]}`, transfer({ from, to, what, band, setFor: selectSetFor(state) })),
+      runHere(COMMAND_WORDS[COPIES[what]], transfer({ from, to, what, band, setFor: selectSetFor(state) })),
     );
     dispatch(announce(`${named(to.flatMap((id) => view.tiles[id] ?? []))}: ${TRANSFERS[what]} taken over.`));
     return true;

@@ -4,6 +4,7 @@ import { entered, taken } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand } from '../selectors';
 import { freshId } from './freshId';
+import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 /** Puts the tiles in hand into a new group. */
@@ -12,7 +13,7 @@ export const groupInHand = (): AppThunk => (dispatch, getState) => {
   if (tiles.length === 0) return;
   const id = freshId('group');
   const ids = tiles.map((tile) => tile.id);
-  if (!dispatch(runHere('Group', groupTiles(ids, id, selectBand(getState()).index)))) return;
+  if (!dispatch(runHere(COMMAND_WORDS.group, groupTiles(ids, id, selectBand(getState()).index)))) return;
   dispatch(taken([id]));
   dispatch(
     announce(`${tiles.length} ${tiles.length === 1 ? 'tile' : 'tiles'} in a group. Enter goes into it.`),
@@ -24,9 +25,9 @@ export const takeApart = (): AppThunk => (dispatch, getState) => {
   const groups = selectInHand(getState()).filter(({ kind }) => kind === 'group');
   if (groups.length === 0) return;
   const inside = groups.flatMap((group) => (group.kind === 'group' ? group.order : []));
-  dispatch(runHere('Take apart', (draft) => groups.forEach(({ id }) => ungroup(id)(draft))));
+  dispatch(runHere(COMMAND_WORDS.ungroup, (draft) => groups.forEach(({ id }) => ungroup(id)(draft))));
   dispatch(taken(inside));
-  dispatch(announce(`Taken apart; ${inside.length} tiles in hand.`));
+  dispatch(announce(`Ungrouped; ${inside.length} tiles in hand.`));
 };
 
 /** Goes into the group in hand. */

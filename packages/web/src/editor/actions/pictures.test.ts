@@ -76,7 +76,7 @@ describe('pictures of the library', () => {
     later.run(takePictures([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
     later.run(dealPictures());
     expect(shown(later.document())).toEqual(['tall', 'wide', 'even']);
-    expect(later.steps()).toEqual(['Add 3 pictures', 'Best fit']);
+    expect(later.steps()).toEqual(['Add 3 pictures', 'Assign pictures by shape']);
   });
 
   test('one replaces the one that it was dropped on, and no other', () => {
@@ -102,7 +102,7 @@ describe('pictures of the library', () => {
     const { run, warned, steps } = composeStore(empty());
     run(takePictures([WIDE], { onto: null, bestFit: false }));
     run(dealPictures());
-    expect(warned()).toBe('Best fit needs two picture tiles or more.');
+    expect(warned()).toBe('“Assign pictures by shape” needs two picture tiles or more.');
     expect(steps()).toEqual(['Picture']);
   });
 });

@@ -1,3 +1,4 @@
+import { COMMAND_WORDS } from '../commands/words';
 import {
   addTile,
   clone,
@@ -16,7 +17,6 @@ import {
 import { readFilm, uploadFilm } from '../../api/films';
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { uploadFiles } from '../pictures/upload';
 import { busyWith, takenBare } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
@@ -50,6 +50,7 @@ export const addPictures =
     for (const film of films) await dispatch(addFilm(film, onto));
     const others = files.filter((file) => !films.includes(file));
     if (others.length === 0) return;
+    const { uploadFiles } = await import('../pictures/upload');
     const arrived = await dispatch(uploadFiles(others));
     if (arrived.length > 0) dispatch(takePictures(arrived, { onto, bestFit }));
   };
@@ -87,7 +88,7 @@ export const takePictures =
     dispatch(
       announce(
         many
-          ? `${pictures.length} pictures are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}. Best fit deals them out by their shape.`
+          ? `${pictures.length} pictures are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}. “${COMMAND_WORDS.dealPictures}” gives each the slot that fits it.`
           : `${pictures[0]?.name ?? 'The picture'} is in and in hand.`,
       ),
     );
@@ -102,7 +103,7 @@ function emptySlots(state: RootState): TileId[] {
   });
 }
 
-/** Deals the pictures of the tiles in hand, or of all, out by their shape: wide to wide slots, tall to tall. */
+/** Assigns the pictures of the selected tiles, or of all, by their shape: wide to wide slots, tall to tall. */
 export const dealPictures = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const view = selectView(state);
@@ -111,12 +112,17 @@ export const dealPictures = (): AppThunk => (dispatch, getState) => {
     .filter((tile) => pictureOf(tile)?.picture && view.order.includes(tile.id))
     .map(({ id }) => id);
   if (ids.length < 2) {
-    dispatch(warn('Best fit needs two picture tiles or more.'));
+    dispatch(warn(`“${COMMAND_WORDS.dealPictures}” needs two picture tiles or more.`));
     return;
   }
   const aspects = aspectsOf(state, ids);
-  dispatch(runHere('Best fit', fitPictures(Object.fromEntries(ids.map((id, k) => [id, aspects[k] ?? 1])))));
-  dispatch(announce(`${ids.length} pictures were dealt out by their shape.`));
+  dispatch(
+    runHere(
+      COMMAND_WORDS.dealPictures,
+      fitPictures(Object.fromEntries(ids.map((id, k) => [id, aspects[k] ?? 1]))),
+    ),
+  );
+  dispatch(announce(`${ids.length} pictures were assigned by their shape.`));
 };
 
 /**

@@ -164,7 +164,7 @@ test('order, layers and fit are steps of their own, each undone and done again',
   expect([place('t1').layer, place('t3').layer]).toEqual([1, 0]);
   run(fitTiles({ inline: 'center' }));
   expect(place('t2').fit.inline).toBe('center');
-  expect(steps()).toEqual(['Order', 'Lift', 'Lift', 'Lower', 'Fit']);
+  expect(steps()).toEqual(['Order', 'Bring forward', 'Bring forward', 'Send backward', 'Fit']);
   const end = document();
   for (let k = 0; k < 5; k++) run(undo());
   expect(document()).toEqual(start);

@@ -17,6 +17,7 @@ import { announce } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { named } from './named';
+import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 /** Sets a span of all tiles in hand. */
@@ -137,7 +138,7 @@ export const pinTiles = (): AppThunk => (dispatch, getState) => {
   }
   const held = places.every(({ pin }) => pin);
   dispatch(
-    runHere(held ? 'Free' : 'Pin', (draft) =>
+    runHere(held ? 'Unpin' : 'Pin', (draft) =>
       tiles.forEach(({ id }) => {
         const at = laid.get(id);
         setPin([id], band, held || !at ? null : { column: at.column, row: at.row })(draft);
@@ -182,8 +183,12 @@ export const layerTiles =
       setLayer([tile.id], placeIn(selectView(state), tile, band).layer + by, band, setFor),
     );
     if (commands.length === 0) return;
-    dispatch(runHere(by === 1 ? 'Lift' : 'Lower', (draft) => commands.forEach((command) => command(draft))));
-    dispatch(announce(`${named(tiles)} ${by === 1 ? 'lifted' : 'lowered'} by a layer.`));
+    dispatch(
+      runHere(by === 1 ? COMMAND_WORDS.forward : COMMAND_WORDS.backward, (draft) =>
+        commands.forEach((command) => command(draft)),
+      ),
+    );
+    dispatch(announce(`${named(tiles)} ${by === 1 ? 'brought forward' : 'sent backward'} by a layer.`));
   };
 
 /** Says where the tile in hand is now. */

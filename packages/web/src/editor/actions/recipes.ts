@@ -19,6 +19,7 @@ import { selectInHand, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
 import { nextPosition } from './tiles';
+import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 const fresh = ({ kind }: { kind: Parameters<typeof freshId>[0] }) => freshId(kind);
@@ -92,14 +93,14 @@ const onHand =
   };
 
 export const showVariant = (variant: string | null) => onHand('Variant', (ids) => setVariant(ids, variant));
-export const releaseHand = () => onHand('Release', releaseTiles);
+export const releaseHand = () => onHand(COMMAND_WORDS.unlinkRecipe, releaseTiles);
 export const resetHand = (fields?: readonly string[]) =>
-  onHand('Back to the recipe', (ids) => resetToRecipe(ids, fields));
+  onHand(COMMAND_WORDS.resetToRecipe, (ids) => resetToRecipe(ids, fields));
 
 /** Changes the recipe into what the tile in hand has become; the others follow. */
 export const changeRecipe = (): AppThunk => (dispatch, getState) => {
   const [tile] = selectInHand(getState());
   if (!tile) return;
-  dispatch(runHere('Change recipe', updateRecipe(tile.id, fresh)));
+  dispatch(runHere(COMMAND_WORDS.updateRecipe, updateRecipe(tile.id, fresh)));
   dispatch(announce('The recipe was changed; every tile that uses it follows.'));
 };

@@ -21,6 +21,7 @@ import { runHere } from '../here';
 import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
+import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 /** Where a new tile comes in reading order: after those in hand, else at the end. */
@@ -87,7 +88,8 @@ export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
     view = outcome(view, command) ?? view;
     return command;
   });
-  if (!dispatch(runHere('Duplicate', (draft) => commands.forEach((command) => command(draft))))) return;
+  if (!dispatch(runHere(COMMAND_WORDS.duplicate, (draft) => commands.forEach((command) => command(draft)))))
+    return;
   dispatch(taken(copies));
   dispatch(announce(`${named(tiles)} duplicated; the copy is in hand.`));
 };
@@ -95,7 +97,7 @@ export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
 export const deleteTiles = (): AppThunk => (dispatch, getState) => {
   const tiles = selectInHand(getState());
   if (tiles.length === 0) return;
-  dispatch(runHere('Delete', removeTiles(tiles.map(({ id }) => id))));
+  dispatch(runHere(COMMAND_WORDS.delete, removeTiles(tiles.map(({ id }) => id))));
   dispatch(taken([]));
   dispatch(announce(`${named(tiles)} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
 };

@@ -1,14 +1,18 @@
 import { Command } from 'cmdk';
-import { useAppDispatch, useAppSelector } from '../hooks';
+import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { commandListToggled } from '../editorSlice';
-import { useCommands } from './commands';
+import { keyWords } from './command';
+import { allCommands } from './registry';
 
-/** Finds a command by its words. */
+/** Finds a command by its words, among those that make sense now. */
 export function CommandList() {
   const dispatch = useAppDispatch();
+  const store = useAppStore();
   const isOpen = useAppSelector((state) => state.editor.commandList);
-  const commands = useCommands();
   const close = () => dispatch(commandListToggled(false));
+  const commands = allCommands().filter(
+    ({ isListed, applies }) => isListed !== false && (applies?.(store.getState()) ?? true),
+  );
   return (
     <Command.Dialog
       open={isOpen}
@@ -22,21 +26,29 @@ export function CommandList() {
         className="h-11 w-full border-b border-hair bg-transparent px-4 outline-none placeholder:text-faint"
       />
       <Command.List className="max-h-[380px] overflow-y-auto p-1.5 [scrollbar-width:thin]">
-        <Command.Empty className="px-3 py-4 text-soft">No command has these words.</Command.Empty>
-        {commands.map(({ does, keys, run }) => (
-          <Command.Item
-            key={does}
-            value={does}
-            className="flex h-8 items-center justify-between gap-4 rounded-s px-2.5 data-[selected=true]:bg-copper-wash data-[selected=true]:text-copper-ink"
-            onSelect={() => {
-              close();
-              dispatch(run());
-            }}
-          >
-            <span>{does}</span>
-            {keys && <span className="figures text-faint">{keys}</span>}
-          </Command.Item>
-        ))}
+        <Command.Empty className="px-3 py-4 text-soft">No command matches.</Command.Empty>
+        {commands.map((command) => {
+          const keys = keyWords(command);
+          return (
+            <Command.Item
+              key={command.id}
+              value={command.words}
+              className="flex h-8 items-center gap-2.5 rounded-s px-2.5 data-[selected=true]:bg-copper-wash data-[selected=true]:text-copper-ink"
+              onSelect={() => {
+                close();
+                dispatch(command.run());
+              }}
+            >
+              {command.icon ? (
+                <command.icon size={15} strokeWidth={1.6} aria-hidden className="shrink-0 text-soft" />
+              ) : (
+                <span className="w-[15px]" />
+              )}
+              <span className="flex-1">{command.words}</span>
+              {keys && <span className="figures text-faint">{keys}</span>}
+            </Command.Item>
+          );
+        })}
       </Command.List>
     </Command.Dialog>
   );

@@ -1,42 +1,80 @@
-import { X } from 'lucide-react';
+import { Search, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
+import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { SignButton } from '../../ui/Button';
 import { keySheetToggled } from '../editorSlice';
-import { KEY_COMMANDS } from './keys';
+import { GROUPS, keyWords, type EditorCommand } from './command';
+import { COMMANDS } from './registry';
 
+const WITH_KEYS = Object.values(COMMANDS).flatMap((command) => {
+  const keys = keyWords(command);
+  return keys === null ? [] : [{ ...command, shown: keys }];
+});
+
+const fits = (sought: string, words: string) => words.toLowerCase().includes(sought.trim().toLowerCase());
+
+/** All keys, by what they are for; a search finds them by words or by key. */
 export function KeySheet() {
   const dispatch = useAppDispatch();
   const isOpen = useAppSelector((state) => state.editor.keySheet);
+  const [sought, setSought] = useState('');
+  const found = WITH_KEYS.filter(({ words, shown }) => fits(sought, `${words} ${shown}`));
+  const groups = GROUPS.map((group) => ({ group, of: found.filter((each) => each.group === group) }));
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => dispatch(keySheetToggled(open))}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
+        <Dialog.Overlay className="fixed inset-0 z-[160] bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 w-[720px] -translate-x-1/2 -translate-y-1/2 rounded-m bg-raised p-5 shadow-float"
+          className="fixed top-1/2 left-1/2 z-[170] flex max-h-[88vh] w-[860px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-m bg-raised p-5 shadow-float"
         >
-          <div className="mb-3 flex items-center justify-between">
+          <div className="mb-4 flex items-center gap-4">
             <Dialog.Title className="font-title text-lg font-semibold">Keys</Dialog.Title>
+            <label className="ml-auto flex h-7 w-[240px] items-center gap-2 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
+              <Search size={14} aria-hidden className="text-faint" />
+              <span className="sr-only">Search keys</span>
+              <input
+                type="search"
+                value={sought}
+                placeholder="Search keys"
+                className="min-w-0 flex-1 bg-transparent outline-none placeholder:text-faint"
+                onChange={(event) => setSought(event.target.value)}
+              />
+            </label>
             <Dialog.Close asChild>
               <SignButton name="Close">
                 <X size={16} aria-hidden />
               </SignButton>
             </Dialog.Close>
           </div>
-          <dl className="columns-2 gap-8">
-            {KEY_COMMANDS.map(({ keys, does }) => (
-              <div
-                key={keys}
-                className="flex min-h-7 break-inside-avoid items-center gap-3 border-t border-hair"
-              >
-                <dt className="figures w-[128px] shrink-0 text-copper-ink">{keys}</dt>
-                <dd className="text-sm text-soft">{does}</dd>
-              </div>
-            ))}
-          </dl>
+          <div className="min-h-0 columns-2 gap-8 overflow-y-auto [scrollbar-width:thin]">
+            {groups.map(
+              ({ group, of }) => of.length > 0 && <KeyGroup key={group} title={group} commands={of} />,
+            )}
+          </div>
+          {found.length === 0 && <p className="py-4 text-soft">No key matches.</p>}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
   );
 }
+
+interface KeyGroupProps {
+  readonly title: string;
+  readonly commands: readonly (EditorCommand & { readonly shown: string })[];
+}
+
+const KeyGroup = ({ title, commands }: KeyGroupProps) => (
+  <section className="mb-4 break-inside-avoid">
+    <h3 className="mb-1 text-sm font-semibold">{title}</h3>
+    <dl>
+      {commands.map(({ id, words, shown }) => (
+        <div key={id} className="flex min-h-7 items-center gap-3 border-t border-hair">
+          <dt className="figures w-[128px] shrink-0 text-copper-ink">{shown}</dt>
+          <dd className="text-sm text-soft">{words}</dd>
+        </div>
+      ))}
+    </dl>
+  </section>
+);

@@ -8,7 +8,7 @@ import { DEMOS, errorsIn } from '../../testing/demos';
 import { redo, undo } from '../document/run';
 import { enterGroup } from '../actions/groups';
 import { needleMoved, taken } from '../editorSlice';
-import { KEY_COMMANDS } from './keys';
+import { pressedCommand } from './useKeys';
 import { selectLayout, selectView } from '../selectors';
 
 const NAMED = ['PageUp', 'PageDown', 'Delete', 'Escape', 'Enter', '[', ']', ',', '.'];
@@ -51,7 +51,7 @@ describe('any keys in any order', () => {
             store.dispatch(taken(each.take.flatMap((k) => order[k] ?? [])));
           } else {
             const event = new KeyboardEvent('keydown', each);
-            const command = KEY_COMMANDS.find(({ matches }) => matches(event));
+            const command = pressedCommand(event);
             if (!command) continue;
             run(command.run(event));
           }

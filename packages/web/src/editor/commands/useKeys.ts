@@ -1,16 +1,22 @@
 import { useEffect } from 'react';
-import { useAppDispatch } from '../hooks';
+import { useAppStore } from '../hooks';
 import { addPictures } from '../actions/pictures';
 import { copiedText, deleteTiles, pasteText } from '../actions/tiles';
-import { KEY_COMMANDS, keepsKeys } from './keys';
+import { isPressed } from './command';
+import { keepsKeys } from './keepsKeys';
+import { COMMANDS } from './registry';
 
-/** Listens for the keys of the Compose screen. */
+/** The command that a press is for; undefined: none. */
+export const pressedCommand = (event: KeyboardEvent) =>
+  Object.values(COMMANDS).find((command) => isPressed(command, event));
+
+/** Listens for the keys of the editor. */
 export function useKeys(): void {
-  const dispatch = useAppDispatch();
+  const { dispatch } = useAppStore();
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.defaultPrevented || keepsKeys(event.target, event.key)) return;
-      const command = KEY_COMMANDS.find(({ matches }) => matches(event));
+      const command = pressedCommand(event);
       if (!command) return;
       event.preventDefault();
       dispatch(command.run(event));

@@ -3,6 +3,7 @@ import { run, runPatch } from '../document/run';
 import { selectSaved } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { engine } from '../engine/engine';
+import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 /** Says that a finding is as it should be, or looks for it again. */
@@ -47,10 +48,10 @@ export const fixAll = (): AppThunk<Promise<void>> => async (dispatch, getState) 
     const { patch, fixed } = await engine('work').ask('fixAllSafe', document, []);
     if (getState().document.document !== document) {
       dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
-    } else if (patch.length === 0) dispatch(announce('Nothing is left that is safe to put right by itself.'));
+    } else if (patch.length === 0) dispatch(announce('No safe fix is left.'));
     else {
-      dispatch(runPatch('Put right what is safe', patch));
-      dispatch(announce(`${fixed} ${fixed === 1 ? 'finding' : 'findings'} put right.`));
+      dispatch(runPatch(COMMAND_WORDS.fixAll, patch));
+      dispatch(announce(`${fixed} ${fixed === 1 ? 'finding' : 'findings'} fixed.`));
     }
   } catch (error) {
     dispatch(

@@ -9,6 +9,8 @@ import { Sign } from '../fit/Sign';
 import { redo, run, undo } from '../document/run';
 import { selectFuture, selectPast, selectShown } from '../document/selectors';
 import { renameCollection } from '@noria/core';
+import { keyWords } from '../commands/command';
+import { COMMANDS } from '../commands/registry';
 import { CollectionName } from './CollectionName';
 import { beside } from '../../ui/lazily';
 import { SavedState } from './SavedState';
@@ -67,14 +69,16 @@ export function TopBar({ id, children }: TopBarProps) {
         <SavedState />
         <div className="flex items-center gap-0.5">
           <SignButton
-            name={lastStep ? `Undo: ${lastStep}` : 'Nothing to undo'}
+            name={lastStep ? `${COMMANDS.undo.words}: ${lastStep}` : 'Nothing to undo'}
+            keys={keyWords(COMMANDS.undo)}
             disabled={!lastStep}
             onClick={() => dispatch(undo())}
           >
             <Undo2 size={17} strokeWidth={1.6} aria-hidden />
           </SignButton>
           <SignButton
-            name={nextStep ? `Redo: ${nextStep}` : 'Nothing to redo'}
+            name={nextStep ? `${COMMANDS.redo.words}: ${nextStep}` : 'Nothing to redo'}
+            keys={keyWords(COMMANDS.redo)}
             disabled={!nextStep}
             onClick={() => dispatch(redo())}
           >

@@ -1,3 +1,4 @@
+import { COMMAND_WORDS } from '../commands/words';
 import { gapCommand, type ClosedGaps, type GapChange } from '@noria/core';
 import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
@@ -47,7 +48,7 @@ export function GapsPanel() {
   const leave = () => dispatch(shown(null));
   const take = () => {
     if (!answer) return;
-    dispatch(runHere('Close the gaps', gapCommand(answer.changes, index)));
+    dispatch(runHere(COMMAND_WORDS.closeGaps, gapCommand(answer.changes, index)));
     leave();
   };
   return (

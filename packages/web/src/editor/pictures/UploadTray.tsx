@@ -8,8 +8,7 @@ import { troublesRead } from './uploadsSlice';
 /** What is being uploaded, how far it has come, and what was not taken. */
 export function UploadTray() {
   const dispatch = useAppDispatch();
-  const { batch, preparing, troubles } = useAppSelector(({ uploads }) => uploads);
-  if (!batch && preparing === null && troubles.length === 0) return null;
+  const { batch, preparing } = useAppSelector(({ uploads }) => uploads);
   const over = batch ? batch.done + batch.failed : 0;
   const says = preparing ?? (batch ? `${over} of ${batch.total} pictures` : null);
   return (

@@ -6,14 +6,8 @@ import { Button, SignButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Row } from '../../ui/Rows';
-import {
-  changeRecipe,
-  recipeFromHand,
-  releaseHand,
-  resetHand,
-  showVariant,
-  variantFromHand,
-} from '../actions/recipes';
+import { recipeFromHand, resetHand, showVariant, variantFromHand } from '../actions/recipes';
+import { CommandButton } from '../commands/CommandButton';
 import { shown } from '../editorSlice';
 import { selectSavedView, selectShared } from '../selectors';
 
@@ -95,10 +89,8 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
         <div className="flex flex-wrap gap-1 pt-1">
           {differences.length > 0 && (
             <>
-              <Button onClick={() => dispatch(resetHand())}>Reset all</Button>
-              <Button look="copper" onClick={() => dispatch(changeRecipe())}>
-                Change the recipe
-              </Button>
+              <CommandButton command="resetToRecipe" />
+              <CommandButton command="updateRecipe" look="copper" />
               <Naming
                 verb="New variant"
                 name="Name of the variant"
@@ -106,7 +98,7 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
               />
             </>
           )}
-          <Button onClick={() => dispatch(releaseHand())}>Release</Button>
+          <CommandButton command="unlinkRecipe" />
         </div>
       </Fold>
     </>

@@ -1,10 +1,9 @@
 import { useEffect } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { Button } from '../../ui/Button';
+import { CommandButton } from '../commands/CommandButton';
 import { Panel } from '../../ui/Panel';
 import { count } from '../../ui/words';
 import { FindingItem } from '../fit/FindingItem';
-import { fixAll } from '../fit/actions';
 import { selectAccepted, selectSettled, selectSettledFindings } from '../fit/selectors';
 import { tryOut } from '../document/run';
 import { showFinding } from '../actions/findings';
@@ -44,9 +43,7 @@ export function FindingsPanel() {
       </p>
       {findings.length > 0 && (
         <>
-          <Button look="solid" className="justify-center" onClick={() => void dispatch(fixAll())}>
-            Put right all that is safe
-          </Button>
+          <CommandButton command="fixAll" look="solid" className="justify-center" />
           <ul aria-label="Findings" className="-mt-2 grid">
             {findings.map((finding) => (
               <FindingItem

@@ -1,10 +1,10 @@
+import { COMMAND_WORDS } from '../commands/words';
 import { isAddress, isLink, LIMITS, setTile, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
-import { Button } from '../../ui/Button';
 import { Question, Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
-import { enterGroup, takeApart } from '../actions/groups';
+import { CommandButton } from '../commands/CommandButton';
 import { runHere } from '../here';
 import { warn } from '../../ui/notices/noticesSlice';
 import { Badges } from './Badges';
@@ -42,10 +42,10 @@ export const TileContent = memo(
         {tile.kind === 'group' && (
           <Row label="Tiles">
             <div className="flex gap-1.5">
-              <Button look="copper" onClick={() => dispatch(enterGroup())}>
-                Go in ({tile.order.length})
-              </Button>
-              <Button onClick={() => dispatch(takeApart())}>Take apart</Button>
+              <CommandButton command="openGroup" look="copper">
+                {COMMAND_WORDS.openGroup} ({tile.order.length})
+              </CommandButton>
+              <CommandButton command="ungroup" />
             </div>
           </Row>
         )}

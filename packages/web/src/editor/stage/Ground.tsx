@@ -5,12 +5,12 @@ import { drawTile } from '../actions/tiles';
 import { taken } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout } from '../selectors';
-import { AreaPainter } from './AreaPainter';
 import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
 import { useSweep } from './useSweep';
 import { whenShown } from '../../ui/lazily';
 import type { GridArea } from '@noria/core';
 
+const AreaPainter = whenShown(() => import('./AreaPainter').then((file) => file.AreaPainter));
 const GroundMenu = whenShown(() => import('./GroundMenu').then((file) => file.GroundMenu));
 
 /** Rows below the last one, and in an empty grid, that can be drawn on. */
@@ -113,14 +113,16 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
         </Suspense>
       )}
       {painted?.done && box && (
-        <AreaPainter
-          area={painted.area}
-          style={box}
-          onDone={(command) => {
-            setPainted(null);
-            if (command) dispatch(runHere('Paint area', command));
-          }}
-        />
+        <Suspense>
+          <AreaPainter
+            area={painted.area}
+            style={box}
+            onDone={(command) => {
+              setPainted(null);
+              if (command) dispatch(runHere('Paint area', command));
+            }}
+          />
+        </Suspense>
       )}
     </>
   );

@@ -9,7 +9,7 @@ import {
   type Tile,
   type WholePlace,
 } from '@noria/core';
-import { useMemo, useRef, useState } from 'react';
+import { Suspense, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { enterGroup } from '../actions/groups';
 import { putOn } from '../actions/brush';
@@ -17,8 +17,7 @@ import { sayPlace } from '../actions/place';
 import { croppingChosen, taken, toggled } from '../editorSlice';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
 import { lockOf } from './lock';
-import { CropHand } from './CropHand';
-import { GradientHand } from './GradientHand';
+import { whenShown } from '../../ui/lazily';
 import { HandOutline } from './HandOutline';
 import { MovingGhost } from './MovingGhost';
 import { SpanPad } from './SpanPad';
@@ -26,6 +25,9 @@ import { TileHand } from './TileHand';
 import { boxStyle, type StageSpace } from './space';
 import { useMove } from './useMove';
 import { isSeen, type Seen } from './seen';
+
+const CropHand = whenShown(() => import('./CropHand').then((file) => file.CropHand));
+const GradientHand = whenShown(() => import('./GradientHand').then((file) => file.GradientHand));
 
 const idOf = (target: EventTarget | null) =>
   target instanceof HTMLElement
@@ -160,10 +162,16 @@ function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   const part = pictureOf(tile);
   const picture = pictures[part?.picture ?? ''];
   if (cropping && picture && part)
-    return <CropHand tile={tile} part={part} picture={picture} laidOut={laidOut} space={space} />;
+    return (
+      <Suspense>
+        <CropHand tile={tile} part={part} picture={picture} laidOut={laidOut} space={space} />
+      </Suspense>
+    );
   const { fill } = tile.look;
   return typeof fill === 'object' && fill.kind !== 'picture' ? (
-    <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />
+    <Suspense>
+      <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />
+    </Suspense>
   ) : null;
 }
 

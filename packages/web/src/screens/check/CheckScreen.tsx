@@ -10,6 +10,7 @@ import { showFinding } from '../../editor/actions/findings';
 import { FindingItem } from '../../editor/fit/FindingItem';
 import { fixAll } from '../../editor/fit/actions';
 import { selectAccepted, selectReport, selectSettledFindings } from '../../editor/fit/selectors';
+import { COMMAND_WORDS } from '../../editor/commands/words';
 import { TopBar } from '../../editor/frame/TopBar';
 import { Curves } from './Curves';
 
@@ -107,7 +108,7 @@ export function CheckScreen() {
                 void dispatch(fixAll()).finally(() => setFixing(false));
               }}
             >
-              {fixing ? 'Trying fix after fix…' : 'Put right all that is safe'}
+              {fixing ? 'Trying fix after fix…' : COMMAND_WORDS.fixAll}
             </Button>
           </div>
         ) : (

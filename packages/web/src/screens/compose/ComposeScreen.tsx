@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { useAppStore } from '../../editor/hooks';
 import { TopBar } from '../../editor/frame/TopBar';
-import { UploadTray } from '../../editor/pictures/UploadTray';
+import { Uploads } from '../../editor/pictures/Uploads';
 import { CommandDialogs } from '../../editor/commands/CommandDialogs';
 import { selectSaved } from '../../editor/document/selectors';
 import { engine } from '../../editor/engine/engine';
@@ -41,7 +41,7 @@ export function ComposeScreen() {
       <Stage />
       <Belt />
       <CommandDialogs />
-      <UploadTray />
+      <Uploads />
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 import { PictureCard } from './PictureCard';
 import { PictureDetails } from './PictureDetails';
 import { TAKEN_TYPES, uploadFiles } from '../../editor/pictures/upload';
-import { UploadTray } from '../../editor/pictures/UploadTray';
+import { Uploads } from '../../editor/pictures/Uploads';
 import { orderChosen } from '../../editor/pictures/uploadsSlice';
 import { usePictures } from '../../editor/pictures/usePictures';
 
@@ -150,7 +150,7 @@ export function PicturesScreen() {
           Let go: they come into the library
         </p>
       )}
-      <UploadTray />
+      <Uploads />
     </div>
   );
 }

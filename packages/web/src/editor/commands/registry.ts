@@ -1,0 +1,435 @@
+import { compositions, evenTracks, insertTrack, setArrangement, setKind, titleOf } from '@noria/core';
+import {
+  AlignCenter,
+  ArrowLeft,
+  ArrowLeftRight,
+  ArrowRight,
+  BringToFront,
+  CircleCheck,
+  Clipboard,
+  Columns3,
+  Copy,
+  Equal,
+  Grid3x3,
+  Group,
+  Image,
+  Keyboard,
+  Layers,
+  LayoutGrid,
+  Link2Off,
+  ListOrdered,
+  LogIn,
+  Move,
+  Paintbrush,
+  Palette,
+  Pin,
+  Plus,
+  Redo2,
+  RefreshCw,
+  Replace,
+  RotateCcw,
+  Rows3,
+  Scan,
+  Search,
+  SendToBack,
+  Shrink,
+  Sparkles,
+  SquareDashed,
+  StretchHorizontal,
+  Table,
+  Trash,
+  Undo2,
+  Ungroup,
+} from 'lucide-react';
+import { giveToHand } from '../actions/brush';
+import { enterGroup, groupInHand, takeApart } from '../actions/groups';
+import { letGo, takeAll, takeMoreTowards, takeTowards } from '../actions/hand';
+import { dealPictures } from '../actions/pictures';
+import {
+  fitTiles,
+  growTiles,
+  layerTiles,
+  pinTiles,
+  reorderTiles,
+  spanTiles,
+  stepTiles,
+} from '../actions/place';
+import { addNewTile, deleteTiles, duplicateTiles, swapWith } from '../actions/tiles';
+import { redo, undo } from '../document/run';
+import {
+  brushTaken,
+  commandListToggled,
+  keySheetToggled,
+  linesToggled,
+  needleMoved,
+  orderToggled,
+  shown,
+  toolChosen,
+  type Showing,
+} from '../editorSlice';
+import { fixAll } from '../fit/actions';
+import { runHere } from '../here';
+import { KIND_WORDS, KINDS } from '../kinds/words';
+import {
+  selectBand,
+  selectBands,
+  selectInHand,
+  selectLayout,
+  selectNeedle,
+  selectSetFor,
+  selectTrail,
+} from '../selectors';
+import { COMMAND_WORDS, type NamedCommand } from './words';
+import type { EditorCommand } from './command';
+import type { AppThunk, RootState } from '../state';
+
+type Entry = Omit<EditorCommand, 'id' | 'words'>;
+
+const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const arrows = (modifier = '') => Object.keys(ARROWS).map((key) => modifier + key);
+const towards = (act: (dx: number, dy: number) => AppThunk<unknown>) => (event?: KeyboardEvent) =>
+  act(...(ARROWS[event?.key ?? ''] ?? ([0, 0] as const)));
+
+const DIGITS = Array.from({ length: 9 }, (_, k) => `Digit${k + 1}`);
+const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'.length) ?? 1);
+
+const some = (state: RootState) => selectInHand(state).length > 0;
+const two = (state: RootState) => selectInHand(state).length === 2;
+const aGroup = (state: RootState) => selectInHand(state).some(({ kind }) => kind === 'group');
+
+/** Shows a panel; its key closes it again. */
+const show =
+  (what: Showing) =>
+  (event?: KeyboardEvent): AppThunk =>
+  (dispatch, getState) =>
+    void dispatch(shown(event && getState().editor.showing === what ? null : what));
+
+/** To the next narrower (1) or wider (−1) band: its widest or narrowest width. */
+const toBand =
+  (by: 1 | -1): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    const to = selectBands(state)[selectBand(state).index + by];
+    if (to) dispatch(needleMoved(by === 1 ? to.below - 1 : to.from));
+  };
+
+const moveNeedle =
+  (by: 1 | -1) =>
+  (event?: KeyboardEvent): AppThunk =>
+  (dispatch, getState) =>
+    void dispatch(needleMoved(selectNeedle(getState()) + by * (event?.shiftKey ? 20 : 1)));
+
+/** Escape puts down what is put on tiles before it lets go of them. */
+const deselect = (): AppThunk => (dispatch, getState) => {
+  if (getState().editor.brush) dispatch(brushTaken(null));
+  else dispatch(letGo());
+};
+
+type RecipeActions = typeof import('../actions/recipes');
+
+/** What is done with recipes is seldom the first thing, so its script comes when it is asked for. */
+const ofRecipe =
+  (act: (recipes: RecipeActions) => AppThunk<unknown>): (() => AppThunk<Promise<unknown>>) =>
+  () =>
+  async (dispatch) =>
+    dispatch(act(await import('../actions/recipes')));
+
+const swap = (): AppThunk => (dispatch, getState) => {
+  const [first, second] = selectInHand(getState());
+  if (first && second) dispatch(swapWith(first.id, second.id));
+};
+
+const addTrack =
+  (axis: 'column' | 'row', words: string): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    const layout = selectLayout(state);
+    const index = axis === 'column' ? layout.columns.length : layout.rows.length;
+    const band = selectBand(state).index;
+    dispatch(runHere(words, insertTrack({ axis, index, band, setFor: selectSetFor(state) })));
+  };
+
+const even =
+  (axis: 'column' | 'row', words: string): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    dispatch(
+      runHere(words, evenTracks({ axis, band: selectBand(state).index, setFor: selectSetFor(state) })),
+    );
+  };
+
+const flow =
+  (value: 'dense' | 'sparse', words: string): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    dispatch(runHere(words, setArrangement({ flow: value }, selectBand(state).index, selectSetFor(state))));
+  };
+
+/** Enter belongs to buttons, but for a selected tile. */
+const isOnTile = ({ target }: KeyboardEvent) =>
+  target === document.body ||
+  (target instanceof HTMLElement && target.matches('[data-tile-hand][aria-pressed=true]'));
+
+const W = COMMAND_WORDS;
+
+/** Everything that a person can do in the editor by its name or by keys, in the order of the key sheet. */
+const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
+  selectNext: {
+    group: 'Selection',
+    keys: arrows(),
+    keysAs: '← → ↑ ↓',
+    isListed: false,
+    run: towards(takeTowards),
+  },
+  selectMore: {
+    group: 'Selection',
+    keys: [...arrows('Control+'), ...arrows('Meta+')],
+    keysAs: 'Ctrl + arrow',
+    isListed: false,
+    run: towards(takeMoreTowards),
+  },
+  selectAll: { group: 'Selection', icon: Scan, keys: ['$mod+a'], run: takeAll },
+  deselect: {
+    group: 'Selection',
+    icon: SquareDashed,
+    keys: ['Escape'],
+    applies: (state) => some(state) || selectTrail(state).length > 0 || state.editor.brush !== null,
+    run: deselect,
+  },
+  move: {
+    group: 'Place',
+    icon: Move,
+    keys: arrows('Alt+'),
+    keysAs: 'Alt + arrow',
+    isListed: false,
+    run: towards(stepTiles),
+  },
+  grow: {
+    group: 'Place',
+    keys: arrows('Shift+'),
+    keysAs: 'Shift + arrow',
+    isListed: false,
+    run: towards(growTiles),
+  },
+  setColumnSpan: {
+    group: 'Place',
+    keys: DIGITS,
+    keysAs: '1 … 9',
+    isListed: false,
+    run: (event) => spanTiles({ columnSpan: digit(event) }),
+  },
+  setRowSpan: {
+    group: 'Place',
+    keys: DIGITS.map((key) => `Shift+${key}`),
+    keysAs: 'Shift + 1 … 9',
+    isListed: false,
+    run: (event) => spanTiles({ rowSpan: digit(event) }),
+  },
+  spanOne: {
+    group: 'Place',
+    icon: Shrink,
+    applies: some,
+    run: () => spanTiles({ columnSpan: 1, rowSpan: 1 }),
+  },
+  pin: { group: 'Place', icon: Pin, keys: ['p'], applies: some, run: pinTiles },
+  swap: { group: 'Place', icon: ArrowLeftRight, applies: two, run: swap },
+  stretch: {
+    group: 'Place',
+    icon: StretchHorizontal,
+    applies: some,
+    run: () => fitTiles({ inline: 'fill', block: 'fill' }),
+  },
+  centre: {
+    group: 'Place',
+    icon: AlignCenter,
+    applies: some,
+    run: () => fitTiles({ inline: 'center', block: 'center' }),
+  },
+  forward: { group: 'Place', icon: BringToFront, keys: ['PageUp'], applies: some, run: () => layerTiles(1) },
+  backward: {
+    group: 'Place',
+    icon: SendToBack,
+    keys: ['PageDown'],
+    applies: some,
+    run: () => layerTiles(-1),
+  },
+  earlier: { group: 'Place', icon: ArrowLeft, keys: ['['], applies: some, run: () => reorderTiles(-1) },
+  later: { group: 'Place', icon: ArrowRight, keys: [']'], applies: some, run: () => reorderTiles(1) },
+  addSame: {
+    group: 'Tiles',
+    icon: Plus,
+    keys: ['n'],
+    run: () => (dispatch, getState) => dispatch(addNewTile(getState().editor.drawn)),
+  },
+  addTable: { group: 'Tiles', icon: Table, run: show('table') },
+  duplicate: { group: 'Tiles', icon: Copy, keys: ['$mod+d'], applies: some, run: duplicateTiles },
+  delete: { group: 'Tiles', icon: Trash, keys: ['Delete', 'Backspace'], applies: some, run: deleteTiles },
+  // The clipboard’s own events say when: they work across collections and tabs.
+  clipboard: {
+    group: 'Tiles',
+    icon: Clipboard,
+    keysAs: 'Ctrl + C  X  V',
+    isListed: false,
+    run: () => () => undefined,
+  },
+  dealPictures: { group: 'Tiles', icon: Image, keys: ['b'], run: dealPictures },
+  group: { group: 'Groups and recipes', icon: Group, keys: ['g'], applies: some, run: groupInHand },
+  ungroup: { group: 'Groups and recipes', icon: Ungroup, keys: ['u'], applies: aGroup, run: takeApart },
+  openGroup: {
+    group: 'Groups and recipes',
+    icon: LogIn,
+    keys: ['Enter'],
+    presses: isOnTile,
+    applies: aGroup,
+    run: enterGroup,
+  },
+  copyLook: {
+    group: 'Groups and recipes',
+    icon: Paintbrush,
+    keys: ['c'],
+    applies: some,
+    run: () => giveToHand('look'),
+  },
+  copySpans: { group: 'Groups and recipes', icon: Paintbrush, applies: some, run: () => giveToHand('spans') },
+  copyPlace: { group: 'Groups and recipes', icon: Paintbrush, applies: some, run: () => giveToHand('place') },
+  copyMotion: {
+    group: 'Groups and recipes',
+    icon: Paintbrush,
+    applies: some,
+    run: () => giveToHand('motion'),
+  },
+  resetToRecipe: {
+    group: 'Groups and recipes',
+    icon: RotateCcw,
+    applies: some,
+    run: ofRecipe((recipes) => recipes.resetHand()),
+  },
+  updateRecipe: {
+    group: 'Groups and recipes',
+    icon: RefreshCw,
+    applies: some,
+    run: ofRecipe((recipes) => recipes.changeRecipe()),
+  },
+  unlinkRecipe: {
+    group: 'Groups and recipes',
+    icon: Link2Off,
+    applies: some,
+    run: ofRecipe((recipes) => recipes.releaseHand()),
+  },
+  addColumn: { group: 'Grid', icon: Columns3, run: addTrack('column', W.addColumn) },
+  addRow: { group: 'Grid', icon: Rows3, run: addTrack('row', W.addRow) },
+  evenColumns: { group: 'Grid', icon: Equal, run: even('column', W.evenColumns) },
+  evenRows: { group: 'Grid', icon: Equal, run: even('row', W.evenRows) },
+  flowDense: { group: 'Grid', icon: LayoutGrid, run: flow('dense', W.flowDense) },
+  flowSparse: { group: 'Grid', icon: LayoutGrid, run: flow('sparse', W.flowSparse) },
+  paintAreas: {
+    group: 'Grid',
+    icon: Paintbrush,
+    keys: ['a'],
+    run: () => (dispatch, getState) =>
+      void dispatch(toolChosen(getState().editor.tool === 'areas' ? 'tiles' : 'areas')),
+  },
+  closeGaps: { group: 'Grid', icon: Shrink, keys: ['h'], run: show('gaps') },
+  proposals: { group: 'Grid', icon: Sparkles, keys: ['o'], run: show('proposals') },
+  findings: { group: 'Show', icon: CircleCheck, keys: ['f'], run: show('findings') },
+  band: { group: 'Show', icon: Layers, keys: ['w'], run: show('band') },
+  recipes: { group: 'Show', icon: Replace, keys: ['r'], run: show('recipes') },
+  looks: { group: 'Show', icon: Palette, keys: ['k'], run: show('looks') },
+  fixAll: { group: 'Grid', icon: CircleCheck, run: fixAll },
+  narrower: { group: 'Width', icon: ArrowLeft, keys: [','], run: toBand(1) },
+  wider: { group: 'Width', icon: ArrowRight, keys: ['.'], run: toBand(-1) },
+  needleLeft: { group: 'Width', keys: ['Minus', 'Shift+Minus'], isListed: false, run: moveNeedle(-1) },
+  needleRight: { group: 'Width', keys: ['Equal', 'Shift+Equal'], isListed: false, run: moveNeedle(1) },
+  gridLines: {
+    group: 'Show',
+    icon: Grid3x3,
+    keys: ['l'],
+    run: () => (dispatch) => void dispatch(linesToggled()),
+  },
+  readingOrder: {
+    group: 'Show',
+    icon: ListOrdered,
+    keys: ['t'],
+    run: () => (dispatch) => void dispatch(orderToggled()),
+  },
+  undo: {
+    group: 'Everywhere',
+    icon: Undo2,
+    keys: ['$mod+z'],
+    applies: ({ document }) => document.past.length > 0,
+    run: undo,
+  },
+  redo: {
+    group: 'Everywhere',
+    icon: Redo2,
+    keys: ['$mod+Shift+z'],
+    applies: ({ document }) => document.future.length > 0,
+    run: redo,
+  },
+  commandList: {
+    group: 'Everywhere',
+    icon: Search,
+    keys: ['$mod+k'],
+    isListed: false,
+    run: () => (dispatch) => void dispatch(commandListToggled(true)),
+  },
+  keySheet: {
+    group: 'Everywhere',
+    icon: Keyboard,
+    keys: ['Shift+?', '?'],
+    keysAs: '?',
+    run: () => (dispatch) => void dispatch(keySheetToggled(true)),
+  },
+};
+
+/** The named commands. */
+export const COMMANDS = Object.fromEntries(
+  Object.entries(ENTRIES).map(([id, entry]) => [
+    id,
+    { id, words: COMMAND_WORDS[id as NamedCommand], ...entry },
+  ]),
+) as Readonly<Record<NamedCommand, EditorCommand>>;
+
+const withArticle = (name: string) => `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name.toLowerCase()}`;
+
+/** A command for each thing that a tile can begin as. */
+const adding = (): readonly EditorCommand[] =>
+  [...compositions().map(({ name }) => name), 'group' as const].map((what) => ({
+    id: `add-${what}`,
+    words: `Add ${withArticle(titleOf(what))} tile`,
+    group: 'Tiles',
+    icon: Plus,
+    run: () => addNewTile(what),
+  }));
+
+/** A command for each kind of arrangement. */
+const arranging = (): readonly EditorCommand[] =>
+  KINDS.map((kind) => {
+    const words = `Arrange as ${KIND_WORDS[kind].toLowerCase()}`;
+    return {
+      id: `arrange-${kind}`,
+      words,
+      group: 'Grid',
+      icon: LayoutGrid,
+      run: () => (dispatch, getState) => {
+        const state = getState();
+        dispatch(runHere(words, setKind(kind, selectBand(state).index, selectSetFor(state))));
+      },
+    };
+  });
+
+/** Every command, in the order in which it is offered. */
+export const allCommands = (): readonly EditorCommand[] => [
+  ...Object.values(COMMANDS),
+  ...adding(),
+  ...arranging(),
+];
