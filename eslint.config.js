@@ -36,7 +36,9 @@ const KIND_PLACES = [
 const PART_PLACES = ['packages/core/src/parts/**', 'packages/core/src/document/parts.ts'];
 /** What names everything that an older format version had. */
 const OLDER_FORMATS = 'packages/core/src/check/migrations/**';
-const TESTS = ['**/*.test.ts', 'packages/*/src/testing/**'];
+const TESTS = ['**/*.test.{ts,tsx}', 'packages/*/src/testing/**'];
+/** In web a kind has its interface in a folder of its own. */
+const KIND_INTERFACES = 'packages/web/src/editor/kinds/**';
 const CODE = 'packages/{core,cli,server}/src/**/*.ts';
 
 export default tseslint.config(
@@ -70,6 +72,11 @@ export default tseslint.config(
   },
   { files: KIND_PLACES, ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...PART_NAMES] } },
   { files: PART_PLACES, ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] } },
+  {
+    files: ['packages/web/src/**/*.{ts,tsx}'],
+    ignores: [...TESTS, KIND_INTERFACES],
+    rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] },
+  },
   { files: ['packages/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
   // What it hands to `page.evaluate` runs in the browser.

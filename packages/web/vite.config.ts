@@ -17,6 +17,12 @@ const enlargeScript: Plugin = {
   },
 };
 
+/** What the first view needs, and so every other. */
+const BASE =
+  /node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/]limits|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
+/** What lays out and checks collections. */
+const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
+
 export default defineConfig({
   plugins: [react(), tailwindcss(), enlargeScript],
   resolve: {
@@ -26,6 +32,21 @@ export default defineConfig({
     },
   },
   worker: { format: 'es' },
-  build: { target: 'es2023', assetsInlineLimit: 0, manifest: true },
+  build: {
+    target: 'es2023',
+    assetsInlineLimit: 0,
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        // Few files: many small ones weigh more.
+        codeSplitting: {
+          groups: [
+            { name: 'base', test: BASE, priority: 2 },
+            { name: 'core', test: CORE, priority: 1 },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4680' } },
 });

@@ -3,6 +3,8 @@ export const slugOf = (name: string, otherwise: string) =>
   name
     .toLowerCase()
     .normalize('NFD')
+    .replace(/\p{M}+/gu, '')
+    .replaceAll('ß', 'ss')
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^[^a-z]+|-$/g, '')
     .slice(0, 50) || otherwise;

@@ -1,19 +1,37 @@
-import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ComponentType, type ReactNode } from 'react';
 
 type Read<Props> = () => Promise<ComponentType<Props>>;
 
-const ahead: (() => Promise<unknown>)[] = [];
+/** What is read ahead: none of it fails, but says whether it is there. */
+const ahead = new Set<() => Promise<boolean>>();
 
 /** A component whose script comes when it is first shown, or ahead of that while there is time. */
 export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
-  ahead.push(read);
-  return lazy(async () => ({ default: await read() }));
+  let there: ComponentType<Props> | null = null;
+  const take = async () => (there = await read());
+  const Later = lazy(async () => ({ default: await take() })) as unknown as ComponentType<Props>;
+  ahead.add(() =>
+    take().then(
+      () => true,
+      () => false,
+    ),
+  );
+  return function WhenShown(props: Props) {
+    // What is there is shown at once; what was shown stays what it is.
+    const [Shown] = useState(() => there ?? Later);
+    return <Shown {...props} />;
+  };
 }
 
 /** Fetches what may be shown later: it opens at once then, and without a server. */
-export const fetchAhead = (): void => {
-  for (const read of ahead.splice(0)) read().catch(() => ahead.push(read));
-};
+export async function fetchAhead(): Promise<void> {
+  await Promise.all(
+    [...ahead].map(async (fetch) => {
+      ahead.delete(fetch);
+      if (!(await fetch())) ahead.add(fetch);
+    }),
+  );
+}
 
 /**
  * A part of a screen whose script is asked for at once, and comes beside what is painted first.

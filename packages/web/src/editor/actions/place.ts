@@ -4,15 +4,13 @@ import {
   moveInOrder,
   moveToCell,
   placeIn,
-  setBreakBefore,
   setFit,
   setLayer,
-  setPin,
-  setSlots,
   setSpan,
   type Fit,
 } from '@noria/core';
-import { KIND_WORDS } from '../kinds/words';
+import { interfaceOf } from '../kinds';
+import { nameOf } from '../kinds/words';
 import { announce } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
@@ -44,9 +42,9 @@ export const growTiles =
     const setFor = selectSetFor(state);
     const tiles = selectInHand(state);
     if (tiles.length === 0) return;
-    const { kind } = band.arrangement;
-    if (!hasCells(kind) && (kind !== 'masonry' || columns === 0)) {
-      dispatch(announce(`In ${KIND_WORDS[kind].toLowerCase()} the size of a tile is not by spans.`));
+    const { spans } = interfaceOf(band.arrangement);
+    if (spans === 'none' || (spans === 'columns' && columns === 0)) {
+      dispatch(announce(`In ${nameOf(band.arrangement.kind)} the size of a tile is not by spans.`));
       return;
     }
     const most = band.columns.length;
@@ -113,39 +111,14 @@ export const pinTiles = (): AppThunk => (dispatch, getState) => {
   const view = selectView(state);
   const laid = new Map(selectLayout(state).tiles.map((tile) => [tile.id, tile]));
   const places = tiles.map((tile) => placeIn(view, tile, band));
-  if (arrangement.kind === 'mosaic') {
-    const locked = places.every(({ slot }) => slot);
-    const slots = tiles.map(({ id }) => {
-      const at = laid.get(id);
-      if (locked || !at) return [id, null] as const;
-      const { column, row, columnSpan, rowSpan } = at;
-      return [id, { column, row, columnSpan, rowSpan }] as const;
-    });
-    dispatch(runHere(locked ? 'Unlock' : 'Lock', setSlots(Object.fromEntries(slots), band)));
-    dispatch(announce(`${named(tiles)} ${locked ? 'free' : 'locked in place'}.`));
+  const { holding } = interfaceOf(arrangement);
+  if (!holding) {
+    dispatch(announce(`In ${nameOf(arrangement.kind)} tiles are not pinned.`));
     return;
   }
-  if (arrangement.kind === 'rows') {
-    const begins = places.every(({ breakBefore }) => breakBefore);
-    const ids = tiles.map(({ id }) => id);
-    dispatch(runHere(begins ? 'No break' : 'Break', setBreakBefore(ids, !begins, band, selectSetFor(state))));
-    dispatch(announce(`${named(tiles)} ${begins ? 'flowing in order' : 'beginning a row'}.`));
-    return;
-  }
-  if (arrangement.kind !== 'bento') {
-    dispatch(announce(`In ${KIND_WORDS[arrangement.kind].toLowerCase()} tiles are not pinned.`));
-    return;
-  }
-  const held = places.every(({ pin }) => pin);
-  dispatch(
-    runHere(held ? 'Unpin' : 'Pin', (draft) =>
-      tiles.forEach(({ id }) => {
-        const at = laid.get(id);
-        setPin([id], band, held || !at ? null : { column: at.column, row: at.row })(draft);
-      }),
-    ),
-  );
-  dispatch(announce(`${named(tiles)} ${held ? 'free, flowing in order' : 'pinned here'}.`));
+  const holds = !places.every((place) => Boolean(place[holding.by]));
+  dispatch(runHere(holding.step(holds), holding.command(tiles, laid, band, selectSetFor(state), holds)));
+  dispatch(announce(`${named(tiles)} ${holding.said(holds)}.`));
 };
 
 /** Moves the tiles in hand earlier (−1) or later (+1) in reading order. */

@@ -20,6 +20,7 @@ import { count } from '../../ui/words';
 import { runHere } from '../here';
 import { selectSavedView } from '../selectors';
 import { AddTile } from './AddTile';
+import { BeltLine } from './BeltLine';
 import { BeltTile } from './BeltTile';
 
 /** Width of a thumbnail and what is between two, px. */
@@ -79,7 +80,7 @@ export function Belt() {
           </b>
           <AddTile label="Add" />
         </div>
-        <p className="text-sm text-soft">Drag to reorder. The page and a screen reader follow this order.</p>
+        <BeltLine />
       </div>
       <div className="relative min-w-0 before:pointer-events-none before:absolute before:inset-x-0 before:top-[64px] before:h-px before:bg-hair">
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={place}>

@@ -48,7 +48,12 @@ export function KeySheet() {
               </SignButton>
             </Dialog.Close>
           </div>
-          <div className="min-h-0 columns-2 gap-8 overflow-y-auto [scrollbar-width:thin]">
+          <div
+            role="region"
+            aria-label="All keys"
+            tabIndex={0}
+            className="min-h-0 columns-2 gap-8 overflow-y-auto [scrollbar-width:thin]"
+          >
             {groups.map(
               ({ group, of }) => of.length > 0 && <KeyGroup key={group} title={group} commands={of} />,
             )}

@@ -69,7 +69,8 @@ import {
 } from '../editorSlice';
 import { fixAll } from '../fit/actions';
 import { runHere } from '../here';
-import { KIND_WORDS, KINDS } from '../kinds/words';
+import { kindNames } from '../kinds/data';
+import { nameOf } from '../kinds/words';
 import {
   selectBand,
   selectBands,
@@ -413,8 +414,8 @@ const adding = (): readonly EditorCommand[] =>
 
 /** A command for each kind of arrangement. */
 const arranging = (): readonly EditorCommand[] =>
-  KINDS.map((kind) => {
-    const words = `Arrange as ${KIND_WORDS[kind].toLowerCase()}`;
+  kindNames().map((kind) => {
+    const words = `Arrange as ${nameOf(kind)}`;
     return {
       id: `arrange-${kind}`,
       words,

@@ -1,5 +1,6 @@
-import { laneEnds, laneImbalance, packed } from '@noria/core';
+import { packed } from '@noria/core';
 import { useAppSelector } from '../hooks';
+import { interfaceOf } from '../kinds';
 import { selectBand, selectLayout } from '../selectors';
 
 /** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
@@ -8,8 +9,8 @@ export function PackedFigure() {
   const { coverage, tiles } = layout;
   const { arrangement } = useAppSelector(selectBand);
   if (tiles.length === 0) return null;
-  if (arrangement.kind === 'masonry')
-    return <EndsFigure uneven={laneImbalance(Float64Array.from(laneEnds(layout, arrangement)))} />;
+  const { Figure } = interfaceOf(arrangement);
+  if (Figure) return <Figure />;
   // Rows and fans have no cells.
   if (coverage.cells === 0) return null;
   const share = Math.floor(packed(coverage) * 100);
@@ -32,22 +33,6 @@ export function PackedFigure() {
         />
       </svg>
       <span data-testid="packed">Packed {share} %</span>
-    </span>
-  );
-}
-
-/** How uneven the lanes of a masonry end: (longest − shortest) ÷ mean. */
-function EndsFigure({ uneven }: { uneven: number }) {
-  const isEven = uneven < 0.1;
-  return (
-    <span
-      className={`flex items-center gap-2 font-semibold ${isEven ? 'text-sound' : 'text-ink'}`}
-      title="How uneven the lanes end: longest less shortest, over their mean"
-    >
-      <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
-        <path d="M1 1h4v14H1zM6 1h4v11H6zM11 1h4v13h-4z" fill="currentColor" />
-      </svg>
-      <span data-testid="uneven">Ends {(uneven * 100).toFixed(uneven < 0.1 ? 1 : 0)} % uneven</span>
     </span>
   );
 }

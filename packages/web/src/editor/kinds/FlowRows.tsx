@@ -7,10 +7,10 @@ import { selectBand, selectSetFor } from '../selectors';
 import { SetNumber } from '../settings/SetNumber';
 import { TrackField } from '../settings/TrackField';
 import { CellsRow } from './CellsRow';
-import type { Carried } from './carried';
+import type { FlowRowsProps } from './carried';
 
 /** How high cells are, and how tiles flow through them. */
-export function FlowRows({ carried }: { carried: Carried }) {
+export function FlowRows({ carried, beside }: FlowRowsProps) {
   const dispatch = useAppDispatch();
   const { arrangement, index } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
@@ -18,7 +18,7 @@ export function FlowRows({ carried }: { carried: Carried }) {
     dispatch(runHere(name, setArrangement(values, index, setFor)));
   return (
     <>
-      <CellsRow carried={carried} />
+      <CellsRow carried={carried} beside={beside} />
       {!isSquare(arrangement) && (
         <Row label="Rows" {...carried('rows', 'autoRows')}>
           <div className="grid grid-cols-2 gap-1.5">

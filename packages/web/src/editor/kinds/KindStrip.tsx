@@ -2,7 +2,7 @@ import { inKind, setKind, type ArrangementName } from '@noria/core';
 import { RadioGroup } from 'radix-ui';
 import { useDeferredValue, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { KIND_WORDS, KINDS } from './words';
+import { kindData, kindNames } from './data';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSavedView, selectSetFor } from '../selectors';
 import { KindPreview } from './KindPreview';
@@ -23,7 +23,7 @@ export function KindStrip({ setHere, onCarry }: { setHere: boolean; onCarry: () 
   const width = useDeferredValue(Math.max(STEP, Math.round(inlineSize / STEP) * STEP));
   const shown = useMemo(() => {
     const few = { ...view, order: view.order.slice(0, MOST) };
-    return KINDS.map((kind) => [kind, inKind(few, index, kind)] as const);
+    return kindNames().map((kind) => [kind, inKind(few, index, kind)] as const);
   }, [view, index]);
   return (
     <div className="relative mb-1">
@@ -46,23 +46,14 @@ export function KindStrip({ setHere, onCarry }: { setHere: boolean; onCarry: () 
           <RadioGroup.Item
             key={kind}
             value={kind}
-            title={SAYS[kind]}
+            title={kindData(kind).says}
             className="grid justify-items-center gap-0.5 rounded-s bg-field p-0.5 text-[10px] leading-[14px] tracking-[-0.02em] text-soft hover:text-ink data-[state=checked]:font-[550] data-[state=checked]:text-ink data-[state=checked]:outline-2 data-[state=checked]:outline-copper"
           >
             <KindPreview document={document} width={width} />
-            {KIND_WORDS[kind]}
+            {kindData(kind).name}
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>
     </div>
   );
 }
-
-const SAYS: Readonly<Record<ArrangementName, string>> = {
-  bento: 'Columns and rows that tiles span',
-  fluid: 'As many columns as fit; tiles flow through them',
-  masonry: 'Lanes of one width; tiles keep their own height',
-  rows: 'Rows of pictures of one height, each as wide as the page',
-  mosaic: 'Pictures on small square modules, without a hole',
-  fan: 'Cards over each other, each showing a strip',
-};

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { ArrangementValues } from '@noria/core';
 
 /** Whether values are set in this band, and how they are carried again. */
@@ -5,3 +6,9 @@ export type Carried = (...of: (keyof ArrangementValues)[]) => {
   readonly setHere: boolean;
   readonly onCarry: () => void;
 };
+
+export interface FlowRowsProps {
+  readonly carried: Carried;
+  /** What a kind has beside the choice of cells. */
+  readonly beside?: ReactNode;
+}

@@ -1,36 +1,17 @@
 import { columnCountOf, resolvedBands, type ArrangementName, type CollectionDocument } from '@noria/core';
 import { count } from '../../ui/words';
-
-/** What each kind of arrangement is called. */
-export const KIND_WORDS: Readonly<Record<ArrangementName, string>> = {
-  bento: 'Bento',
-  fluid: 'Fluid',
-  masonry: 'Masonry',
-  rows: 'Rows',
-  mosaic: 'Mosaic',
-  fan: 'Fan',
-};
-
-export const KINDS = Object.keys(KIND_WORDS) as ArrangementName[];
-
-/** What the columns of a kind are called; null where it has none to speak of. */
-export const COLUMN_WORDS: Readonly<Record<ArrangementName, string | null>> = {
-  bento: 'column',
-  fluid: 'column',
-  masonry: 'lane',
-  rows: null,
-  mosaic: 'module',
-  fan: null,
-};
+import { kindData } from './data';
 
 /** “4 columns”, “fluid, 4 columns”, “masonry, 5 lanes”, “rows”. */
 export function arrangementWords(kind: ArrangementName, columns: number): string {
-  const word = COLUMN_WORDS[kind];
-  const counted = word && count(columns, word).toLowerCase();
-  if (kind === 'bento') return counted ?? '';
-  const name = KIND_WORDS[kind].toLowerCase();
-  return counted ? `${name}, ${counted}` : name;
+  const { name, column, isPlain } = kindData(kind);
+  const counted = column && count(columns, column).toLowerCase();
+  if (isPlain) return counted ?? '';
+  return counted ? `${name.toLowerCase()}, ${counted}` : name.toLowerCase();
 }
+
+/** A kind in a sentence: “masonry”. */
+export const nameOf = (kind: ArrangementName): string => kindData(kind).name.toLowerCase();
 
 const list = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
@@ -38,12 +19,12 @@ const list = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 export function arrangedWords(document: CollectionDocument): string {
   const bands = resolvedBands(document);
   const kinds = [...new Set(bands.map(({ arrangement }) => arrangement.kind))];
-  const [kind = 'bento'] = kinds;
-  if (kinds.length > 1) return list.format(kinds);
-  const word = COLUMN_WORDS[kind];
-  if (word === null) return kind;
+  const [kind] = kinds;
+  if (kind === undefined || kinds.length > 1) return list.format(kinds.map(nameOf));
+  const word = kindData(kind).column;
+  if (word === null) return nameOf(kind);
   const counts = [...new Set(bands.map((band) => band.columns.length))];
   if (bands.some(({ arrangement }) => columnCountOf(arrangement)?.count === null))
-    return `${kind}, up to ${count(Math.max(...counts), word).toLowerCase()}`;
-  return `${kind} of ${list.format(counts.map(String))} ${counts.length === 1 && counts[0] === 1 ? word : `${word}s`}`;
+    return `${nameOf(kind)}, up to ${count(Math.max(...counts), word).toLowerCase()}`;
+  return `${nameOf(kind)} of ${list.format(counts.map(String))} ${counts.length === 1 && counts[0] === 1 ? word : `${word}s`}`;
 }

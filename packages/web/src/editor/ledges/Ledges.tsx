@@ -3,6 +3,7 @@ import { useAppSelector } from '../hooks';
 import { selectBand, selectLayout, selectView } from '../selectors';
 import { LedgeTrack } from './LedgeTrack';
 import type { StageSpace } from '../stage/space';
+import { interfaceOf } from '../kinds';
 import { isSeen, type Seen } from '../stage/seen';
 
 interface LedgeProps {
@@ -45,7 +46,9 @@ export function RowLedge({ space, top, left, seen }: LedgeProps & { top: number;
 
 /** Whether the tracks of an axis are a list of sizes that can be changed one by one. */
 const isListed = (arrangement: Arrangement, axis: 'column' | 'row') =>
-  axis === 'column' ? arrangement.kind === 'bento' : hasCells(arrangement.kind) && !isSquare(arrangement);
+  axis === 'column'
+    ? interfaceOf(arrangement).listsColumns === true
+    : hasCells(arrangement.kind) && !isSquare(arrangement);
 
 interface AxisProps {
   readonly name: string;

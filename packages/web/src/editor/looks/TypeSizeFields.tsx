@@ -29,7 +29,7 @@ export function TypeSizeFields({
   const steps = Object.values(namedLooks).filter((look) => look.kind === 'type');
   const followed = namedIn(value);
   const said = typeSizeOf(namedLooks, value);
-  const kind = followed ?? (typeof value === 'object' ? 'fluid' : 'fixed');
+  const kind = followed ?? (typeof value === 'object' ? 'grows' : 'fixed');
   const px = typeof said === 'object' ? said.to : said;
   const fluid: FluidSize =
     typeof said === 'object' ? said : { from: Math.round(px * 0.7), to: px, fromWidth: 360, toWidth: 1440 };
@@ -58,10 +58,10 @@ export function TypeSizeFields({
             value={kind}
             choices={[
               { value: 'fixed', label: 'Fixed' },
-              { value: 'fluid', label: 'Fluid' },
+              { value: 'grows', label: 'Fluid' },
               ...steps.map((look) => ({ value: look.id, label: look.name })),
             ]}
-            onChoose={(next) => onSet(next === 'fixed' ? px : next === 'fluid' ? fluid : refer(next))}
+            onChoose={(next) => onSet(next === 'fixed' ? px : next === 'grows' ? fluid : refer(next))}
           />
         </div>
       </Row>

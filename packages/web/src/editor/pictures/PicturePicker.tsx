@@ -1,7 +1,9 @@
+import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { addressFor, type LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
+import { SignButton } from '../../ui/Button';
 import { MoreBelow } from '../../ui/MoreBelow';
 import { FileButton } from '../../ui/FileButton';
 import { TAKEN_TYPES, uploadFiles } from './upload';
@@ -36,6 +38,7 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
           <div className="flex items-center justify-between gap-3">
             <Dialog.Title className="font-title text-lg font-[650]">Choose a picture</Dialog.Title>
             <FileButton
+              className="ml-auto"
               testId="picture-file"
               accept={TAKEN_TYPES}
               multiple
@@ -44,20 +47,25 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
             >
               {busy ? 'Uploading…' : 'Upload…'}
             </FileButton>
+            <Dialog.Close asChild>
+              <SignButton name="Close">
+                <X size={16} aria-hidden />
+              </SignButton>
+            </Dialog.Close>
           </div>
           <input
             autoFocus
             aria-label="Find a picture"
             placeholder="Find by name, or by what it shows"
             value={search}
-            className="h-8 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
+            className="h-8 shrink-0 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
             onChange={(event) => setSearch(event.target.value)}
           />
           <Troubles />
           {trouble !== null && <p role="alert">{trouble}</p>}
           {pictures?.length === 0 && (
             <p className="py-10 text-center text-soft">
-              {search === '' ? 'No pictures yet. Upload the first.' : 'No picture has these words.'}
+              {search === '' ? 'No pictures yet. Upload the first.' : 'No picture matches.'}
             </p>
           )}
           <ul className="grid grid-cols-5 gap-2 overflow-y-auto p-0.5 [scrollbar-width:thin]">
@@ -65,9 +73,8 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
               <li key={picture.hash}>
                 <button
                   type="button"
-                  aria-label={picture.name}
                   title={picture.name}
-                  className="block w-full overflow-hidden rounded-s border border-hair hover:outline-2 hover:outline-copper"
+                  className="block w-full overflow-hidden rounded-s border border-hair text-left hover:outline-2 hover:outline-copper"
                   onClick={() => onChoose(picture)}
                 >
                   <img
@@ -77,6 +84,7 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
                     className="aspect-[4/3] w-full object-cover"
                     style={{ background: picture.colours[0] }}
                   />
+                  <span className="block truncate px-1.5 py-1 text-[11.5px] text-soft">{picture.name}</span>
                 </button>
               </li>
             ))}

@@ -1,4 +1,5 @@
 import type { CollectionDocument, SetHere } from '@noria/core';
+import { interfaces } from '../kinds';
 
 const FIELDS: Readonly<Record<string, string>> = {
   kind: 'Arrangement',
@@ -12,12 +13,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   maxInlineSize: 'Maximum width',
   height: 'Height',
   areas: 'Areas',
-  fluid: 'Fluid columns',
   cells: 'Cells',
-  masonry: 'Lanes',
-  rowHeights: 'Heights of rows',
-  mosaic: 'Modules',
-  fan: 'Cards',
   breakBefore: 'Row',
   slot: 'Slot',
   span: 'Span',
@@ -35,22 +31,31 @@ const FIELDS: Readonly<Record<string, string>> = {
   textDirection: 'Text runs',
 };
 
+/** Values that a kind of arrangement has of its own. */
+const ofKind = (field: string) => interfaces().find(({ values }) => values?.field === field)?.values;
+
 /** What a value that is set here is called. */
 export function setHereName(document: CollectionDocument, { id, field }: SetHere): string {
-  const name = FIELDS[field] ?? field;
+  const name = FIELDS[field] ?? ofKind(field)?.name ?? field;
   const tile = id === null ? undefined : document.tiles[id];
   return tile ? `${name} of ${tile.name}` : name;
 }
 
+/** Lists, by how many there are in them. */
+const LISTS: Readonly<Record<string, (length: number) => string>> = {
+  rows: (length) => (length === 0 ? 'none' : String(length)),
+  areas: (length) => (length === 0 ? 'none' : `${length} rows`),
+};
+
 /** The value in few words. */
 export function setHereValue({ field, value }: SetHere): string {
-  if (field === 'columns' && Array.isArray(value)) return String(value.length);
-  if (field === 'rows' && Array.isArray(value)) return value.length === 0 ? 'none' : String(value.length);
-  if (field === 'areas' && Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} rows`;
+  if (Array.isArray(value)) return LISTS[field]?.(value.length) ?? String(value.length);
   if (field === 'breakBefore') return value === true ? 'begins one' : 'flows';
   if (field === 'hidden') return value === true ? 'hidden' : 'shown';
   if (value === null) return field === 'maxInlineSize' ? 'full' : 'none';
   if (typeof value === 'object') {
+    const own = ofKind(field);
+    if (own) return own.says(value);
     const all = value as Record<string, unknown>;
     if (field === 'span') return `${plain(all.columnSpan)} × ${plain(all.rowSpan)}`;
     if (field === 'pin') return `${String(all.column)}, ${String(all.row)}`;
@@ -58,12 +63,7 @@ export function setHereValue({ field, value }: SetHere): string {
       const sides = [all.blockStart, all.inlineEnd, all.blockEnd, all.inlineStart];
       return [...new Set(sides)].length === 1 ? String(sides[0]) : sides.join(' ');
     }
-    if (field === 'rowHeights') return `near ${String(all.target)} px`;
-    if (field === 'masonry' || field === 'mosaic')
-      return all.count === null ? `at least ${String(all.min)} px` : plain(all.count);
-    if (field === 'fan') return `${String(all.axis)}, ${String(all.inlineSize)} × ${String(all.blockSize)}`;
     if (field === 'slot') return `${String(all.column)}, ${String(all.row)}`;
-    if (field === 'fluid') return `${String(all.repeat)}, ${String(all.min)} px`;
     if (field === 'height') return String(all.kind);
     return [...new Set(Object.values(all).filter((each) => typeof each === 'string'))].map(plain).join(', ');
   }

@@ -1,18 +1,18 @@
-import { evenColumn, isAlong, LIMITS, setHereIn } from '@noria/core';
+import { LIMITS, setHereIn } from '@noria/core';
 import { memo, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { COLUMN_WORDS } from '../kinds/words';
-import { count, rounded } from '../../ui/words';
+import { interfaceOf } from '../kinds';
 import { selectSaved } from '../document/selectors';
 import { needleMoved, shown } from '../editorSlice';
-import { selectBand, selectLayout, selectNeedle } from '../selectors';
+import { selectBand, selectNeedle } from '../selectors';
 import { SetForChoice } from './SetForChoice';
 
 /** The width now shown, which can be typed, and what it gives. */
 export function NeedleReading() {
   const dispatch = useAppDispatch();
   const needle = useAppSelector(selectNeedle);
-  const { from, below } = useAppSelector(selectBand);
+  const { from, below, arrangement } = useAppSelector(selectBand);
+  const { Gives } = interfaceOf(arrangement);
   const [typed, setTyped] = useState<string | null>(null);
   const settle = () => {
     const width = Number(typed);
@@ -45,48 +45,10 @@ export function NeedleReading() {
         <BandButton />
       </div>
       <p className="text-sm whitespace-nowrap text-soft">
-        <WhatItGives />, <Reach from={from} below={below} />
+        <Gives />, <Reach from={from} below={below} />
       </p>
       <SetForChoice />
     </section>
-  );
-}
-
-/** “Five columns of 234”, “Six rows of 214 to 250”, “Six cards”. */
-function WhatItGives() {
-  const { arrangement } = useAppSelector(selectBand);
-  const { inlineSize, columns, rows, tiles } = useAppSelector(selectLayout);
-  const { kind, padding, columnGap } = arrangement;
-  if (kind === 'fan') return count(tiles.length, 'card');
-  if (kind === 'rows') {
-    const sizes = rows.map(({ size }) => Math.round(size));
-    if (sizes.length === 0) return 'No rows';
-    const [least, most] = [Math.min(...sizes), Math.max(...sizes)];
-    return (
-      <>
-        {count(sizes.length, 'row')} of{' '}
-        <span className="figures">{least === most ? least : `${least}–${most}`}</span>
-      </>
-    );
-  }
-  if (isAlong(arrangement))
-    return (
-      <>
-        {count(rows.length, 'lane')} of <span className="figures">{rounded(rows[0]?.size ?? 0)}</span>
-      </>
-    );
-  const even = new Set(columns.map(({ size }) => size.toFixed(2))).size === 1;
-  const inner = inlineSize - padding.inlineStart - padding.inlineEnd;
-  return (
-    <>
-      {count(columns.length, COLUMN_WORDS[kind] ?? 'column')}
-      {even && (
-        <>
-          {' of '}
-          <span className="figures">{rounded(evenColumn(inner, columns.length, columnGap))}</span>
-        </>
-      )}
-    </>
   );
 }
 

@@ -8,7 +8,8 @@ import {
 } from '@noria/core';
 import { useRef, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { arrangementWords, COLUMN_WORDS, KIND_WORDS } from '../kinds/words';
+import { kindData } from '../kinds/data';
+import { arrangementWords } from '../kinds/words';
 import { useSize } from '../../ui/useSize';
 import { run } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
@@ -123,7 +124,7 @@ function Step({ band, bands, x }: { band: ResolvedBand; bands: number; x: (width
   const { kind } = band.arrangement;
   // As many columns as fit: their number is written where it changes.
   const isFitted = columnCountOf(band.arrangement)?.count === null;
-  const columns = COLUMN_WORDS[kind] === null ? 1 : band.columns.length;
+  const columns = kindData(kind).column === null ? 1 : band.columns.length;
   const label = isFitted ? fittedLabel(band) : sentence(arrangementWords(kind, columns));
   const cuts = isFitted
     ? changes.map(({ width }) => x(width))
@@ -191,7 +192,7 @@ function fittedLabel(band: Band): string {
   const [least, most] = [fittedCount(band, 0), fittedCount(band, changes.length)];
   return least === most
     ? sentence(arrangementWords(kind, least))
-    : `${KIND_WORDS[kind]}, ${least} to ${most} ${COLUMN_WORDS[kind] ?? ''}s`;
+    : `${kindData(kind).name}, ${least} to ${most} ${kindData(kind).column ?? ''}s`;
 }
 
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -9,6 +9,7 @@ import {
   type ArrangementValues,
   type CollectionLook,
 } from '@noria/core';
+import { Suspense } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { NamedColour } from '../looks/NamedColour';
@@ -23,17 +24,10 @@ import { Air } from './Air';
 import { Areas } from './Areas';
 import { HeightRow } from './HeightRow';
 import { SetNumber } from './SetNumber';
-import { BentoSettings } from '../kinds/BentoSettings';
-import { FanSettings } from '../kinds/FanSettings';
-import { FlowRows } from '../kinds/FlowRows';
-import { FluidSettings } from '../kinds/FluidSettings';
-import { RowsSettings } from '../kinds/RowsSettings';
+import { interfaceOf } from '../kinds';
 import { KindStrip } from '../kinds/KindStrip';
-import { MasonrySettings } from '../kinds/MasonrySettings';
-import { MosaicSettings } from '../kinds/MosaicSettings';
 import { Skeletons } from './Skeletons';
 import { useBandLook } from './useBandLook';
-import type { Carried } from '../kinds/carried';
 
 /** What holds for the grid as a whole, or for the grid of the group that one is in. */
 export function ArrangementSettings() {
@@ -49,13 +43,17 @@ export function ArrangementSettings() {
     setHere: of.some((value) => isSetHere(document, index, { of: value })),
     onCarry: () => dispatch(runHere('Carry', carryArrangement(index, of))),
   });
+  // What only this kind has.
+  const { Settings: OfKind, hasAreas } = interfaceOf(arrangement);
   const group = level === null ? undefined : document.tiles[level];
 
   return (
     <>
       <Question title="How do tiles lie?">
         <KindStrip {...carried('kind')} />
-        <OfKind carried={carried} />
+        <Suspense>
+          <OfKind carried={carried} />
+        </Suspense>
         {!group && (
           <Row label="Page">
             <Skeletons />
@@ -91,7 +89,7 @@ export function ArrangementSettings() {
           </div>
         </Row>
       </Question>
-      {arrangement.kind === 'bento' && <Areas />}
+      {hasAreas && <Areas />}
       <Question title="How does it look?">
         <Row label="Ground">
           {group ? (
@@ -116,30 +114,6 @@ export function ArrangementSettings() {
       </Question>
     </>
   );
-}
-
-/** What only one kind of arrangement has. */
-function OfKind({ carried }: { carried: Carried }) {
-  const { kind } = useAppSelector(selectBand).arrangement;
-  switch (kind) {
-    case 'bento':
-      return <BentoSettings carried={carried} />;
-    case 'fluid':
-      return (
-        <>
-          <FluidSettings carried={carried} />
-          <FlowRows carried={carried} />
-        </>
-      );
-    case 'masonry':
-      return <MasonrySettings carried={carried} />;
-    case 'rows':
-      return <RowsSettings carried={carried} />;
-    case 'mosaic':
-      return <MosaicSettings carried={carried} />;
-    case 'fan':
-      return <FanSettings carried={carried} />;
-  }
 }
 
 /** Values of the whole collection’s look. */

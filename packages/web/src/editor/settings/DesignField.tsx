@@ -31,7 +31,7 @@ export function DesignField() {
         <input
           aria-label="Cards of each row"
           aria-describedby="design-says"
-          placeholder="2, 3, 2 with halves"
+          placeholder="4, 3, 2"
           className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 placeholder:text-faint"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}

@@ -1,10 +1,12 @@
-import { kindTitle, type ArrangementName } from '@noria/core';
+import { kindTitle } from '@noria/core';
 import { Suspense, useDeferredValue, useState, type FocusEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 import { nth } from '../../ui/words';
 import { shown } from '../editorSlice';
+import { interfaceOf } from '../kinds';
+import { nameOf } from '../kinds/words';
 import { PANELS } from './panels';
 import { selectBand, selectLevel, selectView } from '../selectors';
 import { ArrangementSettings } from './ArrangementSettings';
@@ -21,7 +23,8 @@ export function Settings() {
   const inHand = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
   const level = useAppSelector(selectLevel);
   const showing = useAppSelector((state) => state.editor.showing);
-  const kind = useAppSelector((state) => selectBand(state).arrangement.kind);
+  const { arrangement } = useAppSelector(selectBand);
+  const { noGaps } = interfaceOf(arrangement);
   const [tile] = inHand;
   const heading =
     inHand.length > 1
@@ -33,9 +36,9 @@ export function Settings() {
           }
         : {
             title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
-            what: `${kind}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
+            what: `${nameOf(arrangement.kind)}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
-  if ((showing === 'gaps' || showing === 'proposals') && kind !== 'bento') return <NoSpans kind={kind} />;
+  if ((showing === 'gaps' || showing === 'proposals') && noGaps) return <NoSpans {...noGaps} />;
   if (showing !== null) {
     const Shown = PANELS[showing];
     return (
@@ -89,35 +92,14 @@ function useIdsInHand() {
 }
 
 /** Gaps are closed by spans, which only a bento has of its own. */
-function NoSpans({ kind }: { kind: ArrangementName }) {
+function NoSpans({ title, says }: { readonly title: string; readonly says: string }) {
   const dispatch = useAppDispatch();
   return (
-    <Panel name="Gaps" title={TITLES[kind]} onClose={() => dispatch(shown(null))}>
-      <p className="text-soft">{SAYS[kind]}</p>
+    <Panel name="Gaps" title={title} onClose={() => dispatch(shown(null))}>
+      <p className="text-soft">{says}</p>
       <Button look="copper" className="justify-self-start" onClick={() => dispatch(shown('findings'))}>
         Show findings
       </Button>
     </Panel>
   );
 }
-
-const TITLES: Readonly<Record<ArrangementName, string>> = {
-  bento: 'Gaps',
-  fluid: 'As many columns as fit',
-  masonry: 'Lanes have no holes',
-  rows: 'Rows have no holes',
-  mosaic: 'A mosaic has no holes',
-  fan: 'A fan has no holes',
-};
-
-const SAYS: Readonly<Record<ArrangementName, string>> = {
-  bento: '',
-  fluid:
-    'Here the number of columns changes with the width, and so do the gaps. Findings say at which widths a row is not full, and which number of columns or which minimum puts that right.',
-  masonry:
-    'What can be uneven is how the lanes end. The arrangement’s settings say by how much, and even it within a distance in reading order.',
-  rows: 'Every row is as wide as the page. The arrangement’s settings say how high rows are and what becomes of the last one.',
-  mosaic:
-    'Pictures cover every module. “Again” in the arrangement’s settings makes another mosaic; locked pictures stay.',
-  fan: 'Cards lie over each other, each showing a strip.',
-};

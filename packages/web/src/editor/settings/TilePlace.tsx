@@ -1,4 +1,4 @@
-import { hasCells, carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
+import { carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { NumberField } from '../../ui/NumberField';
 import { Question, Row } from '../../ui/Rows';
@@ -6,7 +6,8 @@ import { Segments } from '../../ui/Segments';
 import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions/place';
 import { selectBand, selectLayout, selectView } from '../selectors';
-import { COLUMN_WORDS } from '../kinds/words';
+import { interfaceOf } from '../kinds';
+import { kindData } from '../kinds/data';
 import { AreaRow } from './AreaRow';
 import { BandRows } from './BandRows';
 import { shared } from './shared';
@@ -40,7 +41,8 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   };
 
   const { kind } = band.arrangement;
-  const heldBy = kind === 'rows' ? 'breakBefore' : 'slot';
+  const { holding, spans, hasAreas } = interfaceOf(band.arrangement);
+  const heldBy = holding?.by ?? 'pin';
   const isHeld = places.every((place) => Boolean(place[heldBy]));
   const heldHere = tiles.some(({ id }) => isSetHere(document, band.index, { tile: id, of: heldBy }));
   const carryHeld = () =>
@@ -48,7 +50,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
       runHere('Carry', (draft) => tiles.forEach(({ id }) => carryPlace(id, band.index, [heldBy])(draft))),
     );
   const unit = (span: number) => {
-    const word = COLUMN_WORDS[kind] ?? 'column';
+    const word = kindData(kind).column ?? 'column';
     return span === 1 ? word : `${word}s`;
   };
   const spanRow = (
@@ -62,7 +64,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
           unit={unit(places[0]?.columnSpan ?? 1)}
           onSet={(columnSpan) => dispatch(spanTiles({ columnSpan }))}
         />
-        {hasCells(kind) && (
+        {spans === 'cells' && (
           <NumberField
             name="Row span"
             value={shared(places.map(({ rowSpan }) => rowSpan))}
@@ -75,62 +77,47 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
       </div>
     </Row>
   );
-  const cellRows = (
-    <>
-      <Row label="Place">
-        <Segments
-          name="Place"
-          value={pinned ? 'pinned' : 'free'}
-          choices={[
-            { value: 'free', label: 'Free' },
-            { value: 'pinned', label: 'Pinned' },
-          ]}
-          onChoose={(value) => (value === 'pinned') !== pinned && dispatch(pinTiles())}
+  const pinnedAt = pinned && at && (
+    <Row label="Held at">
+      <div className="grid grid-cols-2 gap-1.5">
+        <NumberField
+          name="Column line"
+          value={at.column}
+          least={1}
+          most={columns - at.columnSpan + 1}
+          unit="column"
+          onSet={(column) => hold({ column, row: at.row })}
         />
-      </Row>
-      {pinned && at && (
-        <Row label="Held at">
-          <div className="grid grid-cols-2 gap-1.5">
-            <NumberField
-              name="Column line"
-              value={at.column}
-              least={1}
-              most={columns - at.columnSpan + 1}
-              unit="column"
-              onSet={(column) => hold({ column, row: at.row })}
-            />
-            <NumberField
-              name="Row line"
-              value={at.row}
-              least={1}
-              most={LIMITS.rows}
-              unit="row"
-              onSet={(row) => hold({ column: at.column, row })}
-            />
-          </div>
-        </Row>
-      )}
-      <AreaRow tiles={tiles} />
-    </>
+        <NumberField
+          name="Row line"
+          value={at.row}
+          least={1}
+          most={LIMITS.rows}
+          unit="row"
+          onSet={(row) => hold({ column: at.column, row })}
+        />
+      </div>
+    </Row>
   );
 
   return (
     <Question title="Where does it sit?">
-      {hasCells(kind) || kind === 'masonry' ? spanRow : null}
-      {kind === 'bento' && cellRows}
-      {(kind === 'rows' || kind === 'mosaic') && (
-        <Row label={kind === 'rows' ? 'Row' : 'Place'} setHere={heldHere} onCarry={carryHeld}>
+      {spans !== 'none' && spanRow}
+      {holding && (
+        <Row label={holding.label} {...(heldBy !== 'pin' && { setHere: heldHere, onCarry: carryHeld })}>
           <Segments
-            name={kind === 'rows' ? 'Row' : 'Place'}
+            name={holding.label}
             value={isHeld ? 'held' : 'free'}
             choices={[
-              { value: 'free', label: kind === 'rows' ? 'Flows' : 'Free' },
-              { value: 'held', label: kind === 'rows' ? 'Begins a row' : 'Locked' },
+              { value: 'free', label: holding.free },
+              { value: 'held', label: holding.held },
             ]}
             onChoose={(value) => (value === 'held') !== isHeld && dispatch(pinTiles())}
           />
         </Row>
       )}
+      {heldBy === 'pin' && holding && pinnedAt}
+      {hasAreas && <AreaRow tiles={tiles} />}
       <BandRows tiles={tiles.map(({ id }) => id).join(' ')} />
     </Question>
   );

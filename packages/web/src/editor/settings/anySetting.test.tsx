@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import '../../testing/browser';
-import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, cleanup, fireEvent, render } from '@testing-library/react';
 import fc from 'fast-check';
 import { Provider } from 'react-redux';
@@ -10,6 +10,7 @@ import { DEMOS, errorsIn } from '../../testing/demos';
 import { undo } from '../document/run';
 import { entered, shown, type Showing } from '../editorSlice';
 import { selectView } from '../selectors';
+import { fetchAhead } from '../../ui/lazily';
 import { Settings } from './Settings';
 
 const complaints = jest.spyOn(console, 'error');
@@ -73,6 +74,9 @@ const showing = fc.constantFrom<Showing | null>(
   'band',
   'findings',
 );
+
+// What comes later in the browser is there from the start.
+beforeAll(() => fetchAhead());
 
 describe('any settings used in any way', () => {
   test.each(DEMOS)('leave “%s” sound, and are undone to the start', (_, start) => {

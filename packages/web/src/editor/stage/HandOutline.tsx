@@ -1,6 +1,4 @@
 import {
-  hasCells,
-  isAlong,
   measureOf,
   nearestLine,
   nearestSpan,
@@ -8,19 +6,18 @@ import {
   placeIn,
   setSpan,
   type Arrangement,
-  type ArrangementName,
   type CollectionDocument,
   type GridArea,
   type LaidOutTile,
   type Layout,
   type Tile,
   type TileId,
-  type WholePlace,
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { sayPlace } from '../actions/place';
 import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
-import { lockOf } from './lock';
+import { interfaceOf } from '../kinds';
+import type { Grips } from '../kinds/kind';
 import { boxStyle, withMoreRows, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
@@ -53,7 +50,7 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
       <span
         className={`figures absolute left-2 rounded-s bg-copper px-[7px] py-[3px] leading-none font-[550] whitespace-nowrap text-on-copper ${tabInside ? 'top-1' : '-top-[19px]'}`}
       >
-        {tabWords(band.arrangement.kind, laidOut, place)}
+        {interfaceOf(band.arrangement).takes({ at: laidOut, place, arrangement: band.arrangement })}
       </span>
       {withGrips && (
         <>
@@ -66,35 +63,9 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
   );
 }
 
-/** What a tile takes: cells, lanes, modules; or its px where it takes none. */
-function tabWords(
-  kind: ArrangementName,
-  laidOut: LaidOutTile,
-  { pin, slot, breakBefore }: WholePlace,
-): string {
-  const { columnSpan, rowSpan, inlineSize, blockSize } = laidOut;
-  const px = `${Math.round(inlineSize)} × ${Math.round(blockSize)} px`;
-  switch (kind) {
-    case 'bento':
-    case 'fluid':
-      return `${columnSpan} × ${rowSpan}${pin && kind === 'bento' ? ' pinned' : ''}`;
-    case 'masonry':
-      return columnSpan > 1 ? `${columnSpan} lanes, ${px}` : px;
-    case 'mosaic':
-      return `${columnSpan} × ${rowSpan} ${lockOf(slot, laidOut) ?? ''}`.trim();
-    case 'rows':
-      return `${px}${breakBefore ? ', begins a row' : ''}`;
-    case 'fan':
-      return px;
-  }
-}
-
 /** The ends by which a tile of a kind takes more or less. */
-function gripsOf(arrangement: Arrangement): readonly GripName[] {
-  const { kind } = arrangement;
-  if (hasCells(kind)) return Object.keys(GRIPS) as GripName[];
-  return kind === 'masonry' && !isAlong(arrangement) ? ['inline'] : [];
-}
+const gripsOf = (arrangement: Arrangement): readonly GripName[] =>
+  GRIPS_OF[interfaceOf(arrangement).grips(arrangement)];
 
 /** Each end of a tile, and the corner at its far ends. */
 const GRIPS = {
@@ -122,6 +93,12 @@ const GRIPS = {
 } as const;
 
 type GripName = keyof typeof GRIPS;
+
+const GRIPS_OF: Readonly<Record<Grips, readonly GripName[]>> = {
+  all: Object.keys(GRIPS) as GripName[],
+  inline: ['inline'],
+  none: [],
+};
 
 const TITLES: Readonly<Record<GripName, string>> = {
   inline: 'Drag to span more or fewer columns',

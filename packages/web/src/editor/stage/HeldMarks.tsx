@@ -1,30 +1,31 @@
 import { shownTiles } from '@noria/core';
-import { Lock, LockOpen, WrapText } from 'lucide-react';
 import { useAppSelector } from '../hooks';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
-import { lockOf } from './lock';
+import { interfaceOf } from '../kinds';
 import { boxStyle, type StageSpace } from './space';
 
-/** A sign on tiles that are locked in a mosaic, held there or not, or that begin a row of a gallery. */
+/** A sign on tiles that are held where they are, as their arrangement holds them. */
 export function HeldMarks({ space }: { space: StageSpace }) {
   const view = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const { tiles } = useAppSelector(selectLayout);
   // What is in hand says it with its span.
   const inHand = useAppSelector(selectInHand).map(({ id }) => id);
-  const { kind } = band.arrangement;
-  if (kind !== 'mosaic' && kind !== 'rows') return null;
+  const { holding } = interfaceOf(band.arrangement);
+  if (!holding?.Sign) return null;
+  const { by, Sign: signOf, isLost: isLostAt } = holding;
   const held = new Map(
     shownTiles(view, band)
-      .filter(({ place }) => (kind === 'mosaic' ? place.slot : place.breakBefore))
+      .filter(({ place }) => place[by])
       .map(({ tile, place }) => [tile.id, place]),
   );
   return tiles
     .filter(({ id }) => held.has(id) && !inHand.includes(id))
     .map((tile) => {
       const { left, top } = boxStyle(space, tile);
-      const isLost = kind === 'mosaic' && lockOf(held.get(tile.id)?.slot, tile) === 'lock lost';
-      const Sign = kind === 'rows' ? WrapText : isLost ? LockOpen : Lock;
+      const place = held.get(tile.id);
+      const isLost = place !== undefined && isLostAt?.({ at: tile, place }) === true;
+      const Sign = signOf(isLost);
       return (
         <span
           key={tile.id}

@@ -7,15 +7,10 @@ import { addPictures } from '../actions/pictures';
 import { beside, whenShown } from '../../ui/lazily';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
-import { BrushBar } from './BrushBar';
-import { AreaNames, GridLines } from './GridLines';
 import { Ground } from './Ground';
 import { HeldMarks } from './HeldMarks';
 import { Holes } from './Holes';
-import { LaneEnds } from './LaneEnds';
-import { LevelVeil } from './LevelVeil';
-import { ReadingLine } from './ReadingLine';
-import { RowEdges } from './RowEdges';
+import { interfaceOf } from '../kinds';
 import { StagePage } from './StagePage';
 import { TileHands } from './TileHands';
 import { Trail } from './Trail';
@@ -40,6 +35,11 @@ function tileUnder(event: DragEvent): string | null {
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
 
+const BrushBar = whenShown(() => import('./BrushBar').then((file) => file.BrushBar));
+const GridLines = whenShown(() => import('./GridLines').then((file) => file.GridLines));
+const AreaNames = whenShown(() => import('./GridLines').then((file) => file.AreaNames));
+const LevelVeil = whenShown(() => import('./LevelVeil').then((file) => file.LevelVeil));
+const ReadingLine = whenShown(() => import('./ReadingLine').then((file) => file.ReadingLine));
 const AddTile = whenShown(() => import('../belt/AddTile').then((file) => file.AddTile));
 const ColumnLedge = beside(() => import('../ledges/Ledges').then((file) => file.ColumnLedge));
 const RowLedge = beside(() => import('../ledges/Ledges').then((file) => file.RowLedge));
@@ -62,8 +62,9 @@ export function Stage() {
   const level = useAppSelector(selectLevel);
   const origin = useAppSelector(selectOrigin);
   const { arrangement } = useAppSelector(selectBand);
+  const { Overlay, hasAreas } = interfaceOf(arrangement);
   const needle = useAppSelector(selectNeedle);
-  const { sweeping, showLines, showOrder, tool, busy } = useAppSelector((state) => state.editor);
+  const { sweeping, showLines, showOrder, tool, busy, brush } = useAppSelector((state) => state.editor);
   const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
   // A page narrower than the stage stands in its middle.
   const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
@@ -97,7 +98,11 @@ export function Stage() {
       }}
     >
       <h1 className="sr-only">Compose {collection.name}</h1>
-      <BrushBar />
+      {brush && (
+        <Suspense>
+          <BrushBar />
+        </Suspense>
+      )}
       <Trail />
       <AreasBar />
       {scale > 0 && (
@@ -127,18 +132,19 @@ export function Stage() {
                 seen={seen}
               />
             </div>
-            {level !== null && <LevelVeil layout={layout} space={space} />}
+            <Suspense>{level !== null && <LevelVeil layout={layout} space={space} />}</Suspense>
             <Ground space={space} left={left} />
-            {showLines && <GridLines layout={layout} space={space} />}
-            {(showLines || tool === 'areas') && arrangement.kind === 'bento' && (
-              <AreaNames layout={layout} arrangement={arrangement} space={space} />
+            <Suspense>{showLines && <GridLines layout={layout} space={space} />}</Suspense>
+            {(showLines || tool === 'areas') && hasAreas && (
+              <Suspense>
+                <AreaNames layout={layout} arrangement={arrangement} space={space} />
+              </Suspense>
             )}
             <Holes space={space} />
-            <LaneEnds space={space} />
+            {Overlay && <Overlay space={space} seen={seen} />}
             <TileHands space={space} seen={seen} />
             <HeldMarks space={space} />
-            <RowEdges space={space} seen={seen} />
-            {showOrder && <ReadingLine space={space} />}
+            <Suspense>{showOrder && <ReadingLine space={space} />}</Suspense>
             {isEmpty && (
               <div className="pointer-events-none absolute inset-x-0 top-full mx-auto mt-5 grid h-fit w-fit justify-items-center gap-2 rounded-m bg-panel px-6 py-4 text-center shadow-float">
                 <p className="font-title text-lg font-semibold">No tiles yet</p>

@@ -1,14 +1,4 @@
-import {
-  hasCells,
-  isAlong,
-  kindTitle,
-  pictureOf,
-  placeIn,
-  type Arrangement,
-  type LaidOutTile,
-  type Tile,
-  type WholePlace,
-} from '@noria/core';
+import { hasCells, kindTitle, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { Suspense, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { enterGroup } from '../actions/groups';
@@ -16,16 +6,17 @@ import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
 import { croppingChosen, taken, toggled } from '../editorSlice';
 import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
-import { lockOf } from './lock';
+import { interfaceOf } from '../kinds';
+import type { Placed } from '../kinds/kind';
 import { whenShown } from '../../ui/lazily';
 import { HandOutline } from './HandOutline';
 import { MovingGhost } from './MovingGhost';
-import { SpanPad } from './SpanPad';
 import { TileHand } from './TileHand';
 import { boxStyle, type StageSpace } from './space';
 import { useMove } from './useMove';
 import { isSeen, type Seen } from './seen';
 
+const SpanPad = whenShown(() => import('./SpanPad').then((file) => file.SpanPad));
 const CropHand = whenShown(() => import('./CropHand').then((file) => file.CropHand));
 const GradientHand = whenShown(() => import('./GradientHand').then((file) => file.GradientHand));
 
@@ -84,7 +75,8 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
         // What is in hand keeps the focus wherever it is.
         if (!isSeen(seen, laidOut.y + space.y, laidOut.blockSize) && !kept.includes(tile)) return [];
         const place = placeIn(view, tile, band.index);
-        const name = nameOf(tile, laidOut, k + 1, layout.tiles.length, band.arrangement, place);
+        const placed = { tile, at: laidOut, place, number: k + 1, arrangement: band.arrangement };
+        const name = nameOf(placed, layout.tiles.length);
         return { id: laidOut.id, name, layer: place.layer, ...boxStyle(space, laidOut) };
       }),
     [layout, view, band.index, band.arrangement, space, seen, kept],
@@ -143,7 +135,9 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
       )}
       <MovingGhost ref={ghost} space={space} />
       {last && withPad && pad && tool === 'tiles' && hasCells(band.arrangement.kind) && (
-        <SpanPad laidOut={last} space={space} />
+        <Suspense>
+          <SpanPad laidOut={last} space={space} />
+        </Suspense>
       )}
     </>
   );
@@ -175,32 +169,9 @@ function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   ) : null;
 }
 
-function nameOf(
-  tile: Tile,
-  at: LaidOutTile,
-  number: number,
-  of: number,
-  arrangement: Arrangement,
-  { pin, slot, breakBefore }: WholePlace,
-): string {
-  const { kind } = arrangement;
-  const along = isAlong(arrangement);
-  return `${tile.name}, ${kindTitle(tile).toLowerCase()}, ${number} of ${of}, ${where()}`;
-
-  function where(): string {
-    const cells = `${at.columnSpan} by ${at.rowSpan} at column ${at.column}, row ${at.row}`;
-    switch (kind) {
-      case 'bento':
-      case 'fluid':
-        return `${cells}${pin && kind === 'bento' ? ', pinned' : ''}`;
-      case 'masonry':
-        return along ? `lane ${at.row}` : `lane ${at.column}`;
-      case 'rows':
-        return `row ${at.row}${breakBefore ? ', which it begins' : ''}`;
-      case 'mosaic':
-        return [cells, lockOf(slot, at)].filter(Boolean).join(', ');
-      case 'fan':
-        return `card ${number}`;
-    }
-  }
-}
+/** A tile’s name as a screen reader says it: what it is, its number, and where it lies. */
+const nameOf = (placed: Placed, of: number): string => {
+  const { tile, number, arrangement } = placed;
+  const where = interfaceOf(arrangement).where(placed);
+  return `${tile.name}, ${kindTitle(tile).toLowerCase()}, ${number} of ${of}, ${where}`;
+};

@@ -1,7 +1,6 @@
 import {
   carriedArrangement,
   contentCss,
-  fanOf,
   hasFluidType,
   isApart,
   levelOf,
@@ -18,7 +17,9 @@ import {
 } from '@noria/core';
 import { filmAddress } from '../../api/films';
 import { addressFor } from '../../api/pictures';
+import { kindData } from '../kinds/data';
 import { isSeen, type Seen } from './seen';
+import type { Edge } from './edge';
 
 type Drawn = Pick<CollectionDocument, 'look' | 'tiles' | 'pictures'> & {
   readonly namedLooks?: CollectionDocument['namedLooks'] | undefined;
@@ -94,50 +95,27 @@ export function clippedTiles(
     around: Edge | null,
   ): Clipped[] => {
     const arrangement = carriedArrangement(levelOf(document, level), band);
-    const { kind, padding } = arrangement;
-    const fan: Edge = {
-      x: x + padding.inlineStart,
-      y: y + padding.blockStart,
-      inlineSize: size.inlineSize - padding.inlineStart - padding.inlineEnd,
-      blockSize: size.blockSize - padding.blockStart - padding.blockEnd,
-      round: '0',
-    };
-    const last = kind === 'fan' && level === null ? lastCard(laid) : null;
-    const isInline = fanOf(arrangement).axis === 'inline';
-    const edge = last ? roundCut(fan, last, radiusOf(last.id), isInline) : kind === 'fan' ? fan : around;
+    const own = kindData(arrangement.kind).edge?.({
+      arrangement,
+      level,
+      layout: size,
+      tiles: laid,
+      x,
+      y,
+      radiusOf: ({ id }) => radiusOf(id),
+    });
+    const edge = own ?? around;
     return laid.flatMap((tile) => {
       if (!isSeen(seen, tile.y + y, tile.blockSize)) return [];
       const at = { ...tile, x: tile.x + x, y: tile.y + y };
       const inner = groups[tile.id];
-      const own: Clipped = { laidOut: at, clip: edge && clipCss(at, edge) };
-      if (!inner) return [own];
-      return [own, ...inside(inner, tile.id, at.x, at.y, { ...at, round: `${radiusOf(tile.id)}px` })];
+      const drawn: Clipped = { laidOut: at, clip: edge && clipCss(at, edge) };
+      if (!inner) return [drawn];
+      return [drawn, ...inside(inner, tile.id, at.x, at.y, { ...at, round: `${radiusOf(tile.id)}px` })];
     });
   };
   return inside(layout, null, 0, 0, null);
 }
-
-interface Edge {
-  readonly x: number;
-  readonly y: number;
-  readonly inlineSize: number;
-  readonly blockSize: number;
-  /** Radii of its corners in CSS. */
-  readonly round: string;
-}
-
-/** The card over all others. */
-const lastCard = (cards: readonly LaidOutTile[]) =>
-  cards.reduce<LaidOutTile | null>(
-    (last, card) => (last && (last.x > card.x || last.y > card.y) ? last : card),
-    null,
-  );
-
-/** Where the last card is cut at the edge of its fan, it is as round as elsewhere. */
-const roundCut = (edge: Edge, { blockSize }: LaidOutTile, radius: number, isInline: boolean): Edge =>
-  isInline
-    ? { ...edge, blockSize, round: `0 ${radius}px ${radius}px 0` }
-    : { ...edge, round: `0 0 ${radius}px ${radius}px` };
 
 function clipCss(tile: LaidOutTile, edge: Edge): string {
   const insets = [

@@ -25,7 +25,7 @@ export function ComposeScreen() {
       engine('work')
         .ask('prepare', selectSaved(state), [askedOf(state)])
         .catch(() => undefined);
-      fetchAhead();
+      void fetchAhead();
     }, 600);
     return () => window.clearTimeout(timer);
   }, [store, id]);

@@ -1,15 +1,13 @@
 import { LIMITS, setOfKind, type Track } from '@noria/core';
-import { useAppSelector } from '../hooks';
-import { selectBand, selectLayout, selectSetFor } from '../selectors';
-import { boxStyle, type StageSpace } from './space';
-import { useGrab } from './useGrab';
-import { isSeen, type Seen } from './seen';
+import { useAppSelector } from '../../hooks';
+import { selectBand, selectLayout, selectSetFor } from '../../selectors';
+import { boxStyle, type StageSpace } from '../../stage/space';
+import { useGrab } from '../../stage/useGrab';
+import { isSeen, type Seen } from '../../stage/seen';
 
 /** The lower edge of each row of a gallery: dragged, rows become as high as that one. */
 export function RowEdges({ space, seen }: { space: StageSpace; seen: Seen | null }) {
   const { rows } = useAppSelector(selectLayout);
-  const { kind } = useAppSelector(selectBand).arrangement;
-  if (kind !== 'rows') return null;
   return rows.map(
     (row, k) =>
       isSeen(seen, row.start + space.y, row.size) && (

@@ -9,16 +9,17 @@ import {
 } from '@noria/core';
 import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../hooks';
-import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
-import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
-import { count } from '../../ui/words';
-import { runHere } from '../here';
-import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
-import { NumberRow } from '../settings/NumberRow';
-import { SetNumber } from '../settings/SetNumber';
+import { useAppDispatch, useAppSelector } from '../../hooks';
+import { FlowRows } from '../FlowRows';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import { Row } from '../../../ui/Rows';
+import { Segments } from '../../../ui/Segments';
+import { count } from '../../../ui/words';
+import { runHere } from '../../here';
+import { selectBand, selectLayout, selectSetFor, selectView } from '../../selectors';
+import { NumberRow } from '../../settings/NumberRow';
+import { SetNumber } from '../../settings/SetNumber';
 
 interface FluidSettingsProps {
   readonly carried: (...of: (keyof ArrangementValues)[]) => { setHere: boolean; onCarry: () => void };
@@ -151,6 +152,7 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
           <span className="figures">{Number(range.upTo.toFixed(2))}</span> px.
         </p>
       </div>
+      <FlowRows carried={carried} />
     </>
   );
 }

@@ -1,19 +1,19 @@
 import { evenLanes, laneCountOf, laneEnds, laneImbalance, LIMITS, masonryOf } from '@noria/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../hooks';
-import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
-import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
-import { count } from '../../ui/words';
-import { announce } from '../../ui/notices/noticesSlice';
-import { runHere } from '../here';
-import { selectBand, selectLayout, selectView } from '../selectors';
-import { NumberRow } from '../settings/NumberRow';
-import { SetNumber } from '../settings/SetNumber';
-import { ColumnCountRows } from './ColumnCountRows';
-import { useKind } from './useKind';
-import type { Carried } from './carried';
+import { useAppDispatch, useAppSelector } from '../../hooks';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import { Row } from '../../../ui/Rows';
+import { Segments } from '../../../ui/Segments';
+import { count } from '../../../ui/words';
+import { announce } from '../../../ui/notices/noticesSlice';
+import { runHere } from '../../here';
+import { selectBand, selectLayout, selectView } from '../../selectors';
+import { NumberRow } from '../../settings/NumberRow';
+import { SetNumber } from '../../settings/SetNumber';
+import { ColumnCountRows } from '../ColumnCountRows';
+import { useKind } from '../useKind';
+import type { Carried } from '../carried';
 
 /** Lanes of one width, how tiles take them, and how even they end. */
 export function MasonrySettings({ carried }: { carried: Carried }) {

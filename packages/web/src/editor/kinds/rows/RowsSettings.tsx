@@ -1,13 +1,13 @@
 import { rowHeightsOf, LIMITS } from '@noria/core';
-import { useAppSelector } from '../hooks';
-import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
-import { rounded } from '../../ui/words';
-import { selectBand, selectLayout } from '../selectors';
-import { NumberRow } from '../settings/NumberRow';
-import { SetNumber } from '../settings/SetNumber';
-import { useKind } from './useKind';
-import type { Carried } from './carried';
+import { useAppSelector } from '../../hooks';
+import { Row } from '../../../ui/Rows';
+import { Segments } from '../../../ui/Segments';
+import { rounded } from '../../../ui/words';
+import { selectBand, selectLayout } from '../../selectors';
+import { NumberRow } from '../../settings/NumberRow';
+import { SetNumber } from '../../settings/SetNumber';
+import { useKind } from '../useKind';
+import type { Carried } from '../carried';
 
 /** How high rows of pictures are. */
 export function RowsSettings({ carried }: { carried: Carried }) {

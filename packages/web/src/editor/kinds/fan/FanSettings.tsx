@@ -1,12 +1,12 @@
 import { fanOf, LIMITS } from '@noria/core';
-import { useAppSelector } from '../hooks';
-import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
-import { selectBand } from '../selectors';
-import { NumberRow } from '../settings/NumberRow';
-import { SetNumber } from '../settings/SetNumber';
-import { useKind } from './useKind';
-import type { Carried } from './carried';
+import { useAppSelector } from '../../hooks';
+import { Row } from '../../../ui/Rows';
+import { Segments } from '../../../ui/Segments';
+import { selectBand } from '../../selectors';
+import { NumberRow } from '../../settings/NumberRow';
+import { SetNumber } from '../../settings/SetNumber';
+import { useKind } from '../useKind';
+import type { Carried } from '../carried';
 
 /** How large the cards of a fan are and what covered ones show. */
 export function FanSettings({ carried }: { carried: Carried }) {

@@ -1,18 +1,18 @@
 import { mosaicOf, setSlots, shownTiles } from '@noria/core';
 import { Dices } from 'lucide-react';
-import { useAppDispatch, useAppSelector } from '../hooks';
-import { Button } from '../../ui/Button';
-import { Row } from '../../ui/Rows';
-import { count } from '../../ui/words';
-import { fitToSlots } from '../actions/pictures';
-import { runHere } from '../here';
-import { selectBand, selectLayout, selectView } from '../selectors';
-import { lockOf } from '../stage/lock';
-import { NumberRow } from '../settings/NumberRow';
-import { SetNumber } from '../settings/SetNumber';
-import { ColumnCountRows } from './ColumnCountRows';
-import { useKind } from './useKind';
-import type { Carried } from './carried';
+import { useAppDispatch, useAppSelector } from '../../hooks';
+import { Button } from '../../../ui/Button';
+import { Row } from '../../../ui/Rows';
+import { count } from '../../../ui/words';
+import { fitToSlots } from '../../actions/pictures';
+import { runHere } from '../../here';
+import { selectBand, selectLayout, selectView } from '../../selectors';
+import { lockOf } from './lock';
+import { NumberRow } from '../../settings/NumberRow';
+import { SetNumber } from '../../settings/SetNumber';
+import { ColumnCountRows } from '../ColumnCountRows';
+import { useKind } from '../useKind';
+import type { Carried } from '../carried';
 
 /** Square modules, how many pictures are large, and another mosaic at a press. */
 export function MosaicSettings({ carried }: { carried: Carried }) {

@@ -1,13 +1,14 @@
 import { LIMITS, setColumnCount } from '@noria/core';
-import { useAppSelector } from '../hooks';
-import { Row } from '../../ui/Rows';
-import { rounded } from '../../ui/words';
-import { selectBand, selectLayout, selectSetFor } from '../selectors';
-import { DesignField } from '../settings/DesignField';
-import { GridMatrix } from '../settings/GridMatrix';
-import { SetNumber } from '../settings/SetNumber';
-import { FlowRows } from './FlowRows';
-import type { Carried } from './carried';
+import { useAppSelector } from '../../hooks';
+import { Row } from '../../../ui/Rows';
+import { rounded } from '../../../ui/words';
+import { selectBand, selectLayout, selectSetFor } from '../../selectors';
+import { DesignField } from '../../settings/DesignField';
+import { GridMatrix } from '../../settings/GridMatrix';
+import { SetNumber } from '../../settings/SetNumber';
+import { EqualCells } from './EqualCells';
+import { FlowRows } from '../FlowRows';
+import type { Carried } from '../carried';
 
 /** Columns and rows that are listed. */
 export function BentoSettings({ carried }: { carried: Carried }) {
@@ -39,7 +40,7 @@ export function BentoSettings({ carried }: { carried: Carried }) {
           </span>
         </div>
       </Row>
-      <FlowRows carried={carried} />
+      <FlowRows carried={carried} beside={<EqualCells />} />
       <DesignField />
     </>
   );

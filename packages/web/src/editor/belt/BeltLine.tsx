@@ -1,0 +1,46 @@
+import { kindTitle } from '@noria/core';
+import { useAppSelector } from '../hooks';
+import { selectInHand, selectLayout, selectView } from '../selectors';
+
+/** The line under the belt's count: the selected tile's own, else how the order is changed. */
+export function BeltLine() {
+  const inHand = useAppSelector(selectInHand);
+  const [tile] = inHand;
+  return (
+    <p className="line-clamp-2 text-sm text-soft">
+      {!tile ? (
+        'Drag to reorder. The page and a screen reader follow this order.'
+      ) : inHand.length > 1 ? (
+        `${inHand.length} tiles selected. Drag one of them to move all.`
+      ) : (
+        <TileLine id={tile.id} />
+      )}
+    </p>
+  );
+}
+
+/** “3 Beds: stat, 134 × 108 px”. */
+function TileLine({ id }: { readonly id: string }) {
+  const { order, tiles } = useAppSelector(selectView);
+  const at = useAppSelector((state) => selectLayout(state).tiles.find((each) => each.id === id));
+  const tile = tiles[id];
+  if (!tile) return null;
+  return (
+    <>
+      <span className="figures">{order.indexOf(id) + 1}</span>{' '}
+      <b className="font-semibold text-ink">{tile.name}</b>
+      {`: ${kindTitle(tile).toLowerCase()}`}
+      {at ? (
+        <>
+          {', '}
+          <span className="figures">
+            {Math.round(at.inlineSize)} × {Math.round(at.blockSize)}
+          </span>{' '}
+          px
+        </>
+      ) : (
+        ', hidden here'
+      )}
+    </>
+  );
+}

@@ -1,0 +1,5 @@
+/** “5”, or “at least 180 px” where as many come as fit. */
+export function countWords(value: unknown): string {
+  const { count, min } = value as { readonly count: number | null; readonly min: number };
+  return count === null ? `at least ${min} px` : String(count);
+}

@@ -1,0 +1,33 @@
+import { useAppSelector } from '../../hooks';
+import { selectLayout } from '../../selectors';
+import { count } from '../../../ui/words';
+import { whenShown } from '../../../ui/lazily';
+import { pxWords } from '../inCells';
+import type { KindInterface } from '../kind';
+
+/** “Six cards”. */
+function CardsGiven() {
+  return count(useAppSelector(selectLayout).tiles.length, 'card');
+}
+
+export const fan: KindInterface = {
+  Settings: whenShown(() => import('./FanSettings').then((file) => file.FanSettings)),
+  Gives: CardsGiven,
+  values: {
+    field: 'fan',
+    name: 'Cards',
+    says: (value) => {
+      const { axis, inlineSize, blockSize } = value as {
+        readonly axis: string;
+        readonly inlineSize: number;
+        readonly blockSize: number;
+      };
+      return `${axis}, ${inlineSize} × ${blockSize}`;
+    },
+  },
+  spans: 'none',
+  noGaps: { title: 'A fan has no holes', says: 'Cards lie over each other, each showing a strip.' },
+  where: ({ number }) => `card ${number}`,
+  takes: ({ at }) => pxWords(at),
+  grips: () => 'none',
+};

@@ -1,0 +1,58 @@
+import { setBreakBefore } from '@noria/core';
+import { WrapText } from 'lucide-react';
+import { useAppSelector } from '../../hooks';
+import { selectLayout } from '../../selectors';
+import { count } from '../../../ui/words';
+import { whenShown } from '../../../ui/lazily';
+import { pxWords } from '../inCells';
+import { RowEdges } from './RowEdges';
+import type { KindInterface } from '../kind';
+
+/** “Six rows of 214–250”. */
+function RowsGiven() {
+  const { rows } = useAppSelector(selectLayout);
+  const sizes = rows.map(({ size }) => Math.round(size));
+  if (sizes.length === 0) return 'No rows';
+  const [least, most] = [Math.min(...sizes), Math.max(...sizes)];
+  return (
+    <>
+      {count(sizes.length, 'row')} of{' '}
+      <span className="figures">{least === most ? least : `${least}–${most}`}</span>
+    </>
+  );
+}
+
+export const rows: KindInterface = {
+  Settings: whenShown(() => import('./RowsSettings').then((file) => file.RowsSettings)),
+  Gives: RowsGiven,
+  values: {
+    field: 'rowHeights',
+    name: 'Heights of rows',
+    says: (value) => `near ${(value as { readonly target: number }).target} px`,
+  },
+  spans: 'none',
+  holding: {
+    by: 'breakBefore',
+    label: 'Row',
+    free: 'Flows',
+    held: 'Begins a row',
+    command: (tiles, _, band, setFor, holds) =>
+      setBreakBefore(
+        tiles.map(({ id }) => id),
+        holds,
+        band,
+        setFor,
+      ),
+    step: (holds) => (holds ? 'Break' : 'No break'),
+    said: (holds) => (holds ? 'beginning a row' : 'flowing in order'),
+    Sign: () => WrapText,
+  },
+  noGaps: {
+    title: 'Rows have no holes',
+    says: 'Every row is as wide as the page. The arrangement’s settings say how high rows are and what becomes of the last one.',
+  },
+  where: ({ at, place }) => `row ${at.row}${place.breakBefore ? ', which it begins' : ''}`,
+  takes: ({ at, place }) => `${pxWords(at)}${place.breakBefore ? ', begins a row' : ''}`,
+  grips: () => 'none',
+  Overlay: RowEdges,
+};
