@@ -127,7 +127,7 @@ describe('groups', () => {
     expect(inHand()).toEqual([group]);
     run(takeApart());
     expect(document().order.toSorted()).toEqual(['t1', 't2', 't3', 't4', 't5']);
-    expect(said()).toBe('Taken apart; 2 tiles in hand.');
+    expect(said()).toBe('Ungrouped; 2 tiles in hand.');
   });
 
   test('one that is undone away is not stood in any more', () => {

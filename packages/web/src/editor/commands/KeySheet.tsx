@@ -27,7 +27,7 @@ export function KeySheet() {
         <Dialog.Overlay className="fixed inset-0 z-[160] bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-[170] flex max-h-[88vh] w-[860px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-m bg-raised p-5 shadow-float"
+          className="fixed top-1/2 left-1/2 z-[170] flex max-h-[88vh] w-[1120px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-m bg-raised p-5 shadow-float"
         >
           <div className="mb-4 flex items-center gap-4">
             <Dialog.Title className="font-title text-lg font-semibold">Keys</Dialog.Title>
@@ -52,11 +52,13 @@ export function KeySheet() {
             role="region"
             aria-label="All keys"
             tabIndex={0}
-            className="min-h-0 columns-2 gap-8 overflow-y-auto [scrollbar-width:thin]"
+            className="min-h-0 overflow-y-auto rounded-s [scrollbar-width:thin]"
           >
-            {groups.map(
-              ({ group, of }) => of.length > 0 && <KeyGroup key={group} title={group} commands={of} />,
-            )}
+            <div className="columns-3 gap-8">
+              {groups.map(
+                ({ group, of }) => of.length > 0 && <KeyGroup key={group} title={group} commands={of} />,
+              )}
+            </div>
           </div>
           {found.length === 0 && <p className="py-4 text-soft">No key matches.</p>}
         </Dialog.Content>
@@ -76,7 +78,7 @@ const KeyGroup = ({ title, commands }: KeyGroupProps) => (
     <dl>
       {commands.map(({ id, words, shown }) => (
         <div key={id} className="flex min-h-7 items-center gap-3 border-t border-hair">
-          <dt className="figures w-[128px] shrink-0 text-copper-ink">{shown}</dt>
+          <dt className="figures w-[128px] shrink-0 whitespace-nowrap text-copper-ink">{shown}</dt>
           <dd className="text-sm text-soft">{words}</dd>
         </div>
       ))}

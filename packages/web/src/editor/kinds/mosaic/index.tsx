@@ -11,7 +11,7 @@ export const mosaic: KindInterface = {
   Settings: whenShown(() => import('./MosaicSettings').then((file) => file.MosaicSettings)),
   Gives: () => <ColumnsGiven word="module" />,
   values: { field: 'mosaic', name: 'Modules', says: countWords },
-  spans: 'cells',
+  spans: 'none',
   holding: {
     by: 'slot',
     label: 'Place',
@@ -40,5 +40,5 @@ export const mosaic: KindInterface = {
   },
   where: ({ at, place }) => [cellWords(at), lockOf(place.slot, at)].filter(Boolean).join(', '),
   takes: ({ at, place }) => [spanWords(at), lockOf(place.slot, at)].filter(Boolean).join(' '),
-  grips: () => 'all',
+  grips: () => 'none',
 };
