@@ -2,6 +2,19 @@ import { lazy, Suspense, useState, type ComponentType, type ReactNode } from 're
 
 type Read<Props> = () => Promise<ComponentType<Props>>;
 
+const AGAIN_MS = 1500;
+
+/** What can’t be fetched now is asked for until it can: a part that is late must not take the view with it. */
+async function persistently<Value>(read: () => Promise<Value>): Promise<Value> {
+  for (;;) {
+    try {
+      return await read();
+    } catch {
+      await new Promise((resolve) => window.setTimeout(resolve, AGAIN_MS));
+    }
+  }
+}
+
 /** What is read ahead: none of it fails, but says whether it is there. */
 const ahead = new Set<() => Promise<boolean>>();
 
@@ -9,7 +22,7 @@ const ahead = new Set<() => Promise<boolean>>();
 export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
   let there: ComponentType<Props> | null = null;
   const take = async () => (there = await read());
-  const Later = lazy(async () => ({ default: await take() })) as unknown as ComponentType<Props>;
+  const Later = lazy(async () => ({ default: await persistently(take) })) as unknown as ComponentType<Props>;
   ahead.add(() =>
     take().then(
       () => true,
@@ -43,7 +56,9 @@ export function beside<Props extends object = object>(
 ): ComponentType<Props> {
   const asked = read();
   asked.catch(() => undefined);
-  const Part = lazy(async () => ({ default: await asked.catch(read) })) as unknown as ComponentType<Props>;
+  const Part = lazy(async () => ({
+    default: await asked.catch(() => persistently(read)),
+  })) as unknown as ComponentType<Props>;
   return function Beside(props: Props) {
     return (
       <Suspense fallback={meanwhile}>
