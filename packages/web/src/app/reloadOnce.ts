@@ -14,7 +14,7 @@ export function reloadOnceWhenUpdated(): void {
       return;
     }
     // While the server is away, nothing would come in the place of what is there.
-    fetch('/', { method: 'HEAD' }).then(
+    fetch('/', { cache: 'no-store' }).then(
       ({ ok }) => ok && window.location.reload(),
       () => undefined,
     );
