@@ -1,9 +1,6 @@
-import { Suspense } from 'react';
-import { whenShown } from '../../ui/lazily';
 import { useAppSelector } from '../hooks';
+import { NotSaved } from './NotSaved';
 import { selectSaving } from '../document/selectors';
-
-const NotSaved = whenShown(() => import('./NotSaved').then((file) => file.NotSaved));
 
 /** Saved, saving, or not saved and why. */
 export function SavedState() {
@@ -21,15 +18,5 @@ export function SavedState() {
       : saving.state === 'deleted'
         ? 'This collection was deleted elsewhere. Save it as a new one, or download it.'
         : saving.why;
-  return (
-    <Suspense fallback={<NotSavedWords />}>
-      <NotSaved why={why} />
-    </Suspense>
-  );
+  return <NotSaved why={why} />;
 }
-
-const NotSavedWords = () => (
-  <span role="status" aria-label="Saving state" className="font-semibold text-amiss">
-    Not saved
-  </span>
-);
