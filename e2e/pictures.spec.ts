@@ -81,7 +81,7 @@ test('what is hostile or broken is refused in words, and nothing of it is stored
   const refused = async (input: { name: string; mimeType: string; buffer: Buffer }, words: string) => {
     await page.getByTestId('library-files').setInputFiles([input]);
     await expect(trouble(page)).toContainText(words);
-    await page.getByRole('button', { name: 'Put these messages away' }).click();
+    await page.getByRole('button', { name: 'Dismiss' }).click();
   };
   await refused(
     { name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('words') },

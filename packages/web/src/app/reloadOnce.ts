@@ -6,17 +6,21 @@ const NOTED = 'noria-reloaded-for';
  */
 export function reloadOnceWhenUpdated(): void {
   window.addEventListener('vite:preloadError', ({ payload }) => {
-    const lost = payload.message;
-    try {
-      if (sessionStorage.getItem(NOTED) === lost) return;
-      sessionStorage.setItem(NOTED, lost);
-    } catch {
-      return;
-    }
     // While the server is away, nothing would come in the place of what is there.
     fetch('/', { cache: 'no-store' }).then(
-      ({ ok }) => ok && window.location.reload(),
+      ({ ok }) => ok && isFirst(payload.message) && window.location.reload(),
       () => undefined,
     );
   });
+}
+
+/** Whether nothing was loaded anew yet for what is lost; where that can’t be noted it is not. */
+function isFirst(lost: string): boolean {
+  try {
+    if (sessionStorage.getItem(NOTED) === lost) return false;
+    sessionStorage.setItem(NOTED, lost);
+    return true;
+  } catch {
+    return false;
+  }
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
-/** A question that the settings answer, with its rows. */
-export function Question({ title, children }: { title: string; children: ReactNode }) {
+/** A part of the settings by its name, with its rows. */
+export function Section({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section className="grid gap-0.5">
       <h3 className="mb-1.5 flex items-center gap-2 text-sm font-semibold after:h-px after:flex-1 after:bg-hair">

@@ -17,6 +17,8 @@ async function persistently<Value>(read: () => Promise<Value>): Promise<Value> {
 
 /** What is read ahead: none of it fails, but says whether it is there. */
 const ahead = new Set<() => Promise<boolean>>();
+/** Whether there is time: what becomes known from then on is fetched at once. */
+let isTime = false;
 
 /** A component whose script comes when it is first shown, or ahead of that while there is time. */
 export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
@@ -29,6 +31,7 @@ export function whenShown<Props extends object = object>(read: Read<Props>): Com
       () => false,
     ),
   );
+  if (isTime) void fetchAhead();
   return function WhenShown(props: Props) {
     // What is there is shown at once; what was shown stays what it is.
     const [Shown] = useState(() => there ?? Later);
@@ -38,6 +41,7 @@ export function whenShown<Props extends object = object>(read: Read<Props>): Com
 
 /** Fetches what may be shown later: it opens at once then, and without a server. */
 export async function fetchAhead(): Promise<void> {
+  isTime = true;
   await Promise.all(
     [...ahead].map(async (fetch) => {
       ahead.delete(fetch);

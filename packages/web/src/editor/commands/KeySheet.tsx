@@ -1,8 +1,7 @@
-import { Search, X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
+import { Search } from 'lucide-react';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { SignButton } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
 import { keySheetToggled } from '../editorSlice';
 import { GROUPS, keyWords, type EditorCommand } from './command';
 import { COMMANDS } from './registry';
@@ -21,49 +20,41 @@ export function KeySheet() {
   const [sought, setSought] = useState('');
   const found = WITH_KEYS.filter(({ words, shown }) => fits(sought, `${words} ${shown}`));
   const groups = GROUPS.map((group) => ({ group, of: found.filter((each) => each.group === group) }));
+  const search = (
+    <label className="flex h-7 w-[240px] items-center gap-2 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
+      <Search size={14} aria-hidden className="text-faint" />
+      <span className="sr-only">Search keys</span>
+      <input
+        type="search"
+        value={sought}
+        placeholder="Search keys"
+        className="min-w-0 flex-1 bg-transparent outline-none placeholder:text-faint"
+        onChange={(event) => setSought(event.target.value)}
+      />
+    </label>
+  );
   return (
-    <Dialog.Root open={isOpen} onOpenChange={(open) => dispatch(keySheetToggled(open))}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-[160] bg-ink/25" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-[170] flex max-h-[88vh] w-[1120px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-m bg-raised p-5 shadow-float"
-        >
-          <div className="mb-4 flex items-center gap-4">
-            <Dialog.Title className="font-title text-lg font-semibold">Keys</Dialog.Title>
-            <label className="ml-auto flex h-7 w-[240px] items-center gap-2 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
-              <Search size={14} aria-hidden className="text-faint" />
-              <span className="sr-only">Search keys</span>
-              <input
-                type="search"
-                value={sought}
-                placeholder="Search keys"
-                className="min-w-0 flex-1 bg-transparent outline-none placeholder:text-faint"
-                onChange={(event) => setSought(event.target.value)}
-              />
-            </label>
-            <Dialog.Close asChild>
-              <SignButton name="Close">
-                <X size={16} aria-hidden />
-              </SignButton>
-            </Dialog.Close>
-          </div>
-          <div
-            role="region"
-            aria-label="All keys"
-            tabIndex={0}
-            className="min-h-0 overflow-y-auto rounded-s [scrollbar-width:thin]"
-          >
-            <div className="columns-3 gap-8">
-              {groups.map(
-                ({ group, of }) => of.length > 0 && <KeyGroup key={group} title={group} commands={of} />,
-              )}
-            </div>
-          </div>
-          {found.length === 0 && <p className="py-4 text-soft">No key matches.</p>}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Sheet
+      title="Keys"
+      open={isOpen}
+      onClose={() => dispatch(keySheetToggled(false))}
+      beside={search}
+      className="top-1/2 max-h-[88vh] w-[1120px] -translate-y-1/2"
+    >
+      <div
+        role="region"
+        aria-label="All keys"
+        tabIndex={0}
+        className="min-h-0 overflow-y-auto rounded-s [scrollbar-width:thin]"
+      >
+        <div className="columns-3 gap-8">
+          {groups.map(
+            ({ group, of }) => of.length > 0 && <KeyGroup key={group} title={group} commands={of} />,
+          )}
+        </div>
+      </div>
+      {found.length === 0 && <p className="py-4 text-soft">No key matches.</p>}
+    </Sheet>
   );
 }
 

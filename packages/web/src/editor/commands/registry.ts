@@ -1,4 +1,4 @@
-import { compositions, evenTracks, insertTrack, setArrangement, setKind, titleOf } from '@noria/core';
+import { compositions, setKind, titleOf } from '@noria/core';
 import {
   AlignCenter,
   ArrowLeft,
@@ -43,7 +43,7 @@ import {
 } from 'lucide-react';
 import { giveToHand } from '../actions/brush';
 import { enterGroup, groupInHand, takeApart } from '../actions/groups';
-import { letGo, takeAll, takeMoreTowards, takeTowards } from '../actions/hand';
+import { takeAll, takeMoreTowards, takeTowards } from '../actions/hand';
 import { dealPictures } from '../actions/pictures';
 import {
   fitTiles,
@@ -54,131 +54,37 @@ import {
   spanTiles,
   stepTiles,
 } from '../actions/place';
-import { addNewTile, deleteTiles, duplicateTiles, swapWith } from '../actions/tiles';
+import { addNewTile, deleteTiles, duplicateTiles } from '../actions/tiles';
 import { redo, undo } from '../document/run';
-import {
-  brushTaken,
-  commandListToggled,
-  keySheetToggled,
-  linesToggled,
-  needleMoved,
-  orderToggled,
-  shown,
-  toolChosen,
-  type Showing,
-} from '../editorSlice';
+import { commandListToggled, keySheetToggled, linesToggled, orderToggled, toolChosen } from '../editorSlice';
 import { fixAll } from '../fit/actions';
 import { runHere } from '../here';
 import { kindNames } from '../kinds/data';
 import { nameOf } from '../kinds/words';
+import { selectBand, selectSetFor, selectTrail } from '../selectors';
 import {
-  selectBand,
-  selectBands,
-  selectInHand,
-  selectLayout,
-  selectNeedle,
-  selectSetFor,
-  selectTrail,
-} from '../selectors';
+  addTrack,
+  aGroup,
+  arrows,
+  deselect,
+  digit,
+  DIGITS,
+  even,
+  flow,
+  isOnTile,
+  moveNeedle,
+  ofRecipe,
+  show,
+  some,
+  swap,
+  toBand,
+  towards,
+  two,
+} from './acts';
 import { COMMAND_WORDS, type NamedCommand } from './words';
 import type { EditorCommand } from './command';
-import type { AppThunk, RootState } from '../state';
 
 type Entry = Omit<EditorCommand, 'id' | 'words'>;
-
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-const arrows = (modifier = '') => Object.keys(ARROWS).map((key) => modifier + key);
-const towards = (act: (dx: number, dy: number) => AppThunk<unknown>) => (event?: KeyboardEvent) =>
-  act(...(ARROWS[event?.key ?? ''] ?? ([0, 0] as const)));
-
-const DIGITS = Array.from({ length: 9 }, (_, k) => `Digit${k + 1}`);
-const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'.length) ?? 1);
-
-const some = (state: RootState) => selectInHand(state).length > 0;
-const two = (state: RootState) => selectInHand(state).length === 2;
-const aGroup = (state: RootState) => selectInHand(state).some(({ kind }) => kind === 'group');
-
-/** Shows a panel; its key closes it again. */
-const show =
-  (what: Showing) =>
-  (event?: KeyboardEvent): AppThunk =>
-  (dispatch, getState) =>
-    void dispatch(shown(event && getState().editor.showing === what ? null : what));
-
-/** To the next narrower (1) or wider (−1) band: its widest or narrowest width. */
-const toBand =
-  (by: 1 | -1): (() => AppThunk) =>
-  () =>
-  (dispatch, getState) => {
-    const state = getState();
-    const to = selectBands(state)[selectBand(state).index + by];
-    if (to) dispatch(needleMoved(by === 1 ? to.below - 1 : to.from));
-  };
-
-const moveNeedle =
-  (by: 1 | -1) =>
-  (event?: KeyboardEvent): AppThunk =>
-  (dispatch, getState) =>
-    void dispatch(needleMoved(selectNeedle(getState()) + by * (event?.shiftKey ? 20 : 1)));
-
-/** Escape puts down what is put on tiles before it lets go of them. */
-const deselect = (): AppThunk => (dispatch, getState) => {
-  if (getState().editor.brush) dispatch(brushTaken(null));
-  else dispatch(letGo());
-};
-
-type RecipeActions = typeof import('../actions/recipes');
-
-/** What is done with recipes is seldom the first thing, so its script comes when it is asked for. */
-const ofRecipe =
-  (act: (recipes: RecipeActions) => AppThunk<unknown>): (() => AppThunk<Promise<unknown>>) =>
-  () =>
-  async (dispatch) =>
-    dispatch(act(await import('../actions/recipes')));
-
-const swap = (): AppThunk => (dispatch, getState) => {
-  const [first, second] = selectInHand(getState());
-  if (first && second) dispatch(swapWith(first.id, second.id));
-};
-
-const addTrack =
-  (axis: 'column' | 'row', words: string): (() => AppThunk) =>
-  () =>
-  (dispatch, getState) => {
-    const state = getState();
-    const layout = selectLayout(state);
-    const index = axis === 'column' ? layout.columns.length : layout.rows.length;
-    const band = selectBand(state).index;
-    dispatch(runHere(words, insertTrack({ axis, index, band, setFor: selectSetFor(state) })));
-  };
-
-const even =
-  (axis: 'column' | 'row', words: string): (() => AppThunk) =>
-  () =>
-  (dispatch, getState) => {
-    const state = getState();
-    dispatch(
-      runHere(words, evenTracks({ axis, band: selectBand(state).index, setFor: selectSetFor(state) })),
-    );
-  };
-
-const flow =
-  (value: 'dense' | 'sparse', words: string): (() => AppThunk) =>
-  () =>
-  (dispatch, getState) => {
-    const state = getState();
-    dispatch(runHere(words, setArrangement({ flow: value }, selectBand(state).index, selectSetFor(state))));
-  };
-
-/** Enter belongs to buttons, but for a selected tile. */
-const isOnTile = ({ target }: KeyboardEvent) =>
-  target === document.body ||
-  (target instanceof HTMLElement && target.matches('[data-tile-hand][aria-pressed=true]'));
 
 const W = COMMAND_WORDS;
 

@@ -14,6 +14,7 @@ interface Asked {
 function workers() {
   const asked: Asked[] = [];
   const ended: number[] = [];
+  const breaks: (() => void)[] = [];
   let started = 0;
   const start = (): Started => {
     const number = ++started;
@@ -22,10 +23,11 @@ function workers() {
         new Promise((end, fail) => {
           asked.push({ step, given, end, fail });
         }),
+      broken: new Promise((resolve) => void breaks.push(resolve)),
       end: () => void ended.push(number),
     };
   };
-  return { asked, ended, start, started: () => started };
+  return { asked, breaks, ended, start, started: () => started };
 }
 
 const document = stats([[1, 1]]);
@@ -91,6 +93,19 @@ describe('what is asked beside the page', () => {
     await jest.advanceTimersByTimeAsync(400);
     expect(ended).toEqual([1]);
     expect(asked[1]).toMatchObject({ given: ['next'], step: { document } });
+  });
+
+  test('fails where its worker can’t be started, and the next one starts another', async () => {
+    const { asked, breaks, start, started } = workers();
+    const { ask } = asker(start);
+    const first = ask('fixes', document, ['first']);
+    breaks[0]?.();
+    await expect(first).rejects.toThrow('could not be started');
+    const second = ask('fixes', document, ['second']);
+    await settle();
+    asked[1]?.end([]);
+    expect(await second).toEqual([]);
+    expect(started()).toBe(2);
   });
 
   test('brings the whole collection again after an answer failed', async () => {

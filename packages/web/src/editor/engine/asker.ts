@@ -5,6 +5,8 @@ import type { AnswerOf, ArgumentsOf, QuestionName } from './questions';
 /** A worker that has been started. */
 export interface Started {
   readonly answer: (step: MirrorStep, name: QuestionName, given: readonly unknown[]) => Promise<unknown>;
+  /** Comes where it could not be started, as without a server, or broke: it answers nothing more. */
+  readonly broken: Promise<void>;
   readonly end: () => void;
 }
 
@@ -56,16 +58,28 @@ export function asker(start: () => Started): Asker {
 
   const work = async ({ name, document, given, signal, done, failed }: Waiting): Promise<void> => {
     const its = (worker ??= { started: start(), stepTo: mirrorSteps() });
-    const ended = new Promise<'ended'>((resolve) => {
-      signal?.addEventListener('abort', () => setTimeout(() => resolve('ended'), PATIENCE), { once: true });
+    const givenUp = new Promise<'given up'>((resolve) => {
+      signal?.addEventListener('abort', () => setTimeout(() => resolve('given up'), PATIENCE), {
+        once: true,
+      });
     });
+    const broken = its.started.broken.then(() => 'broken' as const);
     const answer = its.started.answer(document && its.stepTo(document), name, given);
     answer.then(done, (error: unknown) => {
       // Whatever it has now: the next question brings the whole collection.
       its.stepTo = mirrorSteps();
       failed(error);
     });
-    if ((await Promise.race([answer.catch(() => undefined), ended])) !== 'ended') return;
+    const outcome = await Promise.race([
+      answer.then(
+        () => 'answered',
+        () => 'answered',
+      ),
+      givenUp,
+      broken,
+    ]);
+    if (outcome === 'answered') return;
+    if (outcome === 'broken') failed(new Error('What works beside the page could not be started.'));
     its.started.end();
     worker = null;
   };

@@ -9,7 +9,10 @@ const start = () => {
     name: workspace(),
   });
   const { answer } = wrap<EngineWorker>(worker);
-  return { answer, end: () => worker.terminate() };
+  const broken = new Promise<void>((resolve) => {
+    worker.addEventListener('error', () => resolve(), { once: true });
+  });
+  return { answer, broken, end: () => worker.terminate() };
 };
 
 /**

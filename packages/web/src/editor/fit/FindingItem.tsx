@@ -74,9 +74,7 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
   };
   return (
     <div className="mt-1 flex flex-wrap gap-1.5" onPointerLeave={() => tryOne(null)}>
-      {fixes === null && (
-        <span className="flex h-7 items-center text-sm text-faint">Trying out what helps…</span>
-      )}
+      {fixes === null && <span className="flex h-7 items-center text-sm text-faint">Looking for fixes…</span>}
       {fixes?.map((fix) => (
         <Button
           key={fix.does}
@@ -96,7 +94,9 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
         </Button>
       ))}
       {fixes?.length === 0 && (
-        <span className="flex h-7 items-center text-sm text-faint">Nothing simple helps; look at it.</span>
+        <p className="py-1 text-sm text-soft">
+          No automatic fix. Try another span, smaller type or fewer columns.
+        </p>
       )}
       <Button onClick={() => onShow(finding)}>Show me</Button>
       <Button onClick={() => dispatch(acceptFinding(finding, !finding.accepted))}>

@@ -29,7 +29,7 @@ export const workOut =
         dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
         return;
       }
-      if (patch.length === 0) dispatch(announce('It is so already.'));
+      if (patch.length === 0) dispatch(announce('Nothing to change.'));
       else {
         dispatch(runPatch(name, patch));
         dispatch(announce(said));

@@ -12,10 +12,14 @@ import { takeAway } from '../saving/takeAway';
 import { useFontsThere } from '../engine/fontsThere';
 import { useFitCheck } from '../fit/useFitCheck';
 import { selectQuestion, selectSaving } from '../document/selectors';
-import { whenShown } from '../../ui/lazily';
+import { fetchAhead, whenShown } from '../../ui/lazily';
+import { Opening } from '../../ui/Opening';
 
 const QuestionDialog = whenShown(() => import('./QuestionDialog').then((file) => file.QuestionDialog));
 const DeletedDialog = whenShown(() => import('./DeletedDialog').then((file) => file.DeletedDialog));
+
+/** When the first paint is over, ms. */
+const AHEAD_MS = 600;
 
 /** Opens the collection of the address for the view inside; says what keeps it from opening. */
 export function Frame() {
@@ -59,7 +63,7 @@ export function Frame() {
   if (isOpen && openId === id && fontsAreThere) {
     return (
       <>
-        <FitCheck key={id} />
+        <Beside key={id} />
         <Outlet />
         <Suspense>
           {question && <QuestionDialog key={question.revision} />}
@@ -68,36 +72,35 @@ export function Frame() {
       </>
     );
   }
+  if (!trouble) return <Opening />;
   return (
     <main className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
       <Mark size={40} />
-      {trouble ? (
-        <>
-          <h1 className="font-title text-lg font-semibold">This collection can’t be opened</h1>
-          <p className="max-w-[46ch] text-soft" role="alert">
-            {trouble.words} {trouble.again && 'Trying again…'}
-          </p>
-          {trouble.stored && (
-            <Button
-              look="solid"
-              onClick={() => dispatch(takeAway(trouble.stored?.document, trouble.stored?.name ?? ''))}
-            >
-              Download it as a file
-            </Button>
-          )}
-          <Link to="/" className="text-copper-ink underline">
-            All collections
-          </Link>
-        </>
-      ) : (
-        <p className="text-soft">Opening…</p>
+      <h1 className="font-title text-lg font-semibold">This collection can’t be opened</h1>
+      <p className="max-w-[46ch] text-soft" role="alert">
+        {trouble.words} {trouble.again && 'Trying again…'}
+      </p>
+      {trouble.stored && (
+        <Button
+          look="solid"
+          onClick={() => dispatch(takeAway(trouble.stored?.document, trouble.stored?.name ?? ''))}
+        >
+          Download it as a file
+        </Button>
       )}
+      <Link to="/" className="text-copper-ink underline">
+        All collections
+      </Link>
     </main>
   );
 }
 
-/** The fit check goes on in every view of a collection. */
-function FitCheck() {
+/** What goes on in every view of a collection: the fit check, and fetching what may be opened later. */
+function Beside() {
   useFitCheck();
+  useEffect(() => {
+    const timer = window.setTimeout(() => void fetchAhead(), AHEAD_MS);
+    return () => window.clearTimeout(timer);
+  }, []);
   return null;
 }

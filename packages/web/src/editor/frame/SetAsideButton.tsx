@@ -1,8 +1,9 @@
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { Suspense, useCallback, useEffect, useState } from 'react';
 import { Button } from '../../ui/Button';
+import { whenShown } from '../../ui/lazily';
 import { listAside, onAside, type SetAside } from '../saving/aside';
 
-const SetAsideDialog = lazy(async () => ({ default: (await import('./SetAsideDialog')).SetAsideDialog }));
+const SetAsideDialog = whenShown(() => import('./SetAsideDialog').then((file) => file.SetAsideDialog));
 
 /** Opens the versions that were set aside in this browser; not there while there are none. */
 export function SetAsideButton() {

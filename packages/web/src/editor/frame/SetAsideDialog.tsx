@@ -1,8 +1,7 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../hooks';
-import { Button, SignButton } from '../../ui/Button';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
 import { dropAside, type SetAside } from '../saving/aside';
 import { saveAsNew } from '../saving/asNew';
 import { takeAway } from '../saving/takeAway';
@@ -18,30 +17,19 @@ interface SetAsideDialogProps {
 /** The versions that were set aside in this browser. */
 export function SetAsideDialog({ versions, onClose }: SetAsideDialogProps) {
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-[120] bg-ink/25" />
-        <Dialog.Content className="fixed top-[12vh] left-1/2 z-[130] flex max-h-[76vh] w-[640px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-5 shadow-float">
-          <header className="flex items-start justify-between gap-3">
-            <Dialog.Title className="font-title text-lg font-semibold">Versions set aside</Dialog.Title>
-            <Dialog.Close asChild>
-              <SignButton name="Close">
-                <X size={15} aria-hidden />
-              </SignButton>
-            </Dialog.Close>
-          </header>
-          <Dialog.Description className="text-soft">
-            Versions of collections that were not chosen, or could not be saved. They are kept in this browser
-            only.
-          </Dialog.Description>
-          <ul className="grid min-h-0 overflow-y-auto [scrollbar-width:thin]">
-            {versions.map((version) => (
-              <Version key={version.id} version={version} onOpened={onClose} />
-            ))}
-          </ul>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Sheet
+      title="Versions set aside"
+      open
+      onClose={onClose}
+      says="Versions of collections that were not chosen, or could not be saved. They are kept in this browser only."
+      className="top-[12vh] max-h-[76vh] w-[640px]"
+    >
+      <ul className="grid min-h-0 overflow-y-auto [scrollbar-width:thin]">
+        {versions.map((version) => (
+          <Version key={version.id} version={version} onOpened={onClose} />
+        ))}
+      </ul>
+    </Sheet>
   );
 }
 

@@ -77,7 +77,7 @@ test('a new kind is offered, and has its own settings', () => {
   expect(choice.title).toBe('Each tile a step lower');
   act(() => void fireEvent.click(screen.getByRole('button', { name: 'Higher steps' })));
   expect(selectBand(compose.store.getState()).arrangement).toMatchObject({ stairs: { step: 120 } });
-  expect(screen.queryByText('Which areas are there?')).toBeNull();
+  expect(screen.queryByRole('heading', { name: 'Areas' })).toBeNull();
 });
 
 test('it has words wherever kinds are named', () => {

@@ -21,7 +21,7 @@ import { Button, SignButton } from '../../ui/Button';
 import { ColourField } from '../../ui/ColourField';
 import { FileButton } from '../../ui/FileButton';
 import { NumberField } from '../../ui/NumberField';
-import { Question } from '../../ui/Rows';
+import { Section } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { WordsField } from '../../ui/WordsField';
 import { run } from '../document/run';
@@ -90,7 +90,7 @@ export function LooksPanel() {
   return (
     <Panel name="Named looks" title="Named looks" onClose={() => dispatch(shown(null))}>
       {KINDS.map(({ kind, title, one }) => (
-        <Question key={kind} title={title}>
+        <Section key={kind} title={title}>
           <ul className="grid gap-1">
             {looks
               .filter((look) => look.kind === kind)
@@ -102,10 +102,10 @@ export function LooksPanel() {
             <Button onClick={() => add(kind, one)}>Add a {one}</Button>
             {kind === 'type' && <Button onClick={() => add(kind, one, FLUID)}>Add a fluid one</Button>}
           </div>
-        </Question>
+        </Section>
       ))}
       <PaletteMaker />
-      <Question title="Design tokens">
+      <Section title="Design tokens">
         <div className="flex gap-1.5">
           <FileButton
             testId="tokens-file"
@@ -128,7 +128,7 @@ export function LooksPanel() {
             Hand out
           </Button>
         </div>
-      </Question>
+      </Section>
     </Panel>
   );
 }
@@ -227,7 +227,7 @@ function PaletteMaker() {
     dispatch(announce('The palette lies on the collection. Change one of its colours, and all follow.'));
   };
   return (
-    <Question title="A palette from one colour">
+    <Section title="A palette from one colour">
       <div className="grid gap-2">
         <div className="grid grid-cols-2 gap-1">
           <ColourField name="One colour" value={from} onSet={setFrom} />
@@ -247,9 +247,9 @@ function PaletteMaker() {
           ))}
         </div>
         <Button className="justify-self-start" disabled={document.order.length === 0} onClick={lay}>
-          Lay it on the collection
+          Apply palette
         </Button>
       </div>
-    </Question>
+    </Section>
   );
 }

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { shown, taken } from '../editorSlice';
 import { runHere, tryHere } from '../here';
@@ -74,7 +74,7 @@ export function GapsPanel() {
         </Button>
         <Button onClick={leave}>Leave it</Button>
       </div>
-      <Question title="What may change?">
+      <Section title="What may change">
         <Row label="Order">
           <NumberField
             name="Places in reading order"
@@ -98,7 +98,7 @@ export function GapsPanel() {
         <p className="text-[11.5px] text-soft">
           No tile goes below what its words need, no picture loses more than half. Pinned tiles stay.
         </p>
-      </Question>
+      </Section>
     </aside>
   );
 }

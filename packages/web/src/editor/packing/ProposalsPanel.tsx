@@ -63,7 +63,7 @@ export function ProposalsPanel() {
             ? 'Working them out…'
             : found.length === 0
               ? 'No arrangement without a hole was found for these tiles. Change the number of columns, or free pinned tiles.'
-              : `${found.length} without a hole${some ? `, for the ${inHand.length} in hand` : ''}. Point to see, press to take.`}
+              : `${found.length} without a hole${some ? `, for the ${inHand.length} in hand` : ''}. Hover to preview, press to apply.`}
         </p>
       </header>
       <ul aria-label="Arrangements" className="grid grid-cols-2 gap-2.5">

@@ -121,7 +121,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
           value={part.showLabels ? 'shown' : 'read'}
           choices={[
             { value: 'shown', label: 'Shown' },
-            { value: 'read', label: 'Only read out' },
+            { value: 'read', label: 'For screen readers only' },
           ]}
           onChoose={(value) =>
             dispatch(runHere('Labels', setPart([tile.id], part.id, { showLabels: value === 'shown' })))

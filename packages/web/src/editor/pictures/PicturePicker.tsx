@@ -1,9 +1,7 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { addressFor, type LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { SignButton } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
 import { MoreBelow } from '../../ui/MoreBelow';
 import { FileButton } from '../../ui/FileButton';
 import { TAKEN_TYPES, uploadFiles } from './upload';
@@ -27,75 +25,66 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
     const [only] = arrived;
     if (only && arrived.length === 1) onChoose(only);
   };
+  const uploading = (
+    <FileButton
+      testId="picture-file"
+      accept={TAKEN_TYPES}
+      multiple
+      disabled={busy}
+      onFiles={(files) => void upload(files)}
+    >
+      {busy ? 'Uploading…' : 'Upload…'}
+    </FileButton>
+  );
   return (
-    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-[120] bg-ink/25" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-[10vh] left-1/2 z-[130] flex max-h-[76vh] w-[720px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-4 shadow-float"
-        >
-          <div className="flex items-center justify-between gap-3">
-            <Dialog.Title className="font-title text-lg font-[650]">Choose a picture</Dialog.Title>
-            <FileButton
-              className="ml-auto"
-              testId="picture-file"
-              accept={TAKEN_TYPES}
-              multiple
-              disabled={busy}
-              onFiles={(files) => void upload(files)}
+    <Sheet
+      title="Choose a picture"
+      open={open}
+      onClose={onClose}
+      beside={uploading}
+      className="top-[10vh] max-h-[76vh] w-[720px]"
+    >
+      <input
+        autoFocus
+        aria-label="Find a picture"
+        placeholder="Find by name, or by what it shows"
+        value={search}
+        className="h-8 shrink-0 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
+        onChange={(event) => setSearch(event.target.value)}
+      />
+      <Troubles />
+      {trouble !== null && <p role="alert">{trouble}</p>}
+      {pictures?.length === 0 && (
+        <p className="py-10 text-center text-soft">
+          {search === '' ? 'No pictures yet. Upload the first.' : 'No picture matches.'}
+        </p>
+      )}
+      <ul className="grid grid-cols-5 gap-2 overflow-y-auto p-0.5 [scrollbar-width:thin]">
+        {pictures?.map((picture) => (
+          <li key={picture.hash}>
+            <button
+              type="button"
+              title={picture.name}
+              className="block w-full overflow-hidden rounded-s border border-hair text-left hover:outline-2 hover:outline-copper"
+              onClick={() => onChoose(picture)}
             >
-              {busy ? 'Uploading…' : 'Upload…'}
-            </FileButton>
-            <Dialog.Close asChild>
-              <SignButton name="Close">
-                <X size={16} aria-hidden />
-              </SignButton>
-            </Dialog.Close>
-          </div>
-          <input
-            autoFocus
-            aria-label="Find a picture"
-            placeholder="Find by name, or by what it shows"
-            value={search}
-            className="h-8 shrink-0 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
-            onChange={(event) => setSearch(event.target.value)}
-          />
-          <Troubles />
-          {trouble !== null && <p role="alert">{trouble}</p>}
-          {pictures?.length === 0 && (
-            <p className="py-10 text-center text-soft">
-              {search === '' ? 'No pictures yet. Upload the first.' : 'No picture matches.'}
-            </p>
-          )}
-          <ul className="grid grid-cols-5 gap-2 overflow-y-auto p-0.5 [scrollbar-width:thin]">
-            {pictures?.map((picture) => (
-              <li key={picture.hash}>
-                <button
-                  type="button"
-                  title={picture.name}
-                  className="block w-full overflow-hidden rounded-s border border-hair text-left hover:outline-2 hover:outline-copper"
-                  onClick={() => onChoose(picture)}
-                >
-                  <img
-                    src={addressFor(picture, 320)}
-                    alt=""
-                    loading="lazy"
-                    className="aspect-[4/3] w-full object-cover"
-                    style={{ background: picture.colours[0] }}
-                  />
-                  <span className="block truncate px-1.5 py-1 text-[11.5px] text-soft">{picture.name}</span>
-                </button>
-              </li>
-            ))}
-            {more && (
-              <li className="col-span-full">
-                <MoreBelow onMore={more} />
-              </li>
-            )}
-          </ul>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+              <img
+                src={addressFor(picture, 320)}
+                alt=""
+                loading="lazy"
+                className="aspect-[4/3] w-full object-cover"
+                style={{ background: picture.colours[0] }}
+              />
+              <span className="block truncate px-1.5 py-1 text-[11.5px] text-soft">{picture.name}</span>
+            </button>
+          </li>
+        ))}
+        {more && (
+          <li className="col-span-full">
+            <MoreBelow onMore={more} />
+          </li>
+        )}
+      </ul>
+    </Sheet>
   );
 }

@@ -56,7 +56,7 @@ export function Troubles() {
           </li>
         ))}
       </ul>
-      <SignButton name="Put these messages away" onClick={() => dispatch(troublesRead())}>
+      <SignButton name="Dismiss" onClick={() => dispatch(troublesRead())}>
         <X size={14} aria-hidden />
       </SignButton>
     </div>

@@ -12,7 +12,7 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Panel } from '../../ui/Panel';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
 import { engine } from '../engine/engine';
@@ -48,7 +48,7 @@ export function BandPanel() {
       title={widest ? `From ${from} px up` : `${from} to ${band.below - 1} px`}
       onClose={() => dispatch(shown(null))}
     >
-      <Question title="Where do columns stop working?">
+      <Section title="Breakpoints">
         <p className="mb-1.5 text-sm text-soft">
           Breakpoints where a tile would be squashed, clipped or cropped too far; as few bands as are enough,
           each derived from the wider one. Those there are now are replaced.
@@ -67,9 +67,9 @@ export function BandPanel() {
         >
           {busy === 'Find breakpoints' ? 'Working it out…' : 'Find breakpoints'}
         </Button>
-      </Question>
+      </Section>
       {!widest && (
-        <Question title="How does it come from the wider band?">
+        <Section title="From the wider band">
           <div className="flex flex-wrap gap-1.5">
             <Button
               disabled={busy !== null}
@@ -120,10 +120,10 @@ export function BandPanel() {
               Stack
             </Button>
           </div>
-        </Question>
+        </Section>
       )}
       {!widest && (
-        <Question title="Where does it end?">
+        <Section title="Breakpoint">
           <Row label="Breakpoint">
             <div className="grid grid-cols-2 gap-1.5">
               <NumberField
@@ -148,9 +148,9 @@ export function BandPanel() {
               </Button>
             </div>
           </Row>
-        </Question>
+        </Section>
       )}
-      <Question title="What is set here?">
+      <Section title="Set here">
         {widest ? (
           <p className="text-sm text-soft">The widest band sets everything; narrower ones carry it.</p>
         ) : set.length === 0 ? (
@@ -175,7 +175,7 @@ export function BandPanel() {
             </Button>
           </>
         )}
-      </Question>
+      </Section>
     </Panel>
   );
 }

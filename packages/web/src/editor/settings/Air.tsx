@@ -3,7 +3,7 @@ import { Link2, Unlink2 } from 'lucide-react';
 import { useState } from 'react';
 import { useAppSelector } from '../hooks';
 import { SignButton } from '../../ui/Button';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
 import { SetNumber } from './SetNumber';
 
@@ -33,7 +33,7 @@ export function Air({ carried }: AirProps) {
   const side = { least: 0, most: LIMITS.padding, basis: inlineSize, step: 'Padding' };
 
   return (
-    <Question title="How much air is there?">
+    <Section title="Gaps and padding">
       <Row label="Gap" {...carried('columnGap', 'rowGap')}>
         <div className="flex gap-1">
           {gapsApart ? (
@@ -104,7 +104,7 @@ export function Air({ carried }: AirProps) {
           />
         </div>
       </Row>
-    </Question>
+    </Section>
   );
 }
 

@@ -2,7 +2,7 @@ import { areaMap, removeArea } from '@noria/core';
 import { X } from 'lucide-react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button, SignButton } from '../../ui/Button';
-import { Question } from '../../ui/Rows';
+import { Section } from '../../ui/Rows';
 import { toolChosen } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSetFor } from '../selectors';
@@ -15,7 +15,7 @@ export function Areas() {
   const tool = useAppSelector((state) => state.editor.tool);
   const areas = [...(areaMap(arrangement)?.areas ?? [])];
   return (
-    <Question title="Which areas are there?">
+    <Section title="Areas">
       <ul className="grid">
         {areas.map(([name, { columnStart, columnEnd, rowStart, rowEnd }]) => (
           <li key={name} className="flex h-7 items-center gap-2">
@@ -46,6 +46,6 @@ export function Areas() {
           Drag over cells on the stage, then name them. A tile is put in.
         </p>
       )}
-    </Question>
+    </Section>
   );
 }

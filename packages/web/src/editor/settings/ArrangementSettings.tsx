@@ -16,7 +16,7 @@ import { NamedColour } from '../looks/NamedColour';
 import { NamedMeasure } from '../looks/NamedMeasure';
 import { TypeSizeFields } from '../looks/TypeSizeFields';
 import { shown } from '../editorSlice';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectLevel, selectSetFor, selectView } from '../selectors';
@@ -49,7 +49,7 @@ export function ArrangementSettings() {
 
   return (
     <>
-      <Question title="How do tiles lie?">
+      <Section title="Arrangement">
         <KindStrip {...carried('kind')} />
         <Suspense>
           <OfKind carried={carried} />
@@ -59,9 +59,9 @@ export function ArrangementSettings() {
             <Skeletons />
           </Row>
         )}
-      </Question>
+      </Section>
       <Air carried={carried} />
-      <Question title="How large is it?">
+      <Section title="Size">
         <HeightRow carried={carried('height')} />
         <Row label="Width" {...carried('maxInlineSize')}>
           <div className="grid grid-cols-2 gap-1.5">
@@ -88,9 +88,9 @@ export function ArrangementSettings() {
             )}
           </div>
         </Row>
-      </Question>
+      </Section>
       {hasAreas && <Areas />}
-      <Question title="How does it look?">
+      <Section title="Look">
         <Row label="Ground">
           {group ? (
             typeof group.look.fill === 'string' && group.look.fill !== 'none' ? (
@@ -111,7 +111,7 @@ export function ArrangementSettings() {
           )}
         </Row>
         {!group && <Looks />}
-      </Question>
+      </Section>
     </>
   );
 }

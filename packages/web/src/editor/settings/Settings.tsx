@@ -35,7 +35,7 @@ export function Settings() {
             what: `${kindTitle(tile).toLowerCase()}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
           }
         : {
-            title: level === null ? 'Arrangement' : (document.tiles[level]?.name ?? 'Group'),
+            title: level === null ? 'Collection' : (document.tiles[level]?.name ?? 'Group'),
             what: `${nameOf(arrangement.kind)}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
   if ((showing === 'gaps' || showing === 'proposals') && noGaps) return <NoSpans {...noGaps} />;

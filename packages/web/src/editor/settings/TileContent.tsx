@@ -2,7 +2,7 @@ import { COMMAND_WORDS } from '../commands/words';
 import { isAddress, isLink, LIMITS, setTile, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
 import { CommandButton } from '../commands/CommandButton';
 import { runHere } from '../here';
@@ -22,7 +22,7 @@ export const TileContent = memo(
       else dispatch(runHere('Link', setTile([tile.id], { link }), `${tile.id} link`));
     };
     return (
-      <Question title="What is in it?">
+      <Section title="Content">
         <Row label="Name">
           <WordsField
             name="Name"
@@ -60,7 +60,7 @@ export const TileContent = memo(
           </Row>
         )}
         <Badges tile={tile} />
-      </Question>
+      </Section>
     );
   },
   (before, after) => sameButPlace(before.tile, after.tile),

@@ -14,7 +14,7 @@ import {
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { fitTiles } from '../actions/place';
 import { runHere } from '../here';
@@ -70,7 +70,7 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
   ] as const;
 
   return (
-    <Question title="How does it fill its place?">
+    <Section title="Fit">
       {/* Elsewhere the kind says how large a tile is. */}
       {(facts.fills ? axes : []).map(({ lie, size, label, own }) => {
         const [value, ownSize] = [facts[lie], facts[size]];
@@ -140,6 +140,6 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
         step="Weight"
         command={(weight) => setWeight(ids, weight)}
       />
-    </Question>
+    </Section>
   );
 });

@@ -9,7 +9,7 @@ import {
 } from '@noria/core';
 import { memo } from 'react';
 import { useAppSelector } from '../hooks';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { selectShared } from '../selectors';
 import { RecipeRows } from '../recipes/RecipeRows';
@@ -49,7 +49,7 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   const hasFlow = tiles.some(flows);
   const hasWords = tiles.some(inks);
   return (
-    <Question title="How does it look?">
+    <Section title="Look">
       <RecipeRows tiles={tiles} />
       <FillRows look={look} />
       {hasWords && <InkRow look={look} ratio={contrastIn(document, tiles[0])} />}
@@ -113,6 +113,6 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
       <AirRows look={look} hasFlow={hasFlow} />
       <EdgeRows look={look} />
       <ShadeRows look={look} />
-    </Question>
+    </Section>
   );
 }, sameTiles);

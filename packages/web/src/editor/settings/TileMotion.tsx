@@ -1,7 +1,7 @@
 import { setTile, type Motion, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { runHere } from '../here';
 import { sameTiles } from './sameTiles';
@@ -26,7 +26,7 @@ export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly 
     );
   };
   return (
-    <Question title="How does it move?">
+    <Section title="Motion">
       <Row label="Opens">
         <Segments<Motion['opens']>
           name="Opens"
@@ -52,6 +52,6 @@ export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly 
           onChoose={(points) => set({ points })}
         />
       </Row>
-    </Question>
+    </Section>
   );
 }, sameTiles);

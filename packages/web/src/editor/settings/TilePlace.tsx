@@ -1,7 +1,7 @@
 import { carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { NumberField } from '../../ui/NumberField';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions/place';
@@ -101,7 +101,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   );
 
   return (
-    <Question title="Where does it sit?">
+    <Section title="Place">
       {spans !== 'none' && spanRow}
       {holding && (
         <Row label={holding.label} {...(heldBy !== 'pin' && { setHere: heldHere, onCarry: carryHeld })}>
@@ -119,6 +119,6 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
       {heldBy === 'pin' && holding && pinnedAt}
       {hasAreas && <AreaRow tiles={tiles} />}
       <BandRows tiles={tiles.map(({ id }) => id).join(' ')} />
-    </Question>
+    </Section>
   );
 }

@@ -171,7 +171,7 @@ export function Stage() {
       </p>
       {dropping && (
         <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          Let go: pictures fill the tiles from here on, the rest become new ones. With Shift, by best fit.
+          Drop to fill tiles from here on; the rest become new tiles. With Shift, they are assigned by shape.
         </p>
       )}
     </main>

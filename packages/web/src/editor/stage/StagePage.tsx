@@ -14,6 +14,7 @@ import { memo, useMemo } from 'react';
 import { createPortal } from 'react-dom';
 import { useShadowRoot } from '../../ui/useShadowRoot';
 import { clippedTiles, drawingCss, sourcesFor, type Clipped } from './drawing';
+import { slotStyle } from './slotStyle';
 import type { Seen } from './seen';
 
 interface StagePageProps {
@@ -142,13 +143,7 @@ const Slot = memo(
       <div
         className={gliding ? 'slot gliding' : 'slot'}
         data-slot={laidOut.id}
-        style={{
-          translate: `${laidOut.x + offset}px ${laidOut.y}px`,
-          width: laidOut.inlineSize,
-          height: laidOut.blockSize,
-          ...(layer !== 0 && { zIndex: layer }),
-          ...(clip !== null && { clipPath: clip }),
-        }}
+        style={slotStyle({ ...laidOut, x: laidOut.x + offset, layer, clip })}
         dangerouslySetInnerHTML={{ __html: html }}
       />
     );

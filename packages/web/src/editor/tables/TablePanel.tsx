@@ -25,7 +25,7 @@ import { Panel } from '../../ui/Panel';
 import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import { Choice } from '../../ui/Choice';
-import { Question, Row } from '../../ui/Rows';
+import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { WordsField } from '../../ui/WordsField';
 import { selectShown } from '../document/selectors';
@@ -131,7 +131,7 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
   };
   const columns = table.columns.map((column) => ({ value: column, label: column }));
   return (
-    <Question title={`${name}: ${table.rows.length} rows`}>
+    <Section title={`${name}: ${table.rows.length} rows`}>
       {table.notices.map((notice) => (
         <p key={notice} className="border-l-2 border-doubt pl-2 text-sm text-soft">
           {notice}
@@ -171,7 +171,7 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
         </Button>
         <Button onClick={onDone}>Not now</Button>
       </div>
-    </Question>
+    </Section>
   );
 }
 
@@ -214,7 +214,7 @@ function TableRows({ table }: { table: Table }) {
   };
   const asideCount = Object.keys(table.aside).length;
   return (
-    <Question title={table.name}>
+    <Section title={table.name}>
       <Row label="Rows">
         <span className="text-sm text-soft">
           {table.order.length}
@@ -290,14 +290,14 @@ function TableRows({ table }: { table: Table }) {
       </Row>
       <div className="flex gap-1.5 pt-1">
         <FileButton testId="table-again" accept={TABLE_TYPES} onFiles={([file]) => void again(file)}>
-          Take it in anew…
+          Import again…
         </FileButton>
         <Button onClick={() => dispatch(runHere('Let the table go', removeTable(table.id)))}>
           Let it go
         </Button>
       </div>
       {report && <Report report={report} />}
-    </Question>
+    </Section>
   );
 }
 

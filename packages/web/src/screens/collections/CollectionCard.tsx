@@ -15,7 +15,7 @@ interface CollectionCardProps {
 
 export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
   const { id, name, updatedAt, summary } = collection;
-  const [place, thumbnail] = useThumbnail(summary);
+  const [place, thumbnail] = useThumbnail(collection);
   const [asking, setAsking] = useState(false);
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),

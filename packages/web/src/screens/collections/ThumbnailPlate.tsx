@@ -1,5 +1,6 @@
 import { createPortal } from 'react-dom';
 import { SHOWN_AT, type Thumbnail } from '../../editor/engine/thumbnail';
+import { slotStyle } from '../../editor/stage/slotStyle';
 import { useShadowRoot } from '../../ui/useShadowRoot';
 import { useSize } from '../../ui/useSize';
 
@@ -55,19 +56,13 @@ function Drawing({ css, ground, blockSize, tiles, scale }: DrawingProps) {
         createPortal(
           <>
             <style>{css}</style>
-            {tiles.map(({ id, html, x, y, inlineSize, blockSize, layer, clip }) => (
+            {tiles.map((tile) => (
               <div
-                key={id}
+                key={tile.id}
                 className="slot"
-                data-slot={id}
-                style={{
-                  translate: `${x}px ${y}px`,
-                  width: inlineSize,
-                  height: blockSize,
-                  ...(layer !== 0 && { zIndex: layer }),
-                  ...(clip !== null && { clipPath: clip }),
-                }}
-                dangerouslySetInnerHTML={{ __html: html }}
+                data-slot={tile.id}
+                style={slotStyle(tile)}
+                dangerouslySetInnerHTML={{ __html: tile.html }}
               />
             ))}
           </>,

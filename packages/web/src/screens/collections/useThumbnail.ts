@@ -8,15 +8,15 @@ const BEFORE = '300px';
 
 /** A collection in small, drawn beside the page once its place comes into sight; null until then. */
 export function useThumbnail({
-  document,
-  unreadable,
-}: ListedCollection['summary']): readonly [
-  place: RefObject<HTMLDivElement | null>,
-  thumbnail: Thumbnail | null,
-] {
+  revision,
+  summary: { document, unreadable },
+}: ListedCollection): readonly [place: RefObject<HTMLDivElement | null>, thumbnail: Thumbnail | null] {
   const place = useRef<HTMLDivElement>(null);
   const [seen, setSeen] = useState(false);
   const [thumbnail, setThumbnail] = useState<Thumbnail | null>(null);
+  // A list that is read anew brings new objects of what stayed as it was.
+  const [drawn, setDrawn] = useState({ revision, document });
+  if (drawn.revision !== revision) setDrawn({ revision, document });
   useEffect(() => {
     const element = place.current;
     if (!element || seen) return undefined;
@@ -28,16 +28,16 @@ export function useThumbnail({
     return () => observer.disconnect();
   }, [seen]);
   useEffect(() => {
-    if (!seen || document === null) return undefined;
+    if (!seen || drawn.document === null) return undefined;
     const cancel = new AbortController();
     engine('work')
-      .ask('thumbnail', null, [document], cancel.signal)
+      .ask('thumbnail', null, [drawn.document], cancel.signal)
       .then(setThumbnail, (error: unknown) => {
         if (cancel.signal.aborted) return;
         setThumbnail({ unreadable: error instanceof Error ? error.message : String(error) });
       });
     return () => cancel.abort();
-  }, [document, seen]);
+  }, [drawn, seen]);
   return [
     place,
     document === null ? { unreadable: unreadable ?? 'This collection can’t be drawn here.' } : thumbnail,

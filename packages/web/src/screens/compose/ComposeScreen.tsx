@@ -9,7 +9,6 @@ import { engine } from '../../editor/engine/engine';
 import { askedOf } from '../../editor/packing/packing';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { WidthRuler } from '../../editor/ruler/WidthRuler';
-import { fetchAhead } from '../../ui/lazily';
 import { Belt, Settings } from '../../editor/lazyParts';
 import { Stage } from '../../editor/stage/Stage';
 import { useKeys } from '../../editor/commands/useKeys';
@@ -25,7 +24,6 @@ export function ComposeScreen() {
       engine('work')
         .ask('prepare', selectSaved(state), [askedOf(state)])
         .catch(() => undefined);
-      void fetchAhead();
     }, 600);
     return () => window.clearTimeout(timer);
   }, [store, id]);

@@ -61,7 +61,7 @@ export function ExportScreen() {
         aria-label="Files"
         className="flex min-h-0 flex-col gap-4 overflow-y-auto border-r border-hair bg-panel px-4 pt-4 pb-4"
       >
-        <h1 className="font-title text-lg font-[650]">Take it away</h1>
+        <h1 className="font-title text-lg font-[650]">Export</h1>
         <ul className="grid">
           {files.map(([path]) => (
             <li key={path}>

@@ -156,7 +156,7 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
               </AlertDialog.Cancel>
               <AlertDialog.Action asChild>
                 <Button look="solid" onClick={() => void remove()}>
-                  Delete all the same
+                  Delete anyway
                 </Button>
               </AlertDialog.Action>
             </div>

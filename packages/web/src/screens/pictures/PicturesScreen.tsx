@@ -119,7 +119,7 @@ export function PicturesScreen() {
               <p className="py-16 text-center text-soft">
                 {search === '' && only === 'all'
                   ? 'No pictures yet. Drop some here, paste one, or take a ZIP of them.'
-                  : 'No picture is like that.'}
+                  : 'No picture matches.'}
               </p>
             )}
             <ul className="grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-4">
@@ -147,7 +147,7 @@ export function PicturesScreen() {
       </div>
       {dropping && (
         <p className="pointer-events-none fixed inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          Let go: they come into the library
+          Drop to upload
         </p>
       )}
       <Uploads />

@@ -89,7 +89,7 @@ export function PreviewScreen() {
         </div>
         <Button onClick={() => setPlayed(played + 1)}>
           <RotateCcw size={14} strokeWidth={1.6} aria-hidden />
-          Play its opening again
+          Replay entrance
         </Button>
       </section>
       <main ref={measure} aria-label="Page" className="relative min-h-0 overflow-hidden">

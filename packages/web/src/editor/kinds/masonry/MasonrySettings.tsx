@@ -123,7 +123,7 @@ function Ends() {
       dispatch(announce(`No order within ${distance} places ends more evenly.`));
       return;
     }
-    dispatch(runHere('Even the ends', command));
+    dispatch(runHere('Balance the lanes', command));
     dispatch(
       announce(
         `${count(moved, 'tile')} moved; the lanes end ${percent(after)} uneven, before ${percent(uneven)}.`,

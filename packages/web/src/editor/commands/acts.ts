@@ -1,0 +1,108 @@
+import { evenTracks, insertTrack, setArrangement } from '@noria/core';
+import { letGo } from '../actions/hand';
+import { swapWith } from '../actions/tiles';
+import { brushTaken, needleMoved, shown, type Showing } from '../editorSlice';
+import { runHere } from '../here';
+import {
+  selectBand,
+  selectBands,
+  selectInHand,
+  selectLayout,
+  selectNeedle,
+  selectSetFor,
+} from '../selectors';
+import type { AppThunk, RootState } from '../state';
+
+const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+export const arrows = (modifier = '') => Object.keys(ARROWS).map((key) => modifier + key);
+export const towards = (act: (dx: number, dy: number) => AppThunk<unknown>) => (event?: KeyboardEvent) =>
+  act(...(ARROWS[event?.key ?? ''] ?? ([0, 0] as const)));
+
+export const DIGITS = Array.from({ length: 9 }, (_, k) => `Digit${k + 1}`);
+export const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'.length) ?? 1);
+
+export const some = (state: RootState) => selectInHand(state).length > 0;
+export const two = (state: RootState) => selectInHand(state).length === 2;
+export const aGroup = (state: RootState) => selectInHand(state).some(({ kind }) => kind === 'group');
+
+/** Shows a panel; its key closes it again. */
+export const show =
+  (what: Showing) =>
+  (event?: KeyboardEvent): AppThunk =>
+  (dispatch, getState) =>
+    void dispatch(shown(event && getState().editor.showing === what ? null : what));
+
+/** To the next narrower (1) or wider (−1) band: its widest or narrowest width. */
+export const toBand =
+  (by: 1 | -1): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    const to = selectBands(state)[selectBand(state).index + by];
+    if (to) dispatch(needleMoved(by === 1 ? to.below - 1 : to.from));
+  };
+
+export const moveNeedle =
+  (by: 1 | -1) =>
+  (event?: KeyboardEvent): AppThunk =>
+  (dispatch, getState) =>
+    void dispatch(needleMoved(selectNeedle(getState()) + by * (event?.shiftKey ? 20 : 1)));
+
+/** Escape puts down what is put on tiles before it lets go of them. */
+export const deselect = (): AppThunk => (dispatch, getState) => {
+  if (getState().editor.brush) dispatch(brushTaken(null));
+  else dispatch(letGo());
+};
+
+type RecipeActions = typeof import('../actions/recipes');
+
+/** What is done with recipes is seldom the first thing, so its script comes when it is asked for. */
+export const ofRecipe =
+  (act: (recipes: RecipeActions) => AppThunk<unknown>): (() => AppThunk<Promise<unknown>>) =>
+  () =>
+  async (dispatch) =>
+    dispatch(act(await import('../actions/recipes')));
+
+export const swap = (): AppThunk => (dispatch, getState) => {
+  const [first, second] = selectInHand(getState());
+  if (first && second) dispatch(swapWith(first.id, second.id));
+};
+
+export const addTrack =
+  (axis: 'column' | 'row', words: string): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    const layout = selectLayout(state);
+    const index = axis === 'column' ? layout.columns.length : layout.rows.length;
+    const band = selectBand(state).index;
+    dispatch(runHere(words, insertTrack({ axis, index, band, setFor: selectSetFor(state) })));
+  };
+
+export const even =
+  (axis: 'column' | 'row', words: string): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    dispatch(
+      runHere(words, evenTracks({ axis, band: selectBand(state).index, setFor: selectSetFor(state) })),
+    );
+  };
+
+export const flow =
+  (value: 'dense' | 'sparse', words: string): (() => AppThunk) =>
+  () =>
+  (dispatch, getState) => {
+    const state = getState();
+    dispatch(runHere(words, setArrangement({ flow: value }, selectBand(state).index, selectSetFor(state))));
+  };
+
+/** Enter belongs to buttons, but for a selected tile. */
+export const isOnTile = ({ target }: KeyboardEvent) =>
+  target === document.body ||
+  (target instanceof HTMLElement && target.matches('[data-tile-hand][aria-pressed=true]'));
