@@ -20,23 +20,35 @@ const ahead = new Set<() => Promise<boolean>>();
 /** Whether there is time: what becomes known from then on is fetched at once. */
 let isTime = false;
 
-/** A component whose script comes when it is first shown, or ahead of that while there is time. */
-export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
+/** A component that is shown at once where its script is there, and later where it is not. */
+function whenThere<Props extends object>(
+  read: Read<Props>,
+): { readonly Part: ComponentType<Props>; readonly fetch: () => Promise<boolean> } {
   let there: ComponentType<Props> | null = null;
   const take = async () => (there = await read());
-  const Later = lazy(async () => ({ default: await persistently(take) })) as unknown as ComponentType<Props>;
-  ahead.add(() =>
-    take().then(
-      () => true,
-      () => false,
-    ),
-  );
-  if (isTime) void fetchAhead();
-  return function WhenShown(props: Props) {
-    // What is there is shown at once; what was shown stays what it is.
-    const [Shown] = useState(() => there ?? Later);
-    return <Shown {...props} />;
+  const Later = lazy(async () => ({
+    default: await persistently(take),
+  })) as unknown as ComponentType<Props>;
+  return {
+    Part: function WhenThere(props: Props) {
+      // What was shown stays what it is.
+      const [Shown] = useState(() => there ?? Later);
+      return <Shown {...props} />;
+    },
+    fetch: () =>
+      take().then(
+        () => true,
+        () => false,
+      ),
   };
+}
+
+/** A component whose script comes when it is first shown, or ahead of that while there is time. */
+export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
+  const { Part, fetch } = whenThere(read);
+  ahead.add(fetch);
+  if (isTime) void fetchAhead();
+  return Part;
 }
 
 /** Fetches what may be shown later: it opens at once then, and without a server. */
@@ -58,11 +70,8 @@ export function beside<Props extends object = object>(
   read: Read<Props>,
   meanwhile: ReactNode = null,
 ): ComponentType<Props> {
-  const asked = read();
-  asked.catch(() => undefined);
-  const Part = lazy(async () => ({
-    default: await asked.catch(() => persistently(read)),
-  })) as unknown as ComponentType<Props>;
+  const { Part, fetch } = whenThere(read);
+  void fetch();
   return function Beside(props: Props) {
     return (
       <Suspense fallback={meanwhile}>

@@ -11,7 +11,10 @@ export function useSize(): [(element: Element | null) => (() => void) | undefine
   const ref = useCallback((element: Element | null) => {
     if (!element) return undefined;
     const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+      if (!entry) return;
+      const { width, height } = entry.contentRect;
+      // The same size stays the same object: what is drawn by it is not drawn again.
+      setSize((known) => (known?.width === width && known.height === height ? known : { width, height }));
     });
     observer.observe(element);
     return () => observer.disconnect();

@@ -6,7 +6,7 @@ import {
   type Band,
   type ResolvedBand,
 } from '@noria/core';
-import { useRef, type MouseEvent } from 'react';
+import { useCallback, useRef, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { kindData } from '../kinds/data';
 import { arrangementWords } from '../kinds/words';
@@ -31,6 +31,13 @@ export function WidthRuler() {
   const dispatch = useAppDispatch();
   const [sizeRef, size] = useSize();
   const axisRef = useRef<HTMLDivElement | null>(null);
+  const ref = useCallback(
+    (element: HTMLDivElement | null) => {
+      axisRef.current = element;
+      return sizeRef(element);
+    },
+    [sizeRef],
+  );
   const bands = useAppSelector(selectBands);
   const length = size?.width ?? 0;
   const x = (width: number) => toAxis(width, length);
@@ -48,10 +55,7 @@ export function WidthRuler() {
       <NeedleReading />
       <section aria-label="Width ruler" className="min-w-0 border-b border-hair bg-panel pr-4">
         <div
-          ref={(element) => {
-            axisRef.current = element;
-            return sizeRef(element);
-          }}
+          ref={ref}
           className="relative h-full touch-none select-none"
           onClick={(event) =>
             event.detail === 1 &&
