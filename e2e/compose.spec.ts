@@ -99,7 +99,7 @@ test('everything by keyboard alone', async ({ page, application, collection }) =
   expect((await readStored(application, collection)).revision).toBeGreaterThan(1);
 });
 
-test('a value set here is marked, and carried again by its drop', async ({ page }) => {
+test('a value set here is marked, and inherited again by its drop', async ({ page }) => {
   await showWidth(page, 800);
   await hand(page, 'panorama').click();
   await page.keyboard.press('2');

@@ -1,6 +1,6 @@
 import {
   bandAt,
-  carryHere,
+  inheritHere,
   change,
   checkDocument,
   flatTiles,
@@ -192,7 +192,7 @@ for (const queries of ['container', 'media'] as const) {
 const found = (page: Page) => page.getByTestId('found-count');
 const bandPanel = (page: Page) => page.getByRole('complementary', { name: 'Band' });
 
-test('the whole work of a band by pointer: added, moved, derived, corrected, carried, removed', async ({
+test('the whole work of a band by pointer: added, moved, derived, corrected, inherited, removed', async ({
   page,
   application,
   collection,
@@ -209,13 +209,13 @@ test('the whole work of a band by pointer: added, moved, derived, corrected, car
   await expect(added).toHaveAttribute('aria-valuetext', /^9\d\d px$|^89\d px$/);
 
   await showWidth(page, 700);
-  await page.getByRole('button', { name: 'All carried' }).click();
-  await expect(bandPanel(page)).toContainText('Everything is carried');
+  await page.getByRole('button', { name: 'All inherited' }).click();
+  await expect(bandPanel(page)).toContainText('Everything is inherited');
   await bandPanel(page).getByRole('button', { name: 'Derive', exact: true }).click();
   await expect(bandPanel(page)).toContainText('Derived from the wider band');
   await expect(page.getByTestId('packed')).toHaveText('Packed 100 %');
 
-  // A correction by hand: set here, marked, listed, and carried again with one press.
+  // A correction by hand: set here, marked, listed, and inherited again with one press.
   await page.getByRole('button', { name: 'Close band' }).click();
   await hand(page, 'panorama').click();
   await page
@@ -234,8 +234,8 @@ test('the whole work of a band by pointer: added, moved, derived, corrected, car
   await expect(page.getByRole('group', { name: 'Columns' }).getByRole('button')).toHaveCount(4);
   await bandPanel(page).getByRole('button', { name: 'Stack' }).click();
   await expect(page.getByRole('group', { name: 'Columns' }).getByRole('button')).toHaveCount(1);
-  await bandPanel(page).getByRole('button', { name: 'Carry all' }).click();
-  await expect(bandPanel(page)).toContainText('Everything is carried');
+  await bandPanel(page).getByRole('button', { name: 'Inherit all' }).click();
+  await expect(bandPanel(page)).toContainText('Everything is inherited');
   await drag(page, added, 0, 120);
   await expect(page.getByRole('slider', { name: /^Breakpoint/ })).toHaveCount(3);
 });
@@ -270,8 +270,8 @@ test('the whole work of a band by keyboard', async ({ page, application, collect
   const { document } = await readStored(application, collection);
   expect(document.bands[0]?.below).toBe(before.bands[0]?.below);
   expect(setHereIn(document, 1).filter(({ id }) => id === 'beds')).toEqual([]);
-  const carried = change(document, carryHere(setHereIn(document, 1), 1)).document;
-  expect(setHereIn(carried, 1)).toEqual([]);
+  const inherited = change(document, inheritHere(setHereIn(document, 1), 1)).document;
+  expect(setHereIn(inherited, 1)).toEqual([]);
 });
 
 test('order, hidden, never below and the run of text are set for a band or for all, and stay after a reload', async ({

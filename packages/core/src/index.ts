@@ -34,7 +34,7 @@ export * from './analysis/fit/needs.js';
 export * from './analysis/fit/fixes.js';
 export * from './edit/commands/bandLooks.js';
 export * from './edit/commands/findings.js';
-export * from './edit/commands/carry.js';
+export * from './edit/commands/inherit.js';
 export * from './edit/commands/kinds.js';
 export * from './edit/commands/skeletons.js';
 export * from './edit/skeletons/forms.js';

@@ -1,4 +1,4 @@
-import { carriedArrangement } from '../document/bands.js';
+import { inheritedArrangement } from '../document/bands.js';
 import { levelOf } from '../document/levels.js';
 import { perObject } from '../memo.js';
 import { arrangementKinds, kindOf } from './index.js';
@@ -34,7 +34,7 @@ export const scrolls = (arrangement: Arrangement): boolean =>
  */
 export function isSquareGroup(document: CollectionDocument, tile: Tile, band: number): boolean {
   if (tile.kind !== 'group') return false;
-  const arrangement = carriedArrangement(levelOf(document, tile.id), band);
+  const arrangement = inheritedArrangement(levelOf(document, tile.id), band);
   return kindOf(arrangement).isSquare(arrangement);
 }
 

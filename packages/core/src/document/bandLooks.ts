@@ -1,7 +1,7 @@
 import { perObjectAnd, whileSame } from '../memo.js';
 import type { BandLook, CollectionDocument, Tile, TypeSizes } from './types.js';
 
-/** What a band sets or carries of a tile's look. */
+/** What a band sets or inherits of a tile's look. */
 export function bandLookIn(document: CollectionDocument, tile: string, bandIndex: number): BandLook {
   return document.bands
     .slice(0, bandIndex)
@@ -21,7 +21,7 @@ export function documentIn(document: CollectionDocument, bandIndex: number): Col
 
 const viewIn = perObjectAnd((document: CollectionDocument, bandIndex: number): CollectionDocument => {
   const bands = document.bands.slice(0, bandIndex);
-  const look = bands.reduce((carried, { typeSizes }) => ({ ...carried, ...typeSizes }), document.look);
+  const look = bands.reduce((inherited, { typeSizes }) => ({ ...inherited, ...typeSizes }), document.look);
   const set = new Set(bands.flatMap(({ looks = {} }) => Object.keys(looks)));
   const tiles = { ...document.tiles };
   for (const id of set) {

@@ -1,7 +1,7 @@
 import { LIMITS } from './limits.js';
 import type { Arrangement, CollectionDocument, Fit, OwnPlace, Tile, TileId, WholePlace } from './types.js';
 
-/** A band with everything it carries worked out; its arrangement is as it is written, whatever its kind. */
+/** A band with everything it inherits worked out; its arrangement is as it is written, whatever its kind. */
 export interface Band {
   /** 0 is the widest. */
   readonly index: number;
@@ -45,8 +45,8 @@ export function bandsOf(document: CollectionDocument): readonly Band[] {
   return all;
 }
 
-/** A band's arrangement as it is carried, with the columns that are listed, whatever its kind. */
-export function carriedArrangement(document: CollectionDocument, index: number): Arrangement {
+/** A band's arrangement as it is inherited, with the columns that are listed, whatever its kind. */
+export function inheritedArrangement(document: CollectionDocument, index: number): Arrangement {
   return document.bands
     .slice(0, index)
     .reduce((arrangement, band) => ({ ...arrangement, ...band.arrangement }), document.arrangement);
@@ -73,7 +73,7 @@ export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blo
 const NO_BREAK = { breakBefore: false, slot: null } as const;
 
 /**
- * Where a tile sits in a band. Everything is carried from the next wider band that sets it but the
+ * Where a tile sits in a band. Everything is inherited from the next wider band that sets it but the
  * pin and the slot: their line numbers mean something else where there are fewer columns.
  */
 export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): WholePlace {
@@ -93,7 +93,7 @@ export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: num
   return place;
 }
 
-/** Whether this band itself sets the value, rather than carrying it. The widest band sets all. */
+/** Whether this band itself sets the value, rather than inheriting it. The widest band sets all. */
 export function isSetHere(
   document: CollectionDocument,
   bandIndex: number,

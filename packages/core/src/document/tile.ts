@@ -26,7 +26,7 @@ export interface Fit {
 export interface WholePlace {
   readonly columnSpan: number;
   readonly rowSpan: number;
-  /** Null: the tile is free and flows in reading order. A pin is never carried to a narrower band. */
+  /** Null: the tile is free and flows in reading order. A pin is never inherited to a narrower band. */
   readonly pin: Pin | null;
   /** The area it lies in, in bands whose map has that name; null: none. */
   readonly area: string | null;
@@ -38,7 +38,7 @@ export interface WholePlace {
   readonly hidden: boolean;
   /** In a row gallery a row begins with it. */
   readonly breakBefore: boolean;
-  /** The modules of a mosaic that it is locked in; null: it goes where there is room. Never carried. */
+  /** The modules of a mosaic that it is locked in; null: it goes where there is room. Never inherited. */
   readonly slot: MosaicPlace | null;
 }
 

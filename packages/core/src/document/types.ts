@@ -17,7 +17,7 @@ export type * from './tile.js';
 
 export const FORMAT_VERSION = 2;
 
-/** A band below a breakpoint. What it does not set is carried from the next wider band. */
+/** A band below a breakpoint. What it does not set is inherited from the next wider band. */
 export interface NarrowerBand {
   readonly id: string;
   /** The breakpoint: the band holds the widths below it, down to the next one. */

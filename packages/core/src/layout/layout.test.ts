@@ -83,7 +83,7 @@ describe('bands', () => {
     ]);
   });
 
-  test('spans are carried, pins are not', () => {
+  test('spans are inherited, pins are not', () => {
     expect([0, 1, 2].map((band) => placeIn(document, tile('t1'), band).columnSpan)).toEqual([3, 2, 2]);
     expect([0, 1].map((band) => placeIn(document, tile('t2'), band).pin)).toEqual([
       { column: 5, row: 1 },
@@ -91,7 +91,7 @@ describe('bands', () => {
     ]);
   });
 
-  test('what a band sets is told from what it carries', () => {
+  test('what a band sets is told from what it inherits', () => {
     expect(isSetHere(document, 1, { tile: 't1', of: 'columnSpan' })).toBe(true);
     expect(isSetHere(document, 2, { tile: 't1', of: 'columnSpan' })).toBe(false);
     expect(isSetHere(document, 2, { of: 'rowGap' })).toBe(true);

@@ -70,8 +70,8 @@ const leadingPart = ({ link, parts }: Card): Part | undefined =>
 /** What the keyboard needs of a level that is scrolled sideways in some band: a stop of its own, with a name. */
 export function scrolling(document: CollectionDocument, level: TileId | null): Attributes {
   const { arrangement, bands } = levelOf(document, level);
-  let carried = arrangement;
-  const all = [arrangement, ...bands.map((band) => (carried = { ...carried, ...band.arrangement }))];
+  let inherited = arrangement;
+  const all = [arrangement, ...bands.map((band) => (inherited = { ...inherited, ...band.arrangement }))];
   if (!all.some(scrolls)) return {};
   const name = level === null ? document.name : (document.tiles[level]?.name ?? '');
   return { tabindex: 0, 'aria-label': name };

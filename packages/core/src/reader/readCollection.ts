@@ -104,7 +104,7 @@ export function readCollection(
   reportUnknown(page, [widest.element, ...elements], report);
 
   const narrower: NarrowerBand[] = [];
-  let carried = arrangement;
+  let inherited = arrangement;
   const carriedPlaces = new Map(
     elements.map((element) => [element, tiles[ids.get(element) as TileId]?.place as Place]),
   );
@@ -124,10 +124,10 @@ export function readCollection(
     narrower.push({
       id: `below-${breakpoints[k]}`,
       below: breakpoints[k] as number,
-      arrangement: differencesOf(carried, own),
+      arrangement: differencesOf(inherited, own),
       tiles: changed,
     });
-    carried = own;
+    inherited = own;
   });
   const base = emptyDocument(titleOf(page) || name);
   return {

@@ -1,6 +1,7 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useName } from './Rows';
 
 export interface Choosable<V extends string> {
   readonly value: V;
@@ -9,7 +10,8 @@ export interface Choosable<V extends string> {
 }
 
 interface ChoiceProps<V extends string> {
-  readonly name: string;
+  /** Left out: the label of its row. */
+  readonly name?: string;
   /** Null: several values. */
   readonly value: V | null;
   readonly choices: readonly Choosable<V>[];
@@ -21,7 +23,7 @@ export function Choice<V extends string>({ name, value, choices, onChoose }: Cho
   return (
     <Select.Root value={value ?? ''} onValueChange={(chosen) => chosen && onChoose(chosen as V)}>
       <Select.Trigger
-        aria-label={name}
+        {...useName(name)}
         className="flex h-[26px] w-full min-w-0 items-center justify-between gap-1 rounded-s bg-field px-2 text-left"
       >
         <span className="truncate">

@@ -28,7 +28,7 @@ function open({ value = 16, least = 0, most = 400, ...more }: Given = {}) {
     return <NumberField name="Gap" unit="px" value={held} least={least} most={most} onSet={set} {...more} />;
   }
   render(<Held />);
-  const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'Gap, px' });
+  const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'Gap' });
   return {
     field,
     set: () => onSet.mock.calls.map(([each]) => each),

@@ -1,13 +1,16 @@
 import { evaluate } from '@noria/core';
 import { useDrag } from '@use-gesture/react';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useName } from './Rows';
 
 interface NumberFieldProps {
-  readonly name: string;
+  /** Left out: the label of its row. */
+  readonly name?: string;
   /** Null: several values, none shown. */
   readonly value: number | null;
   readonly least: number;
   readonly most: number;
+  /** What it is counted in. */
   readonly unit?: string;
   readonly whole?: boolean;
   /** How much an arrow key or a step of a drag changes it; left out: 1. */
@@ -36,6 +39,8 @@ export function NumberField({
   onTry,
 }: NumberFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
+  const named = useName(name);
+  const unitId = useId();
   const input = useRef<HTMLInputElement>(null);
   const stop = useRef<(() => void) | null>(null);
   const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(3))));
@@ -82,7 +87,7 @@ export function NumberField({
   );
 
   return (
-    <label
+    <span
       {...bind()}
       className={`flex h-[26px] min-w-0 touch-none items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${onTry ? 'cursor-ew-resize' : ''} ${amiss ? 'outline-2 outline-amiss' : ''}`}
       onKeyDownCapture={(event) => {
@@ -92,7 +97,8 @@ export function NumberField({
       <input
         ref={input}
         inputMode="text"
-        aria-label={unit ? `${name}, ${unit}` : name}
+        {...named}
+        aria-describedby={unit ? unitId : undefined}
         aria-invalid={amiss}
         title={
           amiss ? `From ${least} to ${most}` : onTry ? 'Drag, type, or type a sum like 1200/3' : undefined
@@ -108,7 +114,11 @@ export function NumberField({
         onFocus={(event) => event.target.select()}
         onBlur={() => settle(typed === null || typed.trim() === '' ? null : parsed)}
       />
-      {unit && <span className="pointer-events-none text-xs whitespace-nowrap text-faint">{unit}</span>}
-    </label>
+      {unit && (
+        <span id={unitId} className="pointer-events-none text-xs whitespace-nowrap text-faint">
+          {unit}
+        </span>
+      )}
+    </span>
   );
 }

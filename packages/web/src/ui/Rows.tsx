@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { createContext, use, useId, useMemo, type ReactNode } from 'react';
 
 /** A part of the settings by its name, with its rows. */
 export function Section({ title, children }: { title: string; children: ReactNode }) {
@@ -12,28 +12,57 @@ export function Section({ title, children }: { title: string; children: ReactNod
   );
 }
 
-interface RowProps {
+/** The label of the row that a control stands in. */
+const RowLabel = createContext<{ readonly control: string; readonly label: string } | null>(null);
+
+/**
+ * What a control is called: by a name of its own, or by the label of its row, which leads to it when it
+ * is pressed. At most one control of a row has no name of its own.
+ */
+export function useName(name: string | undefined): {
+  readonly id?: string;
+  readonly 'aria-label'?: string;
+  readonly 'aria-labelledby'?: string;
+} {
+  const row = use(RowLabel);
+  if (name !== undefined) return { 'aria-label': name };
+  return row ? { id: row.control, 'aria-labelledby': row.label } : {};
+}
+
+export interface RowProps {
   readonly label: string;
-  /** This band sets the value itself; pressing the drop carries it again. */
+  /** What it does, where the label alone does not tell. */
+  readonly help?: string;
+  /** This band sets the value itself; pressing the drop inherits it again. */
   readonly setHere?: boolean;
-  readonly onCarry?: () => void;
+  /** What pressing the drop does, where it is something else. */
+  readonly reset?: string;
+  readonly onInherit?: () => void;
   readonly children: ReactNode;
 }
 
-export function Row({ label, setHere = false, onCarry, children }: RowProps) {
+export function Row({ label, help, setHere = false, reset, onInherit, children }: RowProps) {
+  const id = useId();
+  const named = useMemo(() => ({ control: `${id}control`, label: `${id}label` }), [id]);
   return (
     <div className="relative grid min-h-7 grid-cols-[84px_minmax(0,1fr)] items-center gap-2">
       {setHere && (
         <button
           type="button"
-          aria-label={`${label} is set in this band. Carry it from the wider band again.`}
-          title="Set in this band. Press to carry it from the wider band again."
+          aria-label={`${label}: ${reset ? 'reset' : 'inherit from the wider band again'}`}
+          title={reset ?? 'Set in this band. Press to inherit it from the wider band again.'}
           className="drop absolute top-1/2 -left-4 -translate-y-1/2 py-1 pr-2 pl-1.5"
-          onClick={onCarry}
+          onClick={onInherit}
         />
       )}
-      <span className="text-sm text-soft">{label}</span>
-      {children}
+      {label === '' ? (
+        <span />
+      ) : (
+        <label id={named.label} htmlFor={named.control} title={help} className="text-sm text-soft">
+          {label}
+        </label>
+      )}
+      <RowLabel value={label === '' ? null : named}>{children}</RowLabel>
     </div>
   );
 }

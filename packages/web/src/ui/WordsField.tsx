@@ -1,5 +1,8 @@
+import { useName } from './Rows';
+
 interface WordsFieldProps {
-  readonly name: string;
+  /** Left out: the label of its row. */
+  readonly name?: string;
   readonly value: string;
   readonly lines?: number;
   readonly hint?: string;
@@ -9,7 +12,7 @@ interface WordsFieldProps {
 /** Words that take effect while they are typed. */
 export function WordsField({ name, value, lines = 1, hint, onType }: WordsFieldProps) {
   const common = {
-    'aria-label': name,
+    ...useName(name),
     placeholder: hint,
     value,
     className:

@@ -14,16 +14,20 @@ beforeEach(() => {
   observed = 0;
   global.ResizeObserver = class {
     constructor(say: ResizeObserverCallback) {
-      report = () => say([{ contentRect: { width: wide, height: 10 } }] as never, this as never);
+      report = () => say([{ contentRect: { width: wide, height: 10 } }] as never, this);
     }
     observe() {
       observed++;
       // A browser says the size once, after an element is first watched.
       if (observed < 30) queueMicrotask(report);
     }
-    disconnect() {}
-    unobserve() {}
-  } as never;
+    disconnect() {
+      // nothing is kept
+    }
+    unobserve() {
+      // nothing is kept
+    }
+  };
 });
 
 test('the same size again draws nothing again, even where the ref is a new one with each drawing', async () => {

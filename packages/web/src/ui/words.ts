@@ -38,3 +38,6 @@ export const nth = (n: number, of: number) =>
   `${ORDINALS[n] ?? `${n}th`} of ${(COUNTS[of] ?? String(of)).toLowerCase()}`;
 
 export const rounded = (px: number) => String(Math.round(px));
+
+/** “lanes” as “Lanes”. */
+export const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,6 +1,6 @@
 import { areasMeet } from '../../geometry/relations.js';
 import { overWidths } from '../../geometry/overWidths.js';
-import { carriedArrangement, placeIn } from '../../document/bands.js';
+import { inheritedArrangement, placeIn } from '../../document/bands.js';
 import { kindOf } from '../../arrangements/index.js';
 import { scrolls } from '../../arrangements/questions.js';
 import { levelOf } from '../../document/levels.js';
@@ -17,7 +17,7 @@ export function* levelFindings(checked: Checked): Generator<Found> {
   for (const [k, laidOut] of stretch.first.levels.entries()) {
     if (laidOut.layout.tiles.length === 0) continue;
     const view = levelOf(checked.document, laidOut.level);
-    const at: AtLevel = { ...laidOut, view, arrangement: carriedArrangement(view, stretch.band.index) };
+    const at: AtLevel = { ...laidOut, view, arrangement: inheritedArrangement(view, stretch.band.index) };
     for (const found of inCells(checked, at))
       yield { ...found, level: at.level, ranges: whole, worst: stretch.from };
     const last = stretch.last.levels[k];

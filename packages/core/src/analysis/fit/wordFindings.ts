@@ -1,4 +1,4 @@
-import { carriedArrangement } from '../../document/bands.js';
+import { inheritedArrangement } from '../../document/bands.js';
 import { kindOf } from '../../arrangements/index.js';
 import { SLACK } from '../../geometry/slack.js';
 import { levelOf } from '../../document/levels.js';
@@ -114,7 +114,7 @@ function worstOf(
 
 /** The arrangement of a level in the band of a stretch. */
 export const arrangementAt = ({ document, stretch }: Checked, level: string | null) =>
-  carriedArrangement(levelOf(document, level), stretch.band.index);
+  inheritedArrangement(levelOf(document, level), stretch.band.index);
 
 /** The group that each tile of a stretch lies in. */
 export function levelsOf({ stretch }: Checked): ReadonlyMap<string, string | null> {

@@ -99,7 +99,7 @@ export function columnsBorne(
   return 1;
 }
 
-/** Writes the derived columns and spans into a band; what is as it is carried is not written. */
+/** Writes the derived columns and spans into a band; what is as it is inherited is not written. */
 function write(
   index: number,
   columns: number,

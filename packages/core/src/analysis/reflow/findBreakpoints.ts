@@ -177,7 +177,7 @@ function columnAt(document: CollectionDocument, width: number, columns: number):
   return Math.max(LEAST_BAND, evenColumn(inner, columns, columnGap));
 }
 
-/** What a new band takes over of what held at its widths before, where that is not carried. */
+/** What a new band takes over of what held at its widths before, where that is not inherited. */
 function carriedOver(original: CollectionDocument, width: number, wider: Band): Partial<ArrangementValues> {
   const { arrangement } = bandAt(original, width);
   const values = ['autoRows', 'columnGap', 'rowGap', 'padding', 'maxInlineSize'] as const;

@@ -1,5 +1,5 @@
 import { element, type PageElement } from '../../engine/html/node.js';
-import { carriedArrangement, shownTiles } from '../../document/bands.js';
+import { inheritedArrangement, shownTiles } from '../../document/bands.js';
 import { perObject } from '../../memo.js';
 import { fanOf, openAtRest } from './values.js';
 import type { Level } from '../../document/levels.js';
@@ -23,7 +23,7 @@ interface Fanned {
 const fannedIn = perObject((view: CollectionDocument): Fanned => {
   if (view.order.length < 2) return { isFan: false, open: null };
   const open = [0, ...view.bands.map((_, k) => k + 1)].flatMap((index) => {
-    const arrangement = carriedArrangement(view, index);
+    const arrangement = inheritedArrangement(view, index);
     if (arrangement.kind !== 'fan') return [];
     const shown = shownTiles(view, { index });
     return [shown[openAtRest(fanOf(arrangement), shown.length)]?.tile.id];

@@ -18,7 +18,7 @@ interface OfCells {
   readonly place: (place: WholePlace) => Declarations;
 }
 
-/** The CSS of a level whose tiles take cells, in one band, all values said; the page writer leaves out what is carried. */
+/** The CSS of a level whose tiles take cells, in one band, all values said; the page writer leaves out what is inherited. */
 export function gridCss(
   { document, band, layout, isSquareGroup }: CssInput,
   { columns, areas, place: placeCss }: OfCells,

@@ -129,8 +129,8 @@ export function resetTrack(track: Pick<SetTrack, 'axis' | 'index' | 'band' | 'se
   };
 }
 
-/** Takes back what a band sets of the arrangement, so that it is carried again. */
-export function carryArrangement(band: number, values: readonly (keyof ArrangementValues)[]): Command {
+/** Takes back what a band sets of the arrangement, so that it is inherited again. */
+export function inheritArrangement(band: number, values: readonly (keyof ArrangementValues)[]): Command {
   return (draft) => forget(writeBand(draft, band).arrangement, values);
 }
 

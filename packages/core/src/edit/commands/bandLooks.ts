@@ -14,7 +14,7 @@ const withHeldSizes = <L extends TypeSizes>({ headingSize, bodySize, ...rest }: 
 
 /**
  * Sets how the contents of tiles lie and how large their type is, px: in a narrower band it holds
- * there and is carried from there, in the widest it is the tiles' own look.
+ * there and is inherited from there, in the widest it is the tiles' own look.
  */
 export function setBandLook(ids: readonly TileId[], look: BandLook, band: number): Command {
   return (draft) => {
@@ -41,16 +41,16 @@ export function setBandTypeSizes(sizes: TypeSizes, band: number): Command {
   };
 }
 
-/** Lets every band carry what it sets of the looks of tiles, or of the collection's type with null. */
-export function carryLookEverywhere(
+/** Lets every band inherit what it sets of the looks of tiles, or of the collection's type with null. */
+export function inheritLookEverywhere(
   ids: readonly TileId[] | null,
   values: readonly (keyof BandLook)[],
 ): Command {
-  return (draft) => draft.bands.forEach((_, k) => carryLook(ids, k + 1, values)(draft));
+  return (draft) => draft.bands.forEach((_, k) => inheritLook(ids, k + 1, values)(draft));
 }
 
 /** Takes back what a band sets of the looks of tiles, or of the collection's type with null. */
-export function carryLook(
+export function inheritLook(
   ids: readonly TileId[] | null,
   band: number,
   values: readonly (keyof BandLook)[],

@@ -1,8 +1,8 @@
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { describe, expect, test } from '@jest/globals';
 import { bandOf, placeIn } from '../../document/bands.js';
-import { carryHere, setHereIn } from './carry.js';
-import { carryLook, carryLookEverywhere, setBandLook, setBandTypeSizes } from './bandLooks.js';
+import { inheritHere, setHereIn } from './inherit.js';
+import { inheritLook, inheritLookEverywhere, setBandLook, setBandTypeSizes } from './bandLooks.js';
 import { change, type Command } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { documentIn } from '../../document/bandLooks.js';
@@ -45,7 +45,7 @@ describe('what a band sets', () => {
     setBandLook(['t2'], { bodySize: 11, align: 'center' }, 2),
   );
 
-  test('is listed in one place, and carried again one by one or all at once', () => {
+  test('is listed in one place, and inherited again one by one or all at once', () => {
     const listed = setHereIn(made, 2).filter(
       ({ field }) => !['columns', 'columnGap', 'padding'].includes(field),
     );
@@ -61,10 +61,10 @@ describe('what a band sets', () => {
       'look t2 bodySize',
     ]);
     for (const each of setHereIn(made, 2)) {
-      const carried = after(made, carryHere([each], 2));
-      expect(setHereIn(carried, 2)).toHaveLength(setHereIn(made, 2).length - 1);
+      const inherited = after(made, inheritHere([each], 2));
+      expect(setHereIn(inherited, 2)).toHaveLength(setHereIn(made, 2).length - 1);
     }
-    const none = after(made, carryHere(setHereIn(made, 2), 2));
+    const none = after(made, inheritHere(setHereIn(made, 2), 2));
     expect(none.bands[1]).toEqual({
       id: 'narrow',
       below: 640,
@@ -86,10 +86,10 @@ describe('what a band sets', () => {
   });
 
   test('of looks goes back by band, or in all of them', () => {
-    const here = after(made, carryLook(['t2'], 2, ['align']));
+    const here = after(made, inheritLook(['t2'], 2, ['align']));
     expect(here.bands[1]?.looks).toEqual({ t2: { bodySize: 11 } });
-    expect(after(made, carryLookEverywhere(['t2'], ['align', 'bodySize'])).bands[1]?.looks).toBeUndefined();
-    expect(after(made, carryLook(null, 2, ['headingSize'])).bands[1]?.typeSizes).toBeUndefined();
+    expect(after(made, inheritLookEverywhere(['t2'], ['align', 'bodySize'])).bands[1]?.looks).toBeUndefined();
+    expect(after(made, inheritLook(null, 2, ['headingSize'])).bands[1]?.typeSizes).toBeUndefined();
     expect(after(made, setBandLook(['t1'], { headingSize: 2 }, 0)).tiles.t1?.look.headingSize).toBe(6);
   });
 

@@ -11,7 +11,7 @@ export function moveBreakpoint(band: number, below: number): Command {
   };
 }
 
-/** Cuts the band at a width in two; the new, narrower one carries everything. A taken width is left. */
+/** Cuts the band at a width in two; the new, narrower one inherits everything. A taken width is left. */
 export function addBreakpoint(id: string, below: number): Command {
   return (draft) => {
     const at = Math.round(below);

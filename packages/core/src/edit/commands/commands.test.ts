@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { bandsOf, placeIn } from '../../document/bands.js';
-import { carryArrangement, resetTrack, setArrangement, setColumnCount, setTrack } from './arrangement.js';
+import { inheritArrangement, resetTrack, setArrangement, setColumnCount, setTrack } from './arrangement.js';
 import { addBreakpoint, moveBreakpoint, removeBreakpoint } from './bands.js';
-import { carryPlace, setSpan } from './place.js';
+import { inheritPlace, setSpan } from './place.js';
 import { change, type Command } from '../patch/change.js';
 import { layoutCollection } from '../../layout/layout.js';
 import { moveToCell } from './moveToCell.js';
@@ -16,14 +16,14 @@ const spans = (document: CollectionDocument, id: string) =>
   bandsOf(document).map(({ index }) => placeIn(document, document.tiles[id] as Tile, index).columnSpan);
 
 describe('where a value is set', () => {
-  test('in the widest band narrower ones carry it; in a narrower one wider ones keep theirs', () => {
+  test('in the widest band narrower ones inherit it; in a narrower one wider ones keep theirs', () => {
     expect(spans(run(setSpan({ tiles: ['t2'], columnSpan: 3, band: 0, setFor: 'band' })), 't2')).toEqual([
       3, 3, 3,
     ]);
     const middle = run(setSpan({ tiles: ['t2'], columnSpan: 3, band: 1, setFor: 'band' }));
     expect(spans(middle, 't2')).toEqual([1, 3, 3]);
-    expect(spans(run(carryPlace('t2', 1, ['columnSpan']), middle), 't2')).toEqual([1, 1, 1]);
-    expect(run(carryPlace('t2', 1, ['columnSpan']), middle).bands[0]?.tiles).toEqual({});
+    expect(spans(run(inheritPlace('t2', 1, ['columnSpan']), middle), 't2')).toEqual([1, 1, 1]);
+    expect(run(inheritPlace('t2', 1, ['columnSpan']), middle).bands[0]?.tiles).toEqual({});
   });
 
   test('for all widths takes every band’s own value away', () => {
@@ -35,8 +35,8 @@ describe('where a value is set', () => {
     expect(bandsOf(gap).map((band) => band.arrangement.rowGap)).toEqual([8, 8, 8]);
   });
 
-  test('an arrangement value goes back to carried', () => {
-    expect(bandsOf(run(carryArrangement(2, ['rowGap'])))[2]?.arrangement.rowGap).toBe(16);
+  test('an arrangement value goes back to inherited', () => {
+    expect(bandsOf(run(inheritArrangement(2, ['rowGap'])))[2]?.arrangement.rowGap).toBe(16);
   });
 });
 
@@ -76,7 +76,7 @@ describe('breakpoints', () => {
     expect(run(moveBreakpoint(2, 5000)).bands.map((band) => band.below)).toEqual([1080, 1079]);
   });
 
-  test('a new band carries everything; a removed one leaves its widths to the next wider', () => {
+  test('a new band inherits everything; a removed one leaves its widths to the next wider', () => {
     const added = run(addBreakpoint('b9', 800));
     expect(bandsOf(added).map((band) => band.arrangement.columns.length)).toEqual([6, 4, 4, 2]);
     expect(run(removeBreakpoint(2), added)).toEqual(start);

@@ -8,7 +8,7 @@ import { laneImbalance } from '../../engine/lanes/placeLanes.js';
 import { layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { setHidden } from './place.js';
-import { setHereIn } from './carry.js';
+import { setHereIn } from './inherit.js';
 import { samplePictures } from '../../testing/sample.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 import type { Command } from '../patch/change.js';
@@ -91,7 +91,7 @@ describe('values of a kind', () => {
     expect(masonryOf(bandAt(all, 500).arrangement)).toMatchObject({ count: 3, order: 'kept' });
   });
 
-  test('a break is carried to narrower bands, a lock is not', () => {
+  test('a break is inherited to narrower bands, a lock is not', () => {
     const document = after(
       start,
       setBreakBefore(['p2'], true, 0, 'all'),

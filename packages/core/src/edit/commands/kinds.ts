@@ -1,4 +1,4 @@
-import { bandsOf, carriedArrangement, placeIn, shownTiles, type Band } from '../../document/bands.js';
+import { bandsOf, inheritedArrangement, placeIn, shownTiles, type Band } from '../../document/bands.js';
 import { HOLDING } from '../../arrangements/index.js';
 import { valuesIn } from '../../arrangements/questions.js';
 import { isAlong, masonryOf, toleranceOf } from '../../arrangements/masonry/values.js';
@@ -166,6 +166,6 @@ export function inKind(
         return tile ? [[id, { ...tile, place: placeIn(document, tile, bandIndex) }]] : [];
       }),
   );
-  const arrangement = { ...carriedArrangement(document, bandIndex), kind, maxInlineSize: null };
+  const arrangement = { ...inheritedArrangement(document, bandIndex), kind, maxInlineSize: null };
   return { ...document, arrangement, tiles, bands: [] };
 }

@@ -11,7 +11,7 @@ import { removeTiles, setLook } from './tiles.js';
 import { sample } from '../../testing/sample.js';
 import { setAccepted } from './findings.js';
 import { setArrangement } from './arrangement.js';
-import { setBandLook, carryLook } from './bandLooks.js';
+import { setBandLook, inheritLook } from './bandLooks.js';
 import { setNamedLook } from './namedLooks.js';
 import type { CollectionDocument } from '../../document/types.js';
 
@@ -34,7 +34,7 @@ describe('a command in a group', () => {
   test('sets what bands set of looks, and takes it back', () => {
     const set = run(grouped, onLevel('g', setBandLook(['t1'], { spread: 'start' }, 1)));
     expect(set.bands[0]?.looks).toEqual({ t1: { spread: 'start' } });
-    const back = run(set, onLevel('g', carryLook(['t1'], 1, ['spread'])));
+    const back = run(set, onLevel('g', inheritLook(['t1'], 1, ['spread'])));
     expect(back.bands[0]?.looks ?? {}).toEqual({});
   });
 

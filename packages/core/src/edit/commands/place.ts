@@ -19,7 +19,7 @@ export interface SetPlace {
 
 /**
  * Sets the spans of tiles. Values are whole numbers, pulled into 1 to the limit. In the widest band
- * narrower bands carry them; set for all, every band loses its own.
+ * narrower bands inherit them; set for all, every band loses its own.
  */
 export function setSpan({ tiles, band, setFor, columnSpan, rowSpan }: SetPlace): Command {
   const values: Partial<Place> = {
@@ -96,8 +96,8 @@ export function setOwn(draft: Draft, id: TileId, values: Partial<Place>, band: n
   if (setFor === 'all') forgetPlace(draft, id, Object.keys(values) as (keyof Place)[]);
 }
 
-/** Takes back what a band sets of a tile's place, so that it is carried again. */
-export function carryPlace(tile: TileId, band: number, values: readonly (keyof OwnPlace)[]): Command {
+/** Takes back what a band sets of a tile's place, so that it is inherited again. */
+export function inheritPlace(tile: TileId, band: number, values: readonly (keyof OwnPlace)[]): Command {
   return (draft) => forgetIn(draft, band, tile, values);
 }
 

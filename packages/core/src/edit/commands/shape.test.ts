@@ -209,7 +209,7 @@ describe('groups', () => {
     expect(inner?.layout.tiles[0]?.blockSize).toBeCloseTo(before?.blockSize ?? 0, 1);
   });
 
-  test('have values of their own in a band, carried and taken back like the collection’s', () => {
+  test('have values of their own in a band, inherited and taken back like the collection’s', () => {
     const own = run(onLevel('g', setArrangement({ columnGap: 3 }, 1, 'band')), grouped);
     expect(own.bands[0]?.groups?.g).toEqual({ columnGap: 3 });
     const all = run(onLevel('g', setArrangement({ columnGap: 5 }, 1, 'all')), own);

@@ -1,5 +1,5 @@
 import { emptyGroup } from '../../arrangements/emptyGroup.js';
-import { bandsOf, carriedArrangement } from '../../document/bands.js';
+import { bandsOf, inheritedArrangement } from '../../document/bands.js';
 import { addBreakpoint } from './bands.js';
 import { newCard, newGroup } from '../../parts/newTile.js';
 import { CONTENT, type SkeletonForm } from '../skeletons/forms.js';
@@ -30,7 +30,7 @@ const NO_AIR = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
 export function setSkeleton(form: SkeletonForm, freshId: (of: string) => string): Command {
   return (draft) => {
     const before = [...draft.order];
-    const arrangements = bandsOf(draft).map(({ index }) => carriedArrangement(draft, index));
+    const arrangements = bandsOf(draft).map(({ index }) => inheritedArrangement(draft, index));
     const own = draft.bands.map((band) => ({ ...band.arrangement }));
     const groups = new Map<string, TileId>();
     for (const area of form.areas) {
@@ -106,7 +106,7 @@ function write(draft: Draft, form: SkeletonForm): void {
     maxInlineSize,
     ...(form.height && { height: form.height }),
   };
-  let carried = widest;
+  let inherited = widest;
   for (const band of draft.bands) {
     const here = form.bands.findLast(({ below }) => below !== null && band.below <= below) ?? widest;
     const { padding: air, columnGap: across, rowGap: down } = band.arrangement;
@@ -114,12 +114,12 @@ function write(draft: Draft, form: SkeletonForm): void {
       ...(air && { padding: air }),
       ...(across !== undefined && { columnGap: across }),
       ...(down !== undefined && { rowGap: down }),
-      ...(here !== carried && {
+      ...(here !== inherited && {
         columns: [...here.columns],
         rows: [...here.rows],
         areas: [...here.areas],
       }),
     };
-    carried = here;
+    inherited = here;
   }
 }

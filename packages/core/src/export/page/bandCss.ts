@@ -13,7 +13,7 @@ export const COLLECTION = '.collection';
 
 /** What a page says of one band. */
 export interface BandCss {
-  /** By selector; carried to narrower bands that do not say otherwise. */
+  /** By selector; inherited to narrower bands that do not say otherwise. */
   readonly rules: Readonly<Record<string, Declarations>>;
   /** What holds in this band alone. */
   readonly inBand: readonly BandRule[];

@@ -24,7 +24,7 @@ import type { TextMeasurer } from '../../engine/text/types.js';
 /**
  * The page's style sheet. The widest band is written whole; each narrower one, in a query of the
  * container's or the window's width, writes only what differs from the next wider band, so the file
- * carries values as the bands do. What only some browsers can do, and what holds in one band alone,
+ * inherits values as the bands do. What only some browsers can do, and what holds in one band alone,
  * comes after. The fonts come last: they are the least worth reading.
  * @throws whatever the measurer throws
  */

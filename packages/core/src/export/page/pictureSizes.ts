@@ -1,5 +1,5 @@
 import { kindOf } from '../../arrangements/index.js';
-import { bandsOf, carriedArrangement } from '../../document/bands.js';
+import { bandsOf, inheritedArrangement } from '../../document/bands.js';
 import { levelOf } from '../../document/levels.js';
 import { LIMITS } from '../../document/limits.js';
 import { perObject } from '../../memo.js';
@@ -68,7 +68,7 @@ const groupsAround = perObject(
 
 /** The arrangement that a tile lies in. */
 function arrangementAround(document: CollectionDocument, { id }: Tile, band: Band): Arrangement {
-  return carriedArrangement(levelOf(document, groupsAround(document).get(id) ?? null), band.index);
+  return inheritedArrangement(levelOf(document, groupsAround(document).get(id) ?? null), band.index);
 }
 
 /** Widths that share one size, and widths at which it is looked at, px. */

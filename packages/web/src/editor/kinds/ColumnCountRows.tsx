@@ -1,6 +1,7 @@
 import { LIMITS, type ColumnCount, type Command } from '@noria/core';
 import { Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
+import { sentence } from '../../ui/words';
 import { useAppDispatch } from '../hooks';
 import { runHere } from '../here';
 import { SetNumber } from '../settings/SetNumber';
@@ -12,69 +13,55 @@ interface ColumnCountRowsProps {
   /** How many there are now. */
   readonly now: number;
   readonly setHere: boolean;
-  readonly onCarry: () => void;
+  readonly onInherit: () => void;
   readonly command: (values: Partial<ColumnCount>) => Command;
 }
 
 /** So many columns at every width, or as many of a least width as fit. */
-export function ColumnCountRows({ what, value, now, command, ...carried }: ColumnCountRowsProps) {
+export function ColumnCountRows({ what, value, now, command, ...inherited }: ColumnCountRowsProps) {
   const dispatch = useAppDispatch();
-  const set = (values: Partial<ColumnCount>) => dispatch(runHere(title, command(values)));
-  const title = what.charAt(0).toUpperCase() + what.slice(1);
+  const title = sentence(what);
+  const count = { label: title, unit: what, least: 1, most: LIMITS.columns };
+  const min = { label: `Minimum width of ${what}`, unit: 'px minimum', least: 1, most: LIMITS.track };
+  const max = { label: `Maximum number of ${what}`, least: 0, most: LIMITS.columns };
   const isFitted = value.count === null;
   return (
     <>
-      <Row label={title} {...carried}>
+      <Row label={title} {...inherited}>
         <div className="grid grid-cols-2 items-center gap-1.5">
           <Segments
-            name={`Number of ${what}`}
             value={isFitted ? 'fit' : 'fixed'}
             choices={[
-              { value: 'fit', label: 'Fit' },
+              { value: 'fit', label: 'Auto' },
               { value: 'fixed', label: 'Fixed' },
             ]}
-            onChoose={(choice) => set({ count: choice === 'fit' ? null : now })}
+            onChoose={(choice) => dispatch(runHere(title, command({ count: choice === 'fit' ? null : now })))}
           />
           {isFitted ? (
             <span className="truncate text-sm text-soft">
               <span className="figures" data-testid="columns-now">
                 {now}
               </span>{' '}
-              here
+              at this width
             </span>
           ) : (
             <SetNumber
-              name={title}
+              field={count}
+              name={`Number of ${what}`}
               value={value.count}
-              least={1}
-              most={LIMITS.columns}
-              unit={what}
-              step={title}
               command={(count) => command({ count })}
             />
           )}
         </div>
       </Row>
       {isFitted && (
-        <Row label="At least">
+        <Row label="Limits">
           <div className="grid grid-cols-2 gap-1.5">
+            <SetNumber field={min} value={value.min} whole={false} command={(min) => command({ min })} />
             <SetNumber
-              name={`Least width of ${what}`}
-              value={value.min}
-              least={1}
-              most={LIMITS.track}
-              whole={false}
-              unit="px"
-              step={title}
-              command={(min) => command({ min })}
-            />
-            <SetNumber
-              name={`Greatest number of ${what}`}
+              field={max}
               value={value.max ?? 0}
-              least={0}
-              most={LIMITS.columns}
-              unit={value.max === null ? 'no limit' : 'at most'}
-              step={title}
+              unit={value.max === null ? 'no maximum' : 'maximum'}
               command={(max) => command({ max: max === 0 ? null : max })}
             />
           </div>

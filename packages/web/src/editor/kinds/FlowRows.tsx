@@ -1,16 +1,17 @@
-import { isSquare, LIMITS, setArrangement, setGrid, type ArrangementValues } from '@noria/core';
+import { isSquare, setArrangement, setGrid, type ArrangementValues } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
 import { runHere } from '../here';
 import { selectBand, selectSetFor } from '../selectors';
+import { ARRANGEMENT } from '../fields/fields';
+import { ChoiceRow } from '../settings/ChoiceRow';
 import { SetNumber } from '../settings/SetNumber';
 import { TrackField } from '../settings/TrackField';
 import { CellsRow } from './CellsRow';
-import type { FlowRowsProps } from './carried';
+import type { FlowRowsProps } from './inherited';
 
 /** How high cells are, and how tiles flow through them. */
-export function FlowRows({ carried, beside }: FlowRowsProps) {
+export function FlowRows({ inherited, beside }: FlowRowsProps) {
   const dispatch = useAppDispatch();
   const { arrangement, index } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
@@ -18,37 +19,30 @@ export function FlowRows({ carried, beside }: FlowRowsProps) {
     dispatch(runHere(name, setArrangement(values, index, setFor)));
   return (
     <>
-      <CellsRow carried={carried} beside={beside} />
+      <CellsRow inherited={inherited} beside={beside} />
       {!isSquare(arrangement) && (
-        <Row label="Rows" {...carried('rows', 'autoRows')}>
+        <Row label={ARRANGEMENT.rows.label} {...inherited('rows', 'autoRows')}>
           <div className="grid grid-cols-2 gap-1.5">
             <SetNumber
-              name="Rows"
+              field={ARRANGEMENT.rows}
+              name={null}
               value={arrangement.rows.length}
-              least={0}
-              most={LIMITS.rows}
-              step="Rows"
               command={(count) => setGrid(arrangement.columns.length, count, index, setFor)}
             />
             <TrackField
-              name="Every other row"
+              name={ARRANGEMENT.autoRows.label}
               value={arrangement.autoRows}
-              onSet={(autoRows) => set('Auto rows', { autoRows })}
+              onSet={(autoRows) => set(ARRANGEMENT.autoRows.label, { autoRows })}
             />
           </div>
         </Row>
       )}
-      <Row label="Flow" {...carried('flow')}>
-        <Segments
-          name="Flow"
-          value={arrangement.flow}
-          choices={[
-            { value: 'dense', label: 'Dense' },
-            { value: 'sparse', label: 'Sparse' },
-          ]}
-          onChoose={(flow) => set('Flow', { flow })}
-        />
-      </Row>
+      <ChoiceRow
+        field={ARRANGEMENT.flow}
+        value={arrangement.flow}
+        {...inherited('flow')}
+        onChoose={(flow) => set(ARRANGEMENT.flow.label, { flow })}
+      />
     </>
   );
 }

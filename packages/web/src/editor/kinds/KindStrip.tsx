@@ -3,6 +3,7 @@ import { RadioGroup } from 'radix-ui';
 import { useDeferredValue, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { kindData, kindNames } from './data';
+import { ARRANGEMENT } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSavedView, selectSetFor } from '../selectors';
 import { KindPreview } from './KindPreview';
@@ -12,7 +13,7 @@ const MOST = 40;
 const STEP = 32;
 
 /** The same tiles in each kind of arrangement, side by side, to choose from. */
-export function KindStrip({ setHere, onCarry }: { setHere: boolean; onCarry: () => void }) {
+export function KindStrip({ setHere, onInherit }: { setHere: boolean; onInherit: () => void }) {
   const dispatch = useAppDispatch();
   const { arrangement, index } = useAppSelector(selectBand);
   const { inlineSize } = useAppSelector(selectLayout);
@@ -30,16 +31,18 @@ export function KindStrip({ setHere, onCarry }: { setHere: boolean; onCarry: () 
       {setHere && (
         <button
           type="button"
-          aria-label="The kind is set in this band. Carry it from the wider band again."
-          title="Set in this band. Press to carry it from the wider band again."
+          aria-label={`${ARRANGEMENT.kind.label}: inherit from the wider band again`}
+          title="Set in this band. Press to inherit it from the wider band again."
           className="drop absolute top-1 -left-4 py-1 pr-2 pl-1.5"
-          onClick={onCarry}
+          onClick={onInherit}
         />
       )}
       <RadioGroup.Root
-        aria-label="Kind of arrangement"
+        aria-label={ARRANGEMENT.kind.label}
         value={arrangement.kind}
-        onValueChange={(kind) => dispatch(runHere('Kind', setKind(kind as ArrangementName, index, setFor)))}
+        onValueChange={(kind) =>
+          dispatch(runHere(ARRANGEMENT.kind.label, setKind(kind as ArrangementName, index, setFor)))
+        }
         className="grid grid-cols-6 gap-1"
       >
         {shown.map(([kind, document]) => (

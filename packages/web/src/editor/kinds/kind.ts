@@ -10,9 +10,10 @@ import type {
 } from '@noria/core';
 import type { LucideIcon } from 'lucide-react';
 import type { ComponentType } from 'react';
+import type { Field } from '../fields/field';
 import type { Seen } from '../stage/seen';
 import type { StageSpace } from '../stage/space';
-import type { Carried } from './carried';
+import type { Inherited } from './inherited';
 
 /** A tile where it lies, with what it says of its place. */
 export interface Placed {
@@ -56,13 +57,13 @@ export type Grips = 'all' | 'inline' | 'none';
 /** The interface of a kind of arrangement, beside what is known of it (`data.ts`). */
 export interface KindInterface {
   /** What only it has in the settings of the arrangement. */
-  readonly Settings: ComponentType<{ readonly carried: Carried }>;
+  readonly Settings: ComponentType<{ readonly inherited: Inherited }>;
   /** What the width gives, beside the width: “Five columns of 234”. */
   readonly Gives: ComponentType;
   /** The values that it has of its own, as what is set in a band says them. */
-  readonly values?: {
-    readonly field: string;
-    readonly name: string;
+  readonly values?: Field & {
+    /** Their field in the file. */
+    readonly of: string;
     readonly says: (value: unknown) => string;
   };
   /** What the settings of a tile set: spans of cells, of columns alone, or none. */

@@ -33,7 +33,7 @@ function StairsSettings() {
 const interfaceOfStairs: KindInterface = {
   Settings: StairsSettings,
   Gives: () => 'Three steps',
-  values: { field: 'stairs', name: 'Steps', says: (value) => `${(value as { step: number }).step} px high` },
+  values: { of: 'stairs', label: 'Steps', says: (value) => `${(value as { step: number }).step} px high` },
   spans: 'none',
   noGaps: { title: 'Stairs have no holes', says: 'Every tile is a step.' },
   where: ({ number }) => `step ${number}`,

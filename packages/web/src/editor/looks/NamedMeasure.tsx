@@ -4,29 +4,21 @@ import { useAppSelector } from '../hooks';
 import { selectShared } from '../selectors';
 import { SignButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import type { Field } from '../fields/field';
 import { SetNumber } from '../settings/SetNumber';
 
 interface NamedMeasureProps {
-  readonly name: string;
+  readonly field: Field;
   readonly kind: 'radius' | 'space';
   /** Null: several values. */
   readonly value: Measure | null;
-  readonly most?: number;
-  readonly step: string;
   readonly command: (value: Measure) => Command;
   readonly onSet: (value: Measure) => void;
 }
 
 /** A length of its own, or one that follows a name where there are any. */
-export function NamedMeasure({
-  name,
-  kind,
-  value,
-  most = LIMITS.padding,
-  step,
-  command,
-  onSet,
-}: NamedMeasureProps) {
+export function NamedMeasure({ field, kind, value, command, onSet }: NamedMeasureProps) {
+  const { label, most = LIMITS.padding } = field;
   const { namedLooks } = useAppSelector(selectShared);
   const named = Object.values(namedLooks).filter((look) => look.kind === kind);
   const followed = namedIn(value);
@@ -34,7 +26,6 @@ export function NamedMeasure({
     return (
       <div className="grid grid-cols-[1fr_26px] gap-1">
         <Choice
-          name={name}
           value={followed}
           choices={named.map((look) => ({
             value: look.id,
@@ -43,7 +34,7 @@ export function NamedMeasure({
           onChoose={(id) => onSet(refer(id))}
         />
         <SignButton
-          name={`${name}: a value of its own`}
+          name={`${label}: unlink from the named look`}
           onClick={() => onSet(measureOf(namedLooks, value as string))}
         >
           <X size={14} aria-hidden />
@@ -54,17 +45,14 @@ export function NamedMeasure({
   return (
     <div className={`grid gap-1 ${named.length > 0 ? 'grid-cols-2' : ''}`}>
       <SetNumber
-        name={name}
+        field={{ unit: 'px', least: 0, ...field, most }}
+        name={null}
         value={value as number | null}
-        least={0}
-        most={most}
-        unit="px"
-        step={step}
         command={command}
       />
       {named.length > 0 && (
         <Choice
-          name={`${name} by name`}
+          name={`${label}, named look`}
           value={'own'}
           choices={[
             { value: 'own', label: 'Own' },

@@ -3,28 +3,29 @@ import { useAppSelector } from '../hooks';
 import { selectShared } from '../selectors';
 import { Choice } from '../../ui/Choice';
 import { Row } from '../../ui/Rows';
-import { SetNumber } from '../settings/SetNumber';
+import { SetNumber, type SetNumberProps } from '../settings/SetNumber';
+
+type NumberLabel = SetNumberProps['field'];
 
 interface TypeSizeFieldsProps {
-  readonly label: string;
+  readonly field: NumberLabel;
   readonly value: TypeSize;
-  readonly step: string;
   readonly command: (value: TypeSize) => Command;
   readonly onSet: (value: TypeSize) => void;
   readonly setHere?: boolean;
-  readonly onCarry?: () => void;
+  readonly onInherit?: () => void;
 }
 
 /** A type size: so many px, growing between two widths, or by a name. */
 export function TypeSizeFields({
-  label,
+  field,
   value,
-  step,
   command,
   onSet,
   setHere = false,
-  onCarry,
+  onInherit,
 }: TypeSizeFieldsProps) {
+  const { label } = field;
   const { namedLooks } = useAppSelector(selectShared);
   const steps = Object.values(namedLooks).filter((look) => look.kind === 'type');
   const followed = namedIn(value);
@@ -35,19 +36,10 @@ export function TypeSizeFields({
     typeof said === 'object' ? said : { from: Math.round(px * 0.7), to: px, fromWidth: 360, toWidth: 1440 };
   return (
     <>
-      <Row label={label} setHere={setHere} {...(onCarry && { onCarry })}>
+      <Row label={label} setHere={setHere} {...(onInherit && { onInherit })}>
         <div className="grid grid-cols-2 gap-1">
           {kind === 'fixed' ? (
-            <SetNumber
-              name={label}
-              value={px}
-              least={LIMITS.typeSize.min}
-              most={LIMITS.typeSize.max}
-              whole={false}
-              unit="px"
-              step={step}
-              command={command}
-            />
+            <SetNumber field={field} name={null} value={px} whole={false} command={command} />
           ) : (
             <span className="figures flex h-[26px] items-center rounded-s bg-field px-2 text-soft">
               {typeof said === 'object' ? `${said.from}–${said.to}` : said} px
@@ -69,18 +61,16 @@ export function TypeSizeFields({
         <>
           <FluidEnd
             label="From"
-            name={`${label} when narrow`}
+            field={field}
             size={value.from}
             width={value.fromWidth}
-            step={step}
             command={(from, fromWidth) => command({ ...value, from, fromWidth })}
           />
           <FluidEnd
             label="To"
-            name={`${label} when wide`}
+            field={field}
             size={value.to}
             width={value.toWidth}
-            step={step}
             command={(to, toWidth) => command({ ...value, to, toWidth })}
           />
         </>
@@ -91,34 +81,27 @@ export function TypeSizeFields({
 
 interface FluidEndProps {
   readonly label: string;
-  readonly name: string;
+  readonly field: NumberLabel;
   readonly size: number;
   readonly width: number;
-  readonly step: string;
   readonly command: (size: number, width: number) => Command;
 }
 
-function FluidEnd({ label, name, size, width, step, command }: FluidEndProps) {
+function FluidEnd({ label, field, size, width, command }: FluidEndProps) {
   return (
     <Row label={label}>
       <div className="grid grid-cols-2 gap-1">
         <SetNumber
-          name={name}
+          field={field}
+          name={`${field.label}, ${label.toLowerCase()}`}
           value={size}
-          least={LIMITS.typeSize.min}
-          most={LIMITS.typeSize.max}
           whole={false}
-          unit="px"
-          step={step}
           command={(next) => command(next, width)}
         />
         <SetNumber
-          name={`${name}: page width`}
+          field={{ ...field, unit: 'px page', least: LIMITS.narrowest, most: 10_000 }}
+          name={`${field.label}, ${label.toLowerCase()}, width of the page`}
           value={width}
-          least={LIMITS.narrowest}
-          most={10_000}
-          unit="at"
-          step={step}
           command={(next) => command(size, next)}
         />
       </div>

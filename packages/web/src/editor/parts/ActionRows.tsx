@@ -1,6 +1,7 @@
 import type { ActionPart } from '@noria/core';
 import { Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
+import { PART } from './fields';
 import { useSetPart } from './useSetPart';
 import { WordsRow } from './WordsRow';
 import type { PartProps } from './partProps';
@@ -10,13 +11,12 @@ export function ActionRows({ tile, part }: PartProps<ActionPart>) {
   const set = useSetPart({ tile, part });
   return (
     <>
-      <WordsRow tile={tile} part={part} label="Label" />
-      <Row label="Address">
+      <WordsRow tile={tile} part={part} label={PART.action.label} />
+      <Row label={PART.address.label}>
         <WordsField
-          name="Address"
           hint="https://… or #part"
           value={part.address}
-          onType={(value) => set('address', 'Address', value)}
+          onType={(value) => set('address', PART.address.label, value)}
         />
       </Row>
     </>

@@ -5,8 +5,9 @@ import { uploadPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { FileButton } from '../../ui/FileButton';
 import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
 import { WordsField } from '../../ui/WordsField';
+import { ChoiceRow } from '../settings/ChoiceRow';
+import { PART } from './fields';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectShared } from '../selectors';
@@ -29,13 +30,13 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
       const asset = await uploadFilm(file, read);
       const poster = await uploadPicture(read.poster);
       dispatch(
-        runHere('Film', (draft) => {
+        runHere(PART.film.label, (draft) => {
           (draft.films ??= {})[asset.id] = clone(asset);
           draft.pictures[poster.id] = clone(poster);
           setPart([tile.id], part.id, { film: asset.id, poster: poster.id })(draft);
         }),
       );
-      dispatch(announce(`${asset.name} is in the tile.`));
+      dispatch(announce(`${asset.name} was added to the tile.`));
     } catch (error) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));
     } finally {
@@ -45,7 +46,7 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
 
   return (
     <>
-      <Row label="Film">
+      <Row label={PART.film.label}>
         <div className="flex min-w-0 items-center gap-2">
           <FileButton
             testId="film-file"
@@ -60,24 +61,18 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
           </span>
         </div>
       </Row>
-      <Row label="Poster">
+      <Row label={PART.poster.label} help={PART.poster.help}>
         <ChoosePicture
-          name="Poster"
+          name={PART.poster.label}
           value={part.poster}
-          onChoose={(poster) => dispatch(runHere('Poster', setPart([tile.id], part.id, { poster })))}
+          onChoose={(poster) => dispatch(runHere(PART.poster.label, setPart([tile.id], part.id, { poster })))}
         />
       </Row>
-      <Row label="Plays">
-        <Segments
-          name="Plays"
-          value={part.plays}
-          choices={[
-            { value: 'itself', label: 'By itself' },
-            { value: 'controls', label: 'By controls' },
-          ]}
-          onChoose={(plays) => dispatch(runHere('Plays', setPart([tile.id], part.id, { plays })))}
-        />
-      </Row>
+      <ChoiceRow
+        field={PART.plays}
+        value={part.plays}
+        onChoose={(plays) => dispatch(runHere(PART.plays.label, setPart([tile.id], part.id, { plays })))}
+      />
       {film && (
         <AlternativeText
           value={film.alternativeText}
@@ -88,14 +83,17 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
           }}
         />
       )}
-      <Row label="Caption">
+      <Row label={PART.caption.label}>
         <WordsField
-          name="Caption"
           hint="none"
           value={part.caption}
           onType={(caption) =>
             dispatch(
-              runHere('Caption', setPart([tile.id], part.id, { caption }), `${tile.id} ${part.id} caption`),
+              runHere(
+                PART.caption.label,
+                setPart([tile.id], part.id, { caption }),
+                `${tile.id} ${part.id} caption`,
+              ),
             )
           }
         />

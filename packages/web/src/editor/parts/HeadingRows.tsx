@@ -1,13 +1,14 @@
 import type { HeadingPart } from '@noria/core';
 import { Choice } from '../../ui/Choice';
 import { Row } from '../../ui/Rows';
+import { PART } from './fields';
 import { useSetPart } from './useSetPart';
 import { WordsRow } from './WordsRow';
 import type { PartProps } from './partProps';
 
 const LEVELS = [
-  { value: 'auto', label: 'By its place' },
-  { value: '1', label: 'Page title (1)' },
+  { value: 'auto', label: 'Automatic' },
+  { value: '1', label: 'Level 1, page title' },
   ...[2, 3, 4, 5, 6].map((level) => ({ value: String(level), label: `Level ${level}` })),
 ];
 
@@ -16,14 +17,13 @@ export function HeadingRows({ tile, part }: PartProps<HeadingPart>) {
   const set = useSetPart({ tile, part });
   return (
     <>
-      <WordsRow tile={tile} part={part} label="Heading" />
-      <Row label="Heading is">
+      <WordsRow tile={tile} part={part} label={PART.heading.label} />
+      <Row label={PART.level.label} help={PART.level.help}>
         <Choice
-          name="Level of the heading"
           value={String(part.level ?? 'auto')}
           choices={LEVELS}
           onChoose={(level) =>
-            set('level', 'Level of heading', level === 'auto' ? undefined : Number(level), false)
+            set('level', PART.level.label, level === 'auto' ? undefined : Number(level), false)
           }
         />
       </Row>

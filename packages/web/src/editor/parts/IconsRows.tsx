@@ -5,14 +5,15 @@ import { addressFor } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button, SignButton } from '../../ui/Button';
 import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
 import { WordsField } from '../../ui/WordsField';
 import { PicturePicker } from '../pictures/PicturePicker';
 import { runHere } from '../here';
 import { selectShared } from '../selectors';
+import { ChoiceRow } from '../settings/ChoiceRow';
 import { NumberRow } from '../settings/NumberRow';
 import { Icon, IconPicker } from '../settings/content/IconPicker';
 import { useTakePicture } from '../settings/content/useTakePicture';
+import { PART } from './fields';
 import type { PartProps } from './partProps';
 
 /** A row of icons or logos: what each is, what it stands for, where it leads. */
@@ -22,7 +23,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
   const [picking, setPicking] = useState<'icon' | 'picture' | null>(null);
   const take = useTakePicture();
   const set = (next: readonly IconItem[], key: string | null = null) =>
-    dispatch(runHere('Marks', setPart([tile.id], part.id, { icons: next }), key));
+    dispatch(runHere(PART.icons.label, setPart([tile.id], part.id, { icons: next }), key));
   const change = (k: number, values: Partial<IconItem>, key: string) =>
     set(
       part.icons.map((mark, at) => (at === k ? { ...mark, ...values } : mark)),
@@ -37,7 +38,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
   const addIcon = (icon: IconAsset) => {
     setPicking(null);
     dispatch(
-      runHere('Add mark', (draft) => {
+      runHere('Add icon', (draft) => {
         (draft.icons ??= {})[icon.id] ??= clone(icon);
         setPart([tile.id], part.id, {
           icons: [...part.icons, { icon: icon.id, picture: null, label: icon.name, address: '' }],
@@ -47,7 +48,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
   };
   return (
     <>
-      <ul className="grid gap-1" aria-label="Marks">
+      <ul className="grid gap-1" aria-label={PART.icons.label}>
         {part.icons.map((mark, k) => {
           const icon = mark.icon === null ? undefined : icons[mark.icon];
           const picture = mark.picture === null ? undefined : pictures[mark.picture];
@@ -59,13 +60,13 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
               </span>
               <span className="grid grid-cols-2 gap-1">
                 <WordsField
-                  name={`Label of mark ${k + 1}`}
+                  name={`Label of icon ${k + 1}`}
                   value={mark.label}
                   onType={(label) => change(k, { label }, 'label')}
                 />
                 <WordsField
-                  name={`Address of mark ${k + 1}`}
-                  hint="leads to"
+                  name={`Link of icon ${k + 1}`}
+                  hint="link"
                   value={mark.address}
                   onType={(address) => isAddress(address) && change(k, { address }, 'address')}
                 />
@@ -73,7 +74,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
               <span className="flex">
                 <SignButton
                   className="size-6!"
-                  name={`Mark ${k + 1} earlier`}
+                  name={`Move icon ${k + 1} earlier`}
                   disabled={k === 0}
                   onClick={() => move(k, -1)}
                 >
@@ -81,7 +82,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
                 </SignButton>
                 <SignButton
                   className="size-6!"
-                  name={`Mark ${k + 1} later`}
+                  name={`Move icon ${k + 1} later`}
                   disabled={k === part.icons.length - 1}
                   onClick={() => move(k, 1)}
                 >
@@ -89,7 +90,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
                 </SignButton>
                 <SignButton
                   className="size-6!"
-                  name={`Remove mark ${k + 1}`}
+                  name={`Remove icon ${k + 1}`}
                   onClick={() => set(part.icons.filter((_, at) => at !== k))}
                 >
                   <X size={13} aria-hidden />
@@ -106,28 +107,19 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
         </div>
       </Row>
       <NumberRow
-        label="Size"
-        name="Size of marks"
+        field={PART.iconSize}
         value={part.size}
-        least={8}
-        most={200}
-        unit="px"
-        step="Marks"
         command={(size) => setPart([tile.id], part.id, { size })}
       />
-      <Row label="Labels">
-        <Segments
-          name="Labels"
-          value={part.showLabels ? 'shown' : 'read'}
-          choices={[
-            { value: 'shown', label: 'Shown' },
-            { value: 'read', label: 'For screen readers only' },
-          ]}
-          onChoose={(value) =>
-            dispatch(runHere('Labels', setPart([tile.id], part.id, { showLabels: value === 'shown' })))
-          }
-        />
-      </Row>
+      <ChoiceRow
+        field={PART.iconLabels}
+        value={part.showLabels ? 'shown' : 'read'}
+        onChoose={(value) =>
+          dispatch(
+            runHere(PART.iconLabels.label, setPart([tile.id], part.id, { showLabels: value === 'shown' })),
+          )
+        }
+      />
       <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcon} />
       <PicturePicker
         open={picking === 'picture'}

@@ -1,5 +1,6 @@
 import type { Part, PartName } from '@noria/core';
 import type { ComponentType } from 'react';
+import { PART } from './fields';
 import { ActionRows } from './ActionRows';
 import { FilmRows } from './FilmRows';
 import { HeadingRows } from './HeadingRows';
@@ -11,13 +12,13 @@ import type { PartProps } from './partProps';
 
 /** The rows of each part: one component each. */
 const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part, { kind: Name }>>> } = {
-  eyebrow: (props) => <WordsRow {...props} label="Eyebrow" hint="none" />,
+  eyebrow: (props) => <WordsRow {...props} label={PART.eyebrow.label} hint="none" />,
   heading: HeadingRows,
   text: TextRow,
-  figure: (props) => <WordsRow {...props} label="Figure" />,
-  label: (props) => <WordsRow {...props} label="Label" />,
-  quote: (props) => <WordsRow {...props} label="Words" lines={3} />,
-  source: (props) => <WordsRow {...props} label="Source" />,
+  figure: (props) => <WordsRow {...props} label={PART.figure.label} />,
+  label: (props) => <WordsRow {...props} label={PART.label.label} />,
+  quote: (props) => <WordsRow {...props} label={PART.quote.label} lines={3} />,
+  source: (props) => <WordsRow {...props} label={PART.source.label} />,
   icons: IconsRows,
   action: ActionRows,
   picture: PictureRows,

@@ -2,7 +2,6 @@ import {
   ALL_PICTURES,
   cropIn,
   isFocusLost,
-  LIMITS,
   setAlternativeText,
   setPart,
   shownAnew,
@@ -26,6 +25,8 @@ import { selectLayout, selectShared } from '../selectors';
 import { TintFields } from '../settings/look/TintFields';
 import { AlternativeText } from '../settings/content/AlternativeText';
 import { ChoosePicture } from '../settings/content/ChoosePicture';
+import { ChoiceRow } from '../settings/ChoiceRow';
+import { PART } from './fields';
 import { FocalPoint } from './FocalPoint';
 import type { PartProps } from './partProps';
 
@@ -47,43 +48,38 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
     );
   return (
     <>
-      <Row label="Picture">
+      <Row label={PART.picture.label}>
         <ChoosePicture
           name="Picture"
           value={part.picture}
-          onChoose={(chosen) => set('Picture', shownAnew(chosen))}
+          onChoose={(chosen) => set(PART.picture.label, shownAnew(chosen))}
         />
       </Row>
       {picture && (
         <>
           <FocalPoint tile={tile.id} part={part} picture={picture} />
-          <Row label="Shows">
-            <Segments
-              name="How the picture shows"
-              value={part.shows ?? 'cover'}
-              choices={[
-                { value: 'cover', label: 'Covers' },
-                { value: 'contain', label: 'Whole' },
-              ]}
-              onChoose={(shows) => set('Shows', { shows: shows === 'cover' ? undefined : shows })}
-            />
-          </Row>
-          <Row label="In its slot">
+          <ChoiceRow
+            field={PART.shows}
+            value={part.shows ?? 'cover'}
+            onChoose={(shows) => set(PART.shows.label, { shows: shows === 'cover' ? undefined : shows })}
+          />
+          <Row label={PART.zoom.label}>
             <div className="grid grid-cols-2 gap-1">
               <NumberField
-                name="Zoom"
                 value={Math.round((part.zoom ?? 1) * 100)}
-                least={100}
-                most={LIMITS.zoom * 100}
-                unit="%"
-                onSet={(zoom) => set('Zoom', { zoom: zoom === 100 ? undefined : zoom / 100 }, 'zoom')}
+                least={PART.zoom.least}
+                most={PART.zoom.most}
+                unit={PART.zoom.unit}
+                onSet={(zoom) =>
+                  set(PART.zoom.label, { zoom: zoom === 100 ? undefined : zoom / 100 }, 'zoom')
+                }
               />
               <Button
                 className="h-[26px]! justify-center"
                 aria-pressed={cropping}
                 onClick={() => dispatch(croppingChosen(!cropping))}
               >
-                {cropping ? 'Done' : 'Move it'}
+                {cropping ? 'Done' : 'Move picture'}
               </Button>
             </div>
           </Row>
@@ -93,14 +89,14 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
                 className="h-[26px]! justify-self-start"
                 onClick={() => set('Crop', { position: undefined, zoom: undefined })}
               >
-                Back to the focal point
+                Reset to the focal point
               </Button>
             </Row>
           )}
           <CropWarnings tile={tile.id} part={part} picture={picture} />
           <TintFields
             tint={part.tint ?? NO_TINT}
-            onSet={(tint, key) => set('Tint', { tint: tint.strength > 0 ? tint : undefined }, key)}
+            onSet={(tint, key) => set(PART.tint.label, { tint: tint.strength > 0 ? tint : undefined }, key)}
           />
           <AlternativeText
             value={picture.alternativeText}
@@ -110,38 +106,34 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
         </>
       )}
       {picture && tile.link === undefined && (
-        <Row label="Opens large">
-          <div className={`grid gap-1 ${part.enlarges === undefined ? '' : 'grid-cols-2'}`}>
+        <Row label={PART.enlarges.label} help={PART.enlarges.help}>
+          <div className="grid gap-1">
             <Segments
-              name="Opens large"
               value={part.enlarges === undefined ? 'all' : 'set'}
-              choices={[
-                { value: 'all', label: 'As all' },
-                { value: 'set', label: 'In a set' },
-              ]}
+              choices={PART.enlarges.choices}
               onChoose={(value) =>
-                set('Opens large', { enlarges: value === 'set' ? ALL_PICTURES : undefined })
+                set(PART.enlarges.label, { enlarges: value === 'set' ? ALL_PICTURES : undefined })
               }
             />
             {part.enlarges !== undefined && (
               <WordsField
-                name="Set that it opens in"
+                name="Set of pictures"
                 hint="name of the set"
                 value={part.enlarges}
                 onType={(words) =>
-                  words.trim() !== '' && set('Opens large', { enlarges: words.slice(0, 60) }, 'enlarges')
+                  words.trim() !== '' &&
+                  set(PART.enlarges.label, { enlarges: words.slice(0, 60) }, 'enlarges')
                 }
               />
             )}
           </div>
         </Row>
       )}
-      <Row label="Caption">
+      <Row label={PART.caption.label}>
         <WordsField
-          name="Caption"
           hint="none"
           value={part.caption}
-          onType={(caption) => set('Caption', { caption }, 'caption')}
+          onType={(caption) => set(PART.caption.label, { caption }, 'caption')}
         />
       </Row>
     </>
@@ -162,15 +154,15 @@ function CropWarnings({ tile, part, picture }: CropWarningsProps) {
   const sharpness = sharpnessIn(picture, slot, part);
   const says = [
     isFocusLost(cropIn(picture, slot, part), part.focalPoint) &&
-      'The focal point is out of view at this width. Move the picture, or go back to the focal point.',
+      'The focal point is out of view at this width. Move the picture, or reset it to the focal point.',
     sharpness < 1 &&
       picture.mediaType !== 'image/svg+xml' &&
-      `It looks soft here: ${sharpness.toFixed(2)} picture px for each px of the slot. Take a larger one, or zoom out.`,
-    picture.alternativeText.trim() === '' && 'It has no alternative text: write what it shows.',
+      `The picture looks soft at this width: ${sharpness.toFixed(2)} picture px for each px of the slot. Choose a larger picture, or zoom out.`,
+    picture.alternativeText.trim() === '' && 'This picture has no alternative text. Write what it shows.',
   ].filter((each) => each !== false);
   if (says.length === 0) return null;
   return (
-    <ul aria-label="What is amiss with the picture" className="grid gap-1 py-1 pl-[92px]">
+    <ul aria-label="Problems with the picture" className="grid gap-1 py-1 pl-[92px]">
       {says.map((each) => (
         <li key={each} className="grid grid-cols-[14px_1fr] gap-1.5 text-sm text-soft">
           <TriangleAlert size={13} className="mt-0.5 text-doubt" aria-hidden />

@@ -1,6 +1,7 @@
 import type { TextPart } from '@noria/core';
 import { lazy, Suspense } from 'react';
 import { Row } from '../../ui/Rows';
+import { PART } from './fields';
 import { useSetPart } from './useSetPart';
 import type { PartProps } from './partProps';
 
@@ -13,13 +14,13 @@ const RichTextField = lazy(() =>
 export function TextRow({ tile, part }: PartProps<TextPart>) {
   const set = useSetPart({ tile, part });
   return (
-    <Row label="Text">
+    <Row label={PART.text.label}>
       <Suspense fallback={<span className="h-[92px] rounded-s bg-field" />}>
         <RichTextField
           key={`${tile.id} ${part.id}`}
-          name="Text"
+          name={PART.text.label}
           value={part.words}
-          onType={(value) => set('words', 'Text', value)}
+          onType={(value) => set('words', PART.text.label, value)}
         />
       </Suspense>
     </Row>

@@ -16,7 +16,6 @@ export function WordsRow({ tile, part, label, lines, hint }: WordsRowProps) {
   return (
     <Row label={label}>
       <WordsField
-        name={label}
         value={part.words}
         {...(lines && { lines })}
         {...(hint && { hint })}

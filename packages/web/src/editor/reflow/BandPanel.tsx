@@ -1,5 +1,5 @@
 import {
-  carryHere,
+  inheritHere,
   keepStructure,
   LIMITS,
   moveBreakpoint,
@@ -152,9 +152,9 @@ export function BandPanel() {
       )}
       <Section title="Set here">
         {widest ? (
-          <p className="text-sm text-soft">The widest band sets everything; narrower ones carry it.</p>
+          <p className="text-sm text-soft">The widest band sets everything; narrower ones inherit it.</p>
         ) : set.length === 0 ? (
-          <p className="text-sm text-soft">Nothing. Everything is carried from the wider band.</p>
+          <p className="text-sm text-soft">Nothing. Everything is inherited from the wider band.</p>
         ) : (
           <>
             <SetHereList name="Set by hand" values={byHand} band={index} />
@@ -167,11 +167,11 @@ export function BandPanel() {
             <Button
               className="mt-2 justify-self-start"
               onClick={() => {
-                dispatch(run('Carry all', carryHere(set, index)));
-                dispatch(announce('Everything is carried from the wider band.'));
+                dispatch(run('Inherit all', inheritHere(set, index)));
+                dispatch(announce('Everything is inherited from the wider band.'));
               }}
             >
-              Carry all
+              Inherit all
             </Button>
           </>
         )}
@@ -194,12 +194,12 @@ function SetHereList({ name, values, band }: { name: string; values: readonly Se
           >
             <button
               type="button"
-              aria-label={`${label} is set in this band. Carry it from the wider band again.`}
-              title="Set in this band. Press to carry it from the wider band again."
+              aria-label={`${label} is set in this band. Inherit it from the wider band again.`}
+              title="Set in this band. Press to inherit it from the wider band again."
               className={`drop absolute top-1/2 -left-4 -translate-y-1/2 py-1 pr-2 pl-1.5 ${each.derived ? 'opacity-50' : ''}`}
               onClick={() => {
-                dispatch(run('Carry', carryHere([each], band)));
-                dispatch(announce(`${label} is carried again.`));
+                dispatch(run('Inherit', inheritHere([each], band)));
+                dispatch(announce(`${label} is inherited again.`));
               }}
             />
             {each.id === null ? (

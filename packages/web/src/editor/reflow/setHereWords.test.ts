@@ -43,21 +43,21 @@ test.each<[string, Command, string]>([
   ['height', setArrangement({ height: { kind: 'fixed', px: 400 } }, 1, 'band'), 'Height: fixed'],
   ['lanes by number', setOfKind('masonry', { count: 2 }, 1, 'band'), 'Lanes: 2'],
   ['lanes by width', setOfKind('masonry', { count: null, min: 180 }, 1, 'band'), 'Lanes: at least 180 px'],
-  ['rows of a gallery', setOfKind('rowHeights', { target: 200 }, 1, 'band'), 'Heights of rows: near 200 px'],
+  ['rows of a gallery', setOfKind('rowHeights', { target: 200 }, 1, 'band'), 'Row height: near 200 px'],
   ['modules', setOfKind('mosaic', { count: 6 }, 1, 'band'), 'Modules: 6'],
   ['a fan', setOfKind('fan', { axis: 'block' }, 1, 'band'), 'Cards: block, 420 × 480'],
   ['fluid columns', setOfKind('fluid', { min: 240 }, 1, 'band'), 'Fluid columns: auto-fit, 240 px'],
-  ['a break', setBreakBefore(['t2'], true, 1, 'band'), 'Row of Stat 2: begins one'],
-  ['a lock', setSlots({ t2: { column: 3, row: 2, columnSpan: 1, rowSpan: 1 } }, 1), 'Slot of Stat 2: 3, 2'],
+  ['a break', setBreakBefore(['t2'], true, 1, 'band'), 'Row break of Stat 2: begins a row'],
+  ['a lock', setSlots({ t2: { column: 3, row: 2, columnSpan: 1, rowSpan: 1 } }, 1), 'Slot of Stat 2: column 3, row 2'],
   [
     'a span',
     setSpan({ tiles: ['t2'], band: 1, setFor: 'band', columnSpan: 4, rowSpan: 2 }),
     'Span of Stat 2: 4 × 2',
   ],
-  ['a pin', setPin(['t1'], 1, { column: 2, row: 1 }), 'Pin of Stat 1: 2, 1'],
+  ['a pin', setPin(['t1'], 1, { column: 2, row: 1 }), 'Pin of Stat 1: column 2, row 1'],
   ['a layer', setLayer(['t1'], 3, 1, 'band'), 'Layer of Stat 1: 3'],
   ['order', setOrder(['t1'], 5, 1, 'band'), 'Order of Stat 1: 5'],
-  ['hidden', setHidden(['t3'], true, 1, 'band'), 'Shown of Stat 3: hidden'],
+  ['hidden', setHidden(['t3'], true, 1, 'band'), 'Visibility of Stat 3: hidden'],
   ['an area', assignArea(['t1'], 'side', 1, 'band'), 'Area of Stat 1: side'],
 ])('%s is named, and its value said in few words', (_, command, said) => {
   expect(words(command)).toContain(said);
@@ -75,5 +75,5 @@ test('padding is said by its sides, once where they are alike', () => {
 });
 
 test('how a tile fills its cells is said by both ways', () => {
-  expect(words(setFit(['t1'], { inline: 'center' }, 1, 'band'))).toEqual(['Fit of Stat 1: centre, fill']);
+  expect(words(setFit(['t1'], { inline: 'center' }, 1, 'band'))).toEqual(['Fit of Stat 1: centre, stretch']);
 });

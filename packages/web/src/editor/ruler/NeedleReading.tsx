@@ -68,7 +68,7 @@ const BandButton = memo(function BandButton() {
       onClick={() => dispatch(shown(isOpen ? null : 'band'))}
     >
       {index > 0 && set > 0 && <i className="drop" aria-hidden />}
-      {index === 0 ? 'Widest band' : set === 0 ? 'All carried' : `${set} set here`}
+      {index === 0 ? 'Widest band' : set === 0 ? 'All inherited' : `${set} set here`}
     </button>
   );
 });

@@ -1,9 +1,11 @@
 import { areaMap, assignArea, boundsOf, paintArea, placeIn, type Tile } from '@noria/core';
 import { useId, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
+import { NamedInput } from '../../ui/NamedInput';
 import { Row } from '../../ui/Rows';
 import { warn } from '../../ui/notices/noticesSlice';
 import { putInArea } from '../actions/tiles';
+import { PLACE } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { shared } from './shared';
@@ -43,10 +45,9 @@ export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
     }
   };
   return (
-    <Row label="Area">
-      <input
+    <Row label={PLACE.area.label}>
+      <NamedInput
         list={list}
-        aria-label="Area"
         placeholder="none, or a new name"
         className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 placeholder:text-faint"
         value={typed ?? present}

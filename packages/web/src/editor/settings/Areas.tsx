@@ -24,7 +24,7 @@ export function Areas() {
               {columnEnd - columnStart} × {rowEnd - rowStart}
             </span>
             <SignButton
-              name={`Remove the area ${name}`}
+              name={`Remove area ${name}`}
               className="size-6!"
               onClick={() => dispatch(runHere('Remove area', removeArea(name, index, setFor)))}
             >
@@ -39,11 +39,11 @@ export function Areas() {
         aria-pressed={tool === 'areas'}
         onClick={() => dispatch(toolChosen(tool === 'areas' ? 'tiles' : 'areas'))}
       >
-        {tool === 'areas' ? 'Done painting' : 'Paint areas'}
+        {tool === 'areas' ? 'Stop painting areas' : 'Paint areas'}
       </Button>
       {tool === 'areas' && (
         <p className="text-[11.5px] text-soft">
-          Drag over cells on the stage, then name them. A tile is put in.
+          Drag over cells on the stage, then name the area. A free tile is put in it.
         </p>
       )}
     </Section>

@@ -1,7 +1,6 @@
 import {
-  carryArrangement,
+  inheritArrangement,
   isSetHere,
-  LIMITS,
   setArrangement,
   setCollectionLook,
   setEnlarges,
@@ -18,11 +17,13 @@ import { TypeSizeFields } from '../looks/TypeSizeFields';
 import { shown } from '../editorSlice';
 import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
+import { ARRANGEMENT, COLLECTION, LOOK } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectLevel, selectSetFor, selectView } from '../selectors';
-import { Air } from './Air';
+import { GapRows } from './GapRows';
 import { Areas } from './Areas';
 import { HeightRow } from './HeightRow';
+import { ChoiceRow } from './ChoiceRow';
 import { SetNumber } from './SetNumber';
 import { interfaceOf } from '../kinds';
 import { KindStrip } from '../kinds/KindStrip';
@@ -39,9 +40,9 @@ export function ArrangementSettings() {
   const setFor = useAppSelector(selectSetFor);
   const set = (name: string, values: Partial<ArrangementValues>) =>
     dispatch(runHere(name, setArrangement(values, index, setFor)));
-  const carried = (...of: (keyof ArrangementValues)[]) => ({
+  const inherited = (...of: (keyof ArrangementValues)[]) => ({
     setHere: of.some((value) => isSetHere(document, index, { of: value })),
-    onCarry: () => dispatch(runHere('Carry', carryArrangement(index, of))),
+    onInherit: () => dispatch(runHere('Inherit', inheritArrangement(index, of))),
   });
   // What only this kind has.
   const { Settings: OfKind, hasAreas } = interfaceOf(arrangement);
@@ -50,9 +51,9 @@ export function ArrangementSettings() {
   return (
     <>
       <Section title="Arrangement">
-        <KindStrip {...carried('kind')} />
+        <KindStrip {...inherited('kind')} />
         <Suspense>
-          <OfKind carried={carried} />
+          <OfKind inherited={inherited} />
         </Suspense>
         {!group && (
           <Row label="Page">
@@ -60,29 +61,26 @@ export function ArrangementSettings() {
           </Row>
         )}
       </Section>
-      <Air carried={carried} />
+      <GapRows inherited={inherited} />
       <Section title="Size">
-        <HeightRow carried={carried('height')} />
-        <Row label="Width" {...carried('maxInlineSize')}>
+        <HeightRow inherited={inherited('height')} />
+        <Row label="Width" help="Full, or limited and centred" {...inherited('maxInlineSize')}>
           <div className="grid grid-cols-2 gap-1.5">
             <Segments
-              name="Width"
               value={arrangement.maxInlineSize === null ? 'full' : 'most'}
               choices={[
                 { value: 'full', label: 'Full' },
-                { value: 'most', label: 'Centred' },
+                { value: 'most', label: 'Limited' },
               ]}
-              onChoose={(value) => set('Width', { maxInlineSize: value === 'full' ? null : 1200 })}
+              onChoose={(value) =>
+                set(ARRANGEMENT.maxInlineSize.label, { maxInlineSize: value === 'full' ? null : 1200 })
+              }
             />
             {arrangement.maxInlineSize !== null && (
               <SetNumber
-                name="Maximum width"
+                field={ARRANGEMENT.maxInlineSize}
                 value={arrangement.maxInlineSize}
-                least={LIMITS.narrowest}
-                most={10_000}
-                unit="px"
                 basis={layout.inlineSize}
-                step="Width"
                 command={(maxInlineSize) => setArrangement({ maxInlineSize }, index, setFor)}
               />
             )}
@@ -91,22 +89,26 @@ export function ArrangementSettings() {
       </Section>
       {hasAreas && <Areas />}
       <Section title="Look">
-        <Row label="Ground">
+        <Row label={COLLECTION.ground.label}>
           {group ? (
             typeof group.look.fill === 'string' && group.look.fill !== 'none' ? (
               <NamedColour
-                name="Ground"
+                name={COLLECTION.ground.label}
                 value={group.look.fill}
-                onSet={(fill, key) => dispatch(runHere('Ground', setLook([group.id], { fill }), key ?? null))}
+                onSet={(fill, key) =>
+                  dispatch(runHere(LOOK.fill.label, setLook([group.id], { fill }), key ?? null))
+                }
               />
             ) : (
-              <span className="text-sm text-soft">as the group’s fill</span>
+              <span className="text-sm text-soft">as the fill of the group</span>
             )
           ) : (
             <NamedColour
-              name="Ground"
+              name={COLLECTION.ground.label}
               value={document.look.ground}
-              onSet={(ground, key) => dispatch(runHere('Ground', setCollectionLook({ ground }), key ?? null))}
+              onSet={(ground, key) =>
+                dispatch(runHere(COLLECTION.ground.label, setCollectionLook({ ground }), key ?? null))
+              }
             />
           )}
         </Row>
@@ -123,69 +125,50 @@ function Looks() {
   const set = (step: string, values: Partial<CollectionLook>) =>
     dispatch(runHere(step, setCollectionLook(values)));
   const names = Object.keys(namedLooks).length;
-  const headingSizes = useBandLook('headingSize', null);
-  const bodySizes = useBandLook('bodySize', null);
+  const sizes = [
+    ['headingSize', useBandLook('headingSize', null)],
+    ['bodySize', useBandLook('bodySize', null)],
+  ] as const;
   return (
     <>
-      <Row label="Radius">
-        <NamedMeasure
-          name="Radius"
-          kind="radius"
-          value={look.radius}
-          most={LIMITS.radius}
-          step="Radius"
-          command={(radius) => setCollectionLook({ radius })}
-          onSet={(radius) => set('Radius', { radius })}
+      {(['radius', 'tilePadding'] as const).map((of) => (
+        <Row key={of} label={COLLECTION[of].label}>
+          <NamedMeasure
+            field={COLLECTION[of]}
+            kind={of === 'radius' ? 'radius' : 'space'}
+            value={look[of]}
+            command={(px) => setCollectionLook({ [of]: px })}
+            onSet={(px) => set(COLLECTION[of].label, { [of]: px })}
+          />
+        </Row>
+      ))}
+      {sizes.map(([of, sizes]) => (
+        <TypeSizeFields
+          key={of}
+          field={COLLECTION[of]}
+          value={sizes.value ?? look[of]}
+          command={(size) => sizes.command(size, setCollectionLook({ [of]: size }))}
+          onSet={(size) => sizes.set(COLLECTION[of].label, size, setCollectionLook({ [of]: size }))}
+          setHere={sizes.setHere}
+          onInherit={sizes.inherit}
         />
-      </Row>
-      <Row label="Padding">
-        <NamedMeasure
-          name="Padding of tiles"
-          kind="space"
-          value={look.tilePadding}
-          step="Padding"
-          command={(tilePadding) => setCollectionLook({ tilePadding })}
-          onSet={(tilePadding) => set('Padding', { tilePadding })}
-        />
-      </Row>
-      <TypeSizeFields
-        label="Heading size"
-        value={headingSizes.value ?? look.headingSize}
-        step="Type"
-        command={(headingSize) => headingSizes.command(headingSize, setCollectionLook({ headingSize }))}
-        onSet={(headingSize) => headingSizes.set('Type', headingSize, setCollectionLook({ headingSize }))}
-        setHere={headingSizes.setHere}
-        onCarry={headingSizes.carry}
-      />
-      <TypeSizeFields
-        label="Body size"
-        value={bodySizes.value ?? look.bodySize}
-        step="Type"
-        command={(bodySize) => bodySizes.command(bodySize, setCollectionLook({ bodySize }))}
-        onSet={(bodySize) => bodySizes.set('Type', bodySize, setCollectionLook({ bodySize }))}
-        setHere={bodySizes.setHere}
-        onCarry={bodySizes.carry}
-      />
-      <Row label="Shared">
+      ))}
+      <Row label="Styles">
         <div className="flex flex-wrap gap-1.5">
           <Button onClick={() => dispatch(shown('looks'))}>Named looks{names > 0 && ` (${names})`}</Button>
           <Button onClick={() => dispatch(shown('recipes'))}>Recipes</Button>
         </div>
       </Row>
-      <Row label="Pictures">
-        <Segments
-          name="Which pictures open large"
-          value={enlarges ?? 'some'}
-          choices={[
-            { value: 'some', label: 'As each says' },
-            { value: 'all', label: 'All open large' },
-          ]}
-          onChoose={(value) => dispatch(runHere('Open large', setEnlarges(value === 'all' ? 'all' : null)))}
-        />
-      </Row>
-      <Row label="Rows of data">
+      <ChoiceRow
+        field={COLLECTION.enlarges}
+        value={enlarges ?? 'some'}
+        onChoose={(value) =>
+          dispatch(runHere(COLLECTION.enlarges.label, setEnlarges(value === 'all' ? 'all' : null)))
+        }
+      />
+      <Row label="Data">
         <Button className="justify-self-start" onClick={() => dispatch(shown('table'))}>
-          Tiles from a table…
+          Import a table…
         </Button>
       </Row>
     </>

@@ -10,6 +10,10 @@ import { runHere } from '../here';
 const NEW: Badge = { words: 'New', inline: 'end', block: 'start', fill: '#1d2b2a', ink: '#ffffff' };
 const LIES = ['start', 'center', 'end'] as const;
 
+/** “top start” */
+const cornerWords = (block: Badge['block'], inline: Badge['inline']) =>
+  `${{ start: 'top', center: 'middle', end: 'bottom' }[block]} ${{ start: 'start', center: 'centre', end: 'end' }[inline]}`;
+
 /** Small words at a tile’s corners and edges. */
 export function Badges({ tile }: { tile: Tile }) {
   const dispatch = useAppDispatch();
@@ -33,7 +37,7 @@ export function Badges({ tile }: { tile: Tile }) {
                 onType={(words) => change(k, { words }, `${tile.id} badge ${k}`)}
               />
               <SignButton
-                name={`Take badge ${k + 1} off`}
+                name={`Remove badge ${k + 1}`}
                 className="size-6! shrink-0"
                 onClick={() => set(badges.filter((_, at) => at !== k))}
               >
@@ -53,7 +57,7 @@ export function Badges({ tile }: { tile: Tile }) {
       ))}
       <Row label={badges.length === 0 ? 'Badge' : ''}>
         <Button className="justify-self-start" onClick={() => set([...badges, NEW])}>
-          Add a badge
+          Add badge
         </Button>
       </Row>
     </>
@@ -86,7 +90,7 @@ function Corner({
               type="button"
               role="radio"
               aria-checked={badge.block === block && badge.inline === inline}
-              aria-label={`${block}, ${inline}`}
+              aria-label={cornerWords(block, inline)}
               className={`h-3 rounded-[2px] ${badge.block === block && badge.inline === inline ? 'bg-copper' : 'bg-field hover:bg-hair'}`}
               onClick={() => onChoose({ inline, block })}
             />

@@ -1,7 +1,6 @@
 import {
-  carryPlace,
+  inheritPlace,
   isSetHere,
-  LIMITS,
   needOf,
   placeIn,
   setHidden,
@@ -17,17 +16,18 @@ import { measurer } from '../engine/measurer';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { NumberField } from '../../ui/NumberField';
 import { Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
+import { PLACE, TILE } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectNeedle, selectSetFor, selectView } from '../selectors';
+import { ChoiceRow } from './ChoiceRow';
 import { NumberRow } from './NumberRow';
 import { shared } from './shared';
 import type { RootState } from '../state';
 
 const BY: Readonly<Record<Need['by'], string>> = {
-  figure: 'px, its figure',
-  words: 'px, its words',
-  line: 'px, its lines',
+  figure: 'px, by its figure',
+  words: 'px, by its words',
+  line: 'px, by its lines',
   nothing: 'px',
   hand: 'px, set',
 };
@@ -66,67 +66,48 @@ export const BandRows = memo(function BandRows({ tiles }: BandRowsProps) {
   const facts = useAppSelector((state) => factsOf(state, ids), shallowEqual);
   const setFor = useAppSelector(selectSetFor);
   const { index } = facts;
-  const carry = (of: 'order' | 'hidden') => () =>
-    dispatch(runHere('Carry', (draft) => ids.forEach((id) => carryPlace(id, index, [of])(draft))));
+  const { minimumWidth, keepWithNext } = TILE;
+  const inherit = (of: 'order' | 'hidden') => () =>
+    dispatch(runHere('Inherit', (draft) => ids.forEach((id) => inheritPlace(id, index, [of])(draft))));
   return (
     <>
       <NumberRow
-        label="Order"
+        field={PLACE.order}
         setHere={facts.orderHere}
-        onCarry={carry('order')}
-        name="Order"
+        onInherit={inherit('order')}
         value={facts.order}
-        least={-LIMITS.order}
-        most={LIMITS.order}
-        unit="lower is seen first"
-        step="Order seen"
         command={(order) => setOrder(ids, order, index, setFor)}
       />
-      <Row label="Shown" setHere={facts.hiddenHere} onCarry={carry('hidden')}>
-        <Segments<'shown' | 'hidden' | ''>
-          name="Shown"
-          value={facts.hidden === null ? '' : facts.hidden ? 'hidden' : 'shown'}
-          choices={[
-            { value: 'shown', label: 'Shown' },
-            { value: 'hidden', label: 'Hidden' },
-          ]}
-          onChoose={(value) =>
-            value !== '' &&
-            dispatch(
-              runHere(
-                value === 'hidden' ? 'Hide' : 'Show',
-                setHidden(ids, value === 'hidden', index, setFor),
-              ),
-            )
-          }
-        />
-      </Row>
+      <ChoiceRow
+        field={PLACE.hidden}
+        value={facts.hidden === null ? null : facts.hidden ? 'hidden' : 'shown'}
+        setHere={facts.hiddenHere}
+        onInherit={inherit('hidden')}
+        onChoose={(value) =>
+          dispatch(runHere(PLACE.hidden.label, setHidden(ids, value === 'hidden', index, setFor)))
+        }
+      />
       <Row
-        label="Never below"
+        label={minimumWidth.label}
+        help={minimumWidth.help}
         setHere={facts.isByHand}
-        onCarry={() => dispatch(runHere('Never below', setNeverBelow(ids, null)))}
+        reset="Set by hand. Press to measure it again."
+        onInherit={() => dispatch(runHere(minimumWidth.label, setNeverBelow(ids, null)))}
       >
         <NumberField
-          name="Never below"
           value={facts.need}
-          least={1}
-          most={LIMITS.track}
+          least={minimumWidth.least}
+          most={minimumWidth.most}
           unit={BY[facts.by]}
-          onSet={(px) => dispatch(runHere('Never below', setNeverBelow(ids, px)))}
+          onSet={(px) => dispatch(runHere(minimumWidth.label, setNeverBelow(ids, px)))}
         />
       </Row>
       {facts.withNext !== null && (
-        <Row label="Belongs">
-          <Segments
-            name="Belongs with the next tile"
-            value={facts.withNext ? 'next' : 'none'}
-            choices={[
-              { value: 'none', label: 'Alone' },
-              { value: 'next', label: 'With the next' },
-            ]}
-            onChoose={(value) => dispatch(runHere('Belongs', setWithNext(ids, value === 'next')))}
-          />
-        </Row>
+        <ChoiceRow
+          field={keepWithNext}
+          value={facts.withNext ? 'on' : 'off'}
+          onChoose={(value) => dispatch(runHere(keepWithNext.label, setWithNext(ids, value === 'on')))}
+        />
       )}
     </>
   );

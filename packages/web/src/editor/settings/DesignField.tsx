@@ -1,6 +1,7 @@
 import { applyDesign, readDesign, type DesignGrid } from '@noria/core';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
+import { NamedInput } from '../../ui/NamedInput';
 import { Row } from '../../ui/Rows';
 import { runHere } from '../here';
 import { freshId } from '../actions/freshId';
@@ -27,9 +28,8 @@ export function DesignField() {
   };
   return (
     <>
-      <Row label="From rows">
-        <input
-          aria-label="Cards of each row"
+      <Row label="From rows" help="How many cards each row has, as in 4, 3, 2">
+        <NamedInput
           aria-describedby="design-says"
           placeholder="4, 3, 2"
           className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 placeholder:text-faint"
@@ -56,7 +56,7 @@ const Said = ({ columns, rows, spans }: DesignGrid) => (
     <b className="figures text-ink">
       {columns} × {rows}
     </b>{' '}
-    with {spans.length} cards. Enter sets it.
+    with {spans.length} cards. Press Enter to set it.
   </>
 );
 

@@ -2,12 +2,17 @@ import { LIMITS, setArrangement, type GridHeight } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
+import { ARRANGEMENT } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
 import { SetNumber } from './SetNumber';
 
+const FIELD = ARRANGEMENT.height;
+const FIXED = { label: FIELD.label, unit: 'px', least: 1, most: LIMITS.height };
+const SHARE = { label: FIELD.label, unit: '% of the screen, at least', least: 1, most: 400 };
+
 /** How high the grid is: by its content, so many px, or a share of the screen. */
-export function HeightRow({ carried }: { carried: { setHere: boolean; onCarry: () => void } }) {
+export function HeightRow({ inherited }: { inherited: { setHere: boolean; onInherit: () => void } }) {
   const dispatch = useAppDispatch();
   const { arrangement, index } = useAppSelector(selectBand);
   const layout = useAppSelector(selectLayout);
@@ -19,38 +24,27 @@ export function HeightRow({ carried }: { carried: { setHere: boolean; onCarry: (
     return kind === 'screen' ? { kind, share: 1 } : { kind };
   };
   return (
-    <Row label="Height" {...carried}>
+    <Row label={FIELD.label} {...inherited}>
       <div className="grid gap-1">
         <Segments
-          name="Height"
           value={height.kind}
-          choices={[
-            { value: 'content', label: 'Content' },
-            { value: 'fixed', label: 'Fixed' },
-            { value: 'screen', label: 'Screen' },
-          ]}
-          onChoose={(kind) => dispatch(runHere('Height', command(next(kind))))}
+          choices={FIELD.choices}
+          onChoose={(kind) => dispatch(runHere(FIELD.label, command(next(kind))))}
         />
         {height.kind === 'fixed' && (
           <SetNumber
-            name="Height"
+            field={FIXED}
+            name="Fixed height"
             value={height.px}
-            least={1}
-            most={LIMITS.height}
-            unit="px"
             basis={layout.blockSize}
-            step="Height"
             command={(px) => command({ kind: 'fixed', px })}
           />
         )}
         {height.kind === 'screen' && (
           <SetNumber
-            name="Height"
+            field={SHARE}
+            name="Minimum height"
             value={Math.round(height.share * 100)}
-            least={1}
-            most={400}
-            unit="% of the screen, at least"
-            step="Height"
             command={(percent) => command({ kind: 'screen', share: percent / 100 })}
           />
         )}

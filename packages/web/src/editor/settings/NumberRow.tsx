@@ -1,14 +1,14 @@
-import type { ComponentProps } from 'react';
-import { Row } from '../../ui/Rows';
-import { SetNumber } from './SetNumber';
+import { Row, type RowProps } from '../../ui/Rows';
+import { SetNumber, type SetNumberProps } from './SetNumber';
 
-type NumberRowProps = Omit<ComponentProps<typeof Row>, 'children'> & ComponentProps<typeof SetNumber>;
+type NumberRowProps = Pick<RowProps, 'setHere' | 'onInherit'> & Omit<SetNumberProps, 'name'>;
 
 /** A row with one number of the collection. */
-export function NumberRow({ label, setHere = false, onCarry, ...number }: NumberRowProps) {
+export function NumberRow({ setHere = false, onInherit, ...number }: NumberRowProps) {
+  const { label, help } = number.field;
   return (
-    <Row label={label} setHere={setHere} {...(onCarry && { onCarry })}>
-      <SetNumber {...number} />
+    <Row label={label} setHere={setHere} {...(help && { help })} {...(onInherit && { onInherit })}>
+      <SetNumber {...number} name={null} />
     </Row>
   );
 }

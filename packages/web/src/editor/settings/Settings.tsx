@@ -28,7 +28,7 @@ export function Settings() {
   const [tile] = inHand;
   const heading =
     inHand.length > 1
-      ? { title: `${inHand.length} tiles`, what: 'what is set is set for all' }
+      ? { title: `${inHand.length} tiles`, what: 'settings apply to all' }
       : tile
         ? {
             title: tile.name,

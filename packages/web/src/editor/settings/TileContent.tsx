@@ -5,6 +5,7 @@ import { useAppDispatch } from '../hooks';
 import { Section, Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
 import { CommandButton } from '../commands/CommandButton';
+import { TILE } from '../fields/fields';
 import { runHere } from '../here';
 import { warn } from '../../ui/notices/noticesSlice';
 import { Badges } from './Badges';
@@ -18,19 +19,22 @@ export const TileContent = memo(
     const lead = (address: string) => {
       const link = address.trim() === '' ? undefined : address.trim();
       if (link !== undefined && !isAddress(link))
-        dispatch(warn('A link leads to https://…, mailto:, tel:, #part or a relative address.'));
-      else dispatch(runHere('Link', setTile([tile.id], { link }), `${tile.id} link`));
+        dispatch(warn('This link was not set: write https://…, mailto:, tel:, #part or a relative address.'));
+      else dispatch(runHere(TILE.link.label, setTile([tile.id], { link }), `${tile.id} link`));
     };
     return (
       <Section title="Content">
-        <Row label="Name">
+        <Row label={TILE.name.label}>
           <WordsField
-            name="Name"
             value={tile.name}
             onType={(value) =>
               value.trim() &&
               dispatch(
-                runHere('Name', setTile([tile.id], { name: value.slice(0, LIMITS.name) }), `${tile.id} name`),
+                runHere(
+                  TILE.name.label,
+                  setTile([tile.id], { name: value.slice(0, LIMITS.name) }),
+                  `${tile.id} name`,
+                ),
               )
             }
           />
@@ -50,13 +54,8 @@ export const TileContent = memo(
           </Row>
         )}
         {!isLink(tile) && (
-          <Row label="Leads to">
-            <WordsField
-              name="Where the tile leads"
-              hint="nowhere; https://… or #part"
-              value={tile.link ?? ''}
-              onType={lead}
-            />
+          <Row label={TILE.link.label} help="Where a press on the tile leads">
+            <WordsField hint="none; https://… or #part" value={tile.link ?? ''} onType={lead} />
           </Row>
         )}
         <Badges tile={tile} />

@@ -1,6 +1,6 @@
 import {
   hasCells,
-  carryPlace,
+  inheritPlace,
   isSetHere,
   LIMITS,
   placeIn,
@@ -17,19 +17,13 @@ import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { fitTiles } from '../actions/place';
+import { LIES, PLACE, TILE } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { NumberRow } from './NumberRow';
 import { SetNumber } from './SetNumber';
 import { shared } from './shared';
 import type { RootState } from '../state';
-
-const LIES: readonly { readonly value: Lie; readonly label: string }[] = [
-  { value: 'fill', label: 'Fill' },
-  { value: 'start', label: 'Start' },
-  { value: 'center', label: 'Mid' },
-  { value: 'end', label: 'End' },
-];
 
 /** What is shown, in plain values, so that it rests while tiles are only moved. */
 function factsOf(state: RootState, ids: readonly TileId[]) {
@@ -60,8 +54,8 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
   const facts = useAppSelector((state) => factsOf(state, ids), shallowEqual);
   const setFor = useAppSelector(selectSetFor);
   const { index } = facts;
-  const carry = (of: 'fit' | 'layer') => () =>
-    dispatch(runHere('Carry', (draft) => ids.forEach((id) => carryPlace(id, index, [of])(draft))));
+  const inherit = (of: 'fit' | 'layer') => () =>
+    dispatch(runHere('Inherit', (draft) => ids.forEach((id) => inheritPlace(id, index, [of])(draft))));
   const sizeNow = (size: 'inlineSize' | 'blockSize') =>
     selectLayout(store.getState()).tiles.find(({ id }) => id === ids[0])?.[size];
   const axes = [
@@ -75,22 +69,21 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
       {(facts.fills ? axes : []).map(({ lie, size, label, own }) => {
         const [value, ownSize] = [facts[lie], facts[size]];
         return (
-          <Row key={lie} label={label} setHere={facts.fitHere} onCarry={carry('fit')}>
+          <Row key={lie} label={label} setHere={facts.fitHere} onInherit={inherit('fit')}>
             <div className="grid gap-1">
               <Segments<Lie | ''>
-                name={label}
                 value={value ?? ''}
                 choices={LIES}
                 onChoose={(chosen) => chosen !== '' && dispatch(fitTiles({ [lie]: chosen }))}
               />
               {value !== null && value !== 'fill' && (
-                <div className="grid grid-cols-2 gap-1">
+                <div className="grid gap-1">
                   <Segments
-                    name={own}
+                    name={`${own}, how`}
                     value={ownSize === null ? 'content' : 'own'}
                     choices={[
-                      { value: 'content', label: 'Hugs' },
-                      { value: 'own', label: 'Sized' },
+                      { value: 'content', label: 'Fit content' },
+                      { value: 'own', label: 'Own size' },
                     ]}
                     onChoose={(chosen) =>
                       dispatch(
@@ -102,13 +95,9 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
                   />
                   {ownSize !== null && (
                     <SetNumber
-                      name={own}
+                      field={{ label: own, unit: 'px', least: 1, most: LIMITS.track }}
                       value={ownSize}
-                      least={1}
-                      most={LIMITS.track}
-                      unit="px"
                       basis={sizeNow(size) ?? NaN}
-                      step="Fit"
                       command={(px) => setFit(ids, { [size]: px }, index, setFor)}
                     />
                   )}
@@ -119,27 +108,13 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
         );
       })}
       <NumberRow
-        label="Layer"
+        field={PLACE.layer}
         setHere={facts.layerHere}
-        onCarry={carry('layer')}
-        name="Layer"
+        onInherit={inherit('layer')}
         value={facts.layer}
-        least={-LIMITS.layer}
-        most={LIMITS.layer}
-        unit="higher lies over"
-        step="Layer"
         command={(layer) => setLayer(ids, layer, index, setFor)}
       />
-      <NumberRow
-        label="Weight"
-        name="Weight"
-        value={facts.weight}
-        least={1}
-        most={5}
-        unit="of 5, for proposals"
-        step="Weight"
-        command={(weight) => setWeight(ids, weight)}
-      />
+      <NumberRow field={TILE.weight} value={facts.weight} command={(weight) => setWeight(ids, weight)} />
     </Section>
   );
 });

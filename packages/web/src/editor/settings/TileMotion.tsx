@@ -1,9 +1,10 @@
 import { setTile, type Motion, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
-import { Section, Row } from '../../ui/Rows';
-import { Segments } from '../../ui/Segments';
+import { Section } from '../../ui/Rows';
+import { MOTION } from '../fields/fields';
 import { runHere } from '../here';
+import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
 
 const STILL: Motion = { opens: 'none', points: 'none' };
@@ -27,31 +28,8 @@ export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly 
   };
   return (
     <Section title="Motion">
-      <Row label="Opens">
-        <Segments<Motion['opens']>
-          name="Opens"
-          value={motion.opens}
-          choices={[
-            { value: 'none', label: 'Still' },
-            { value: 'fade', label: 'Fade' },
-            { value: 'rise', label: 'Rise' },
-            { value: 'grow', label: 'Grow' },
-          ]}
-          onChoose={(opens) => set({ opens })}
-        />
-      </Row>
-      <Row label="Pointed at">
-        <Segments<Motion['points']>
-          name="Pointed at"
-          value={motion.points}
-          choices={[
-            { value: 'none', label: 'Still' },
-            { value: 'lift', label: 'Lifts' },
-            { value: 'near', label: 'Nears' },
-          ]}
-          onChoose={(points) => set({ points })}
-        />
-      </Row>
+      <ChoiceRow field={MOTION.opens} value={motion.opens} onChoose={(opens) => set({ opens })} />
+      <ChoiceRow field={MOTION.points} value={motion.points} onChoose={(points) => set({ points })} />
     </Section>
   );
 }, sameTiles);

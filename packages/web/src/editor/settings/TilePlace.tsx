@@ -1,8 +1,9 @@
-import { carryPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
+import { inheritPlace, isSetHere, LIMITS, placeIn, setPin, type Tile } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { NumberField } from '../../ui/NumberField';
 import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
+import { PLACE } from '../fields/fields';
 import { runHere } from '../here';
 import { pinTiles, sayPlace, spanTiles } from '../actions/place';
 import { selectBand, selectLayout, selectView } from '../selectors';
@@ -28,15 +29,15 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
       isSetHere(document, band.index, { tile: id, of: 'columnSpan' }) ||
       isSetHere(document, band.index, { tile: id, of: 'rowSpan' }),
   );
-  const carry = () =>
+  const inherit = () =>
     dispatch(
-      runHere('Carry', (draft) =>
-        tiles.forEach(({ id }) => carryPlace(id, band.index, ['columnSpan', 'rowSpan'])(draft)),
+      runHere('Inherit', (draft) =>
+        tiles.forEach(({ id }) => inheritPlace(id, band.index, ['columnSpan', 'rowSpan'])(draft)),
       ),
     );
   const hold = (cell: { column: number; row: number }) => {
     if (!only) return;
-    dispatch(runHere('Pin', setPin([only.id], band.index, cell)));
+    dispatch(runHere(PLACE.pin.label, setPin([only.id], band.index, cell)));
     dispatch(sayPlace());
   };
 
@@ -45,16 +46,16 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   const heldBy = holding?.by ?? 'pin';
   const isHeld = places.every((place) => Boolean(place[heldBy]));
   const heldHere = tiles.some(({ id }) => isSetHere(document, band.index, { tile: id, of: heldBy }));
-  const carryHeld = () =>
+  const inheritHeld = () =>
     dispatch(
-      runHere('Carry', (draft) => tiles.forEach(({ id }) => carryPlace(id, band.index, [heldBy])(draft))),
+      runHere('Inherit', (draft) => tiles.forEach(({ id }) => inheritPlace(id, band.index, [heldBy])(draft))),
     );
   const unit = (span: number) => {
     const word = kindData(kind).column ?? 'column';
     return span === 1 ? word : `${word}s`;
   };
   const spanRow = (
-    <Row label="Span" setHere={setHere} onCarry={carry}>
+    <Row label="Span" setHere={setHere} onInherit={inherit}>
       <div className="grid grid-cols-2 gap-1.5">
         <NumberField
           name="Column span"
@@ -78,7 +79,7 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
     </Row>
   );
   const pinnedAt = pinned && at && (
-    <Row label="Held at">
+    <Row label="Pinned at">
       <div className="grid grid-cols-2 gap-1.5">
         <NumberField
           name="Column line"
@@ -104,9 +105,8 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
     <Section title="Place">
       {spans !== 'none' && spanRow}
       {holding && (
-        <Row label={holding.label} {...(heldBy !== 'pin' && { setHere: heldHere, onCarry: carryHeld })}>
+        <Row label={holding.label} {...(heldBy !== 'pin' && { setHere: heldHere, onInherit: inheritHeld })}>
           <Segments
-            name={holding.label}
             value={isHeld ? 'held' : 'free'}
             choices={[
               { value: 'free', label: holding.free },

@@ -1,6 +1,6 @@
 import {
-  carryLook,
-  carryLookEverywhere,
+  inheritLook,
+  inheritLookEverywhere,
   setBandLook,
   setBandTypeSizes,
   type BandLook,
@@ -30,9 +30,9 @@ export function useBandLook<F extends keyof BandLook>(field: F, ids: readonly Ti
       const look: BandLook | undefined = ids === null ? bands[k]?.typeSizes : bands[k]?.looks?.[first];
       return look?.[field];
     };
-    let carried: BandLook[F] | undefined;
-    for (let k = 0; k < here; k++) carried = own(k) ?? carried;
-    return { index: here, value: carried, setHere: here > 0 && own(here - 1) !== undefined };
+    let inherited: BandLook[F] | undefined;
+    for (let k = 0; k < here; k++) inherited = own(k) ?? inherited;
+    return { index: here, value: inherited, setHere: here > 0 && own(here - 1) !== undefined };
   }, shallowEqual);
   const command = (next: BandLook[F] | TypeSize, everywhere: Command): Command => {
     if (index > 0 && setFor === 'band' && typeof next !== 'object' && !isName(next)) {
@@ -41,15 +41,15 @@ export function useBandLook<F extends keyof BandLook>(field: F, ids: readonly Ti
     }
     return (draft) => {
       everywhere(draft);
-      if (setFor === 'all') carryLookEverywhere(ids, [field])(draft);
+      if (setFor === 'all') inheritLookEverywhere(ids, [field])(draft);
     };
   };
   return {
     /** What bands set; left out: nothing, it is as everywhere. */
     value,
     setHere,
-    carry: () => {
-      dispatch(runHere('Carry', carryLook(ids, index, [field])));
+    inherit: () => {
+      dispatch(runHere('Inherit', inheritLook(ids, index, [field])));
     },
     command,
     set: (step: string, next: BandLook[F] | TypeSize, everywhere: Command) => {

@@ -1,5 +1,5 @@
 import {
-  carriedArrangement,
+  inheritedArrangement,
   contentCss,
   hasFluidType,
   isApart,
@@ -94,7 +94,7 @@ export function clippedTiles(
     y: number,
     around: Edge | null,
   ): Clipped[] => {
-    const arrangement = carriedArrangement(levelOf(document, level), band);
+    const arrangement = inheritedArrangement(levelOf(document, level), band);
     const own = kindData(arrangement.kind).edge?.({
       arrangement,
       level,

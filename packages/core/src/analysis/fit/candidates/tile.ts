@@ -2,7 +2,7 @@ import { levelOf } from '../../../document/levels.js';
 import { bandLookIn, documentIn } from '../../../document/bandLooks.js';
 import { measureOf, typeSizeOf } from '../../../look/named.js';
 import { coloursOf, legibleInk } from '../../../look/ink.js';
-import { carryPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
+import { inheritPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
 import { setBandLook } from '../../../edit/commands/bandLooks.js';
 import { moveInOrder, setAlternativeText, setPart } from '../../../edit/commands/tiles.js';
 import { partsOf, pictureOf } from '../../../document/card.js';
@@ -34,7 +34,7 @@ export function* apart({ finding, document, place, id, index, at }: Case): Gener
       'Back to reading order',
       at((draft) => tiles.forEach((each) => setOrder([each], 0, index, 'band')(draft))),
     );
-    if (index > 0) yield tame('Carry its place', at(carryPlace(id, index, ['order', 'pin', 'area'])));
+    if (index > 0) yield tame('Inherit its place', at(inheritPlace(id, index, ['order', 'pin', 'area'])));
   }
 }
 

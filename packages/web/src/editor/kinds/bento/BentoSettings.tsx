@@ -1,4 +1,5 @@
-import { LIMITS, setColumnCount } from '@noria/core';
+import { setColumnCount } from '@noria/core';
+import { ARRANGEMENT } from '../../fields/fields';
 import { useAppSelector } from '../../hooks';
 import { Row } from '../../../ui/Rows';
 import { rounded } from '../../../ui/words';
@@ -8,10 +9,10 @@ import { GridMatrix } from '../../settings/GridMatrix';
 import { SetNumber } from '../../settings/SetNumber';
 import { EqualCells } from './EqualCells';
 import { FlowRows } from '../FlowRows';
-import type { Carried } from '../carried';
+import type { Inherited } from '../inherited';
 
 /** Columns and rows that are listed. */
-export function BentoSettings({ carried }: { carried: Carried }) {
+export function BentoSettings({ inherited }: { inherited: Inherited }) {
   const layout = useAppSelector(selectLayout);
   const { arrangement, index } = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
@@ -19,14 +20,12 @@ export function BentoSettings({ carried }: { carried: Carried }) {
   return (
     <>
       <GridMatrix />
-      <Row label="Columns" {...carried('columns')}>
+      <Row label={ARRANGEMENT.columns.label} {...inherited('columns')}>
         <div className="grid grid-cols-2 items-center gap-1.5">
           <SetNumber
-            name="Columns"
+            field={ARRANGEMENT.columns}
+            name={null}
             value={arrangement.columns.length}
-            least={1}
-            most={LIMITS.columns}
-            step="Columns"
             command={(count) => setColumnCount(count, index, setFor)}
           />
           <span className="truncate text-sm text-soft" data-testid="even-column">
@@ -35,12 +34,12 @@ export function BentoSettings({ carried }: { carried: Carried }) {
                 of <span className="figures">{(layout.columns[0]?.size ?? 0).toFixed(1)}</span> px
               </>
             ) : (
-              'of their own'
+              'of different widths'
             )}
           </span>
         </div>
       </Row>
-      <FlowRows carried={carried} beside={<EqualCells />} />
+      <FlowRows inherited={inherited} beside={<EqualCells />} />
       <DesignField />
     </>
   );

@@ -1,75 +1,52 @@
-import { fanOf, LIMITS } from '@noria/core';
+import { fanOf } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Row } from '../../../ui/Rows';
-import { Segments } from '../../../ui/Segments';
 import { selectBand } from '../../selectors';
+import { ChoiceRow } from '../../settings/ChoiceRow';
 import { NumberRow } from '../../settings/NumberRow';
 import { SetNumber } from '../../settings/SetNumber';
 import { useKind } from '../useKind';
-import type { Carried } from '../carried';
+import type { Inherited } from '../inherited';
+import { FAN } from './fields';
 
 /** How large the cards of a fan are and what covered ones show. */
-export function FanSettings({ carried }: { carried: Carried }) {
+export function FanSettings({ inherited }: { inherited: Inherited }) {
   const { arrangement } = useAppSelector(selectBand);
   const { command, set } = useKind('fan');
   const fan = fanOf(arrangement);
-  const size = { least: 1, most: LIMITS.track } as const;
   return (
     <>
-      <Row label="Axis" {...carried('fan')}>
-        <Segments
-          name="Axis"
-          value={fan.axis}
-          choices={[
-            { value: 'inline', label: 'Across' },
-            { value: 'block', label: 'Down' },
-          ]}
-          onChoose={(axis) => set('Axis', { axis })}
-        />
-      </Row>
-      <Row label="Card">
+      <ChoiceRow
+        field={FAN.axis}
+        value={fan.axis}
+        {...inherited('fan')}
+        onChoose={(axis) => set(FAN.axis.label, { axis })}
+      />
+      <Row label="Cards">
         <div className="grid grid-cols-2 gap-1.5">
           {fan.axis === 'inline' && (
             <SetNumber
-              name="Width of cards"
+              field={FAN.inlineSize}
               value={fan.inlineSize}
-              {...size}
               unit="px wide"
-              step="Card"
               command={(inlineSize) => command({ inlineSize })}
             />
           )}
           <SetNumber
-            name="Height of cards"
+            field={FAN.blockSize}
             value={fan.blockSize}
-            {...size}
             unit="px high"
-            step="Card"
             command={(blockSize) => command({ blockSize })}
           />
         </div>
       </Row>
       <NumberRow
-        label="Strip"
-        name="Strip"
+        field={FAN.strip}
         value={fan.strip}
-        least={0}
-        most={LIMITS.track}
         unit={fan.axis === 'inline' ? 'px at most' : 'px'}
-        step="Strip"
         command={(strip) => command({ strip })}
       />
-      <Row label="Open">
-        <Segments
-          name="Card that lies open"
-          value={fan.open}
-          choices={[
-            { value: 'first', label: 'The first' },
-            { value: 'last', label: 'The last' },
-          ]}
-          onChoose={(open) => set('Open', { open })}
-        />
-      </Row>
+      <ChoiceRow field={FAN.open} value={fan.open} onChoose={(open) => set(FAN.open.label, { open })} />
       <p className="mt-1 rounded-s bg-field p-2 text-sm text-soft">
         In the page a card opens when it is pointed at, tapped, or reached with the keyboard.
       </p>

@@ -14,8 +14,8 @@ export const fan: KindInterface = {
   Settings: whenShown(() => import('./FanSettings').then((file) => file.FanSettings)),
   Gives: CardsGiven,
   values: {
-    field: 'fan',
-    name: 'Cards',
+    of: 'fan',
+    label: 'Cards',
     says: (value) => {
       const { axis, inlineSize, blockSize } = value as {
         readonly axis: string;

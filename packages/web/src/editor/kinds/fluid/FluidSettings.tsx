@@ -1,16 +1,10 @@
-import {
-  columnsThatFit,
-  fluidOf,
-  LIMITS,
-  minimumsFor,
-  setOfKind,
-  type ArrangementValues,
-  type FluidColumns,
-} from '@noria/core';
+import { columnsThatFit, fluidOf, LIMITS, minimumsFor, setOfKind, type FluidColumns } from '@noria/core';
 import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../hooks';
 import { FlowRows } from '../FlowRows';
+import type { Inherited } from '../inherited';
+import { FLUID } from './fields';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
@@ -21,12 +15,8 @@ import { selectBand, selectLayout, selectSetFor, selectView } from '../../select
 import { NumberRow } from '../../settings/NumberRow';
 import { SetNumber } from '../../settings/SetNumber';
 
-interface FluidSettingsProps {
-  readonly carried: (...of: (keyof ArrangementValues)[]) => { setHere: boolean; onCarry: () => void };
-}
-
 /** How many columns there are where as many are taken as fit. */
-export function FluidSettings({ carried }: FluidSettingsProps) {
+export function FluidSettings({ inherited }: { inherited: Inherited }) {
   const dispatch = useAppDispatch();
   const { order } = useAppSelector(selectView);
   const { arrangement, index } = useAppSelector(selectBand);
@@ -43,84 +33,67 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
     dispatch(runHere(step, setOfKind('fluid', values, index, setFor)));
   return (
     <>
-      <Row label="Few tiles" {...carried('fluid')}>
+      <Row label={FLUID.repeat.label} {...inherited('fluid')}>
         <RadioGroup.Root
-          aria-label="With few tiles"
+          aria-label={FLUID.repeat.label}
           value={fluid.repeat}
-          onValueChange={(repeat) => set('Repeat', { repeat: repeat as FluidColumns['repeat'] })}
+          onValueChange={(repeat) => set(FLUID.repeat.label, { repeat: repeat as FluidColumns['repeat'] })}
           className="grid grid-cols-2 gap-1.5 py-1"
         >
-          {(['auto-fit', 'auto-fill'] as const).map((repeat) => (
+          {FLUID.repeat.choices.map(({ value, label }) => (
             <RadioGroup.Item
-              key={repeat}
-              value={repeat}
-              title={
-                repeat === 'auto-fit'
-                  ? 'Few tiles share the whole width'
-                  : 'Few tiles keep their width; room for more stays'
-              }
+              key={value}
+              value={value}
+              title={label}
               className="grid gap-1 rounded-s bg-field p-1.5 text-left text-[11px] text-soft data-[state=checked]:text-ink data-[state=checked]:outline-2 data-[state=checked]:outline-copper"
             >
-              <FewTiles repeat={repeat} columns={Math.max(now, 3)} />
-              <span className="figures">{repeat}</span>
+              <FewTiles repeat={value} columns={Math.max(now, 3)} />
+              <span className="figures">{value}</span>
             </RadioGroup.Item>
           ))}
         </RadioGroup.Root>
       </Row>
       <NumberRow
-        label="Minimum"
-        name="Least width of a column"
+        field={FLUID.min}
         value={fluid.min}
-        least={1}
-        most={LIMITS.track}
         whole={false}
-        unit="px a column"
-        step="Minimum"
         command={(min) => setOfKind('fluid', { min }, index, setFor)}
       />
-      <Row label="At most">
+      <Row label={FLUID.max.label}>
         <div className={`grid gap-1.5 ${fluid.max === null ? '' : 'grid-cols-2'}`}>
           <Segments
-            name="Number of columns"
             value={fluid.max === null ? 'any' : 'most'}
             choices={[
-              { value: 'any', label: fluid.max === null ? 'All that fit' : 'All' },
+              { value: 'any', label: fluid.max === null ? 'As many as fit' : 'All' },
               { value: 'most', label: 'Limit' },
             ]}
-            onChoose={(value) => set('At most', { max: value === 'any' ? null : Math.max(1, now) })}
+            onChoose={(value) => set(FLUID.max.label, { max: value === 'any' ? null : Math.max(1, now) })}
           />
           {fluid.max !== null && (
             <SetNumber
-              name="Greatest number of columns"
+              field={FLUID.max}
+              name="Maximum number of columns"
               value={fluid.max}
-              least={1}
-              most={LIMITS.columns}
-              unit="columns"
-              step="At most"
               command={(max) => setOfKind('fluid', { max }, index, setFor)}
             />
           )}
         </div>
       </Row>
-      <Row label="Spans">
+      <Row label={FLUID.spansFrom.label} help={FLUID.spansFrom.help}>
         <div className={`grid gap-1.5 ${fluid.spansFrom === null ? '' : 'grid-cols-2'}`}>
           <Segments
-            name="Spans apply"
             value={fluid.spansFrom === null ? 'fit' : 'from'}
             choices={[
               { value: 'fit', label: fluid.spansFrom === null ? 'Where they fit' : 'Fit' },
               { value: 'from', label: 'From' },
             ]}
-            onChoose={(value) => set('Spans from', { spansFrom: value === 'fit' ? null : 720 })}
+            onChoose={(value) => set(FLUID.spansFrom.label, { spansFrom: value === 'fit' ? null : 720 })}
           />
           {fluid.spansFrom !== null && (
             <SetNumber
+              field={FLUID.spansFrom}
               name="Spans apply from"
               value={fluid.spansFrom}
-              least={0}
-              most={LIMITS.track}
-              unit="px"
-              step="Spans from"
               command={(spansFrom) => setOfKind('fluid', { spansFrom }, index, setFor)}
             />
           )}
@@ -132,27 +105,27 @@ export function FluidSettings({ carried }: FluidSettingsProps) {
           <span className="figures" data-testid="even-column">
             {((inner - (now - 1) * columnGap) / now).toFixed(1)}
           </span>{' '}
-          px here, for {count(order.length, 'tile').toLowerCase()}.
+          px at this width, for {count(order.length, 'tile').toLowerCase()}.
         </p>
         <div className="grid grid-cols-[1fr_auto] items-center gap-1.5">
           <NumberField
-            name="Columns wanted here"
+            name="Columns wanted at this width"
             value={wanted}
             least={1}
             most={LIMITS.columns}
-            unit="columns here?"
+            unit={wanted === 1 ? 'column' : 'columns'}
             onSet={setWanted}
           />
-          <Button disabled={least < 1} onClick={() => set('Minimum', { min: least })}>
-            Take <span className="figures">{least}</span>
+          <Button disabled={least < 1} onClick={() => set(FLUID.min.label, { min: least })}>
+            Set <span className="figures">{least}</span> px
           </Button>
         </div>
         <p className="text-soft" data-testid="minimum-range">
-          Minimum above <span className="figures">{Number(range.above.toFixed(2))}</span>, up to{' '}
+          Column width above <span className="figures">{Number(range.above.toFixed(2))}</span>, up to{' '}
           <span className="figures">{Number(range.upTo.toFixed(2))}</span> px.
         </p>
       </div>
-      <FlowRows carried={carried} />
+      <FlowRows inherited={inherited} />
     </>
   );
 }

@@ -7,8 +7,8 @@ export const fluid: KindInterface = {
   Settings: whenShown(() => import('./FluidSettings').then((file) => file.FluidSettings)),
   Gives: () => <ColumnsGiven word="column" />,
   values: {
-    field: 'fluid',
-    name: 'Fluid columns',
+    of: 'fluid',
+    label: 'Fluid columns',
     says: (value) => {
       const { repeat, min } = value as { readonly repeat: string; readonly min: number };
       return `${repeat}, ${min} px`;

@@ -1,39 +1,35 @@
-import { evenLanes, laneCountOf, laneEnds, laneImbalance, LIMITS, masonryOf } from '@noria/core';
+import { evenLanes, laneCountOf, laneEnds, laneImbalance, masonryOf } from '@noria/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
-import { Segments } from '../../../ui/Segments';
 import { count } from '../../../ui/words';
 import { announce } from '../../../ui/notices/noticesSlice';
 import { runHere } from '../../here';
 import { selectBand, selectLayout, selectView } from '../../selectors';
+import { ChoiceRow } from '../../settings/ChoiceRow';
 import { NumberRow } from '../../settings/NumberRow';
 import { SetNumber } from '../../settings/SetNumber';
+import { MASONRY } from './fields';
 import { ColumnCountRows } from '../ColumnCountRows';
 import { useKind } from '../useKind';
-import type { Carried } from '../carried';
+import type { Inherited } from '../inherited';
 
 /** Lanes of one width, how tiles take them, and how even they end. */
-export function MasonrySettings({ carried }: { carried: Carried }) {
+export function MasonrySettings({ inherited }: { inherited: Inherited }) {
   const { arrangement } = useAppSelector(selectBand);
   const { columns } = useAppSelector(selectLayout);
   const { command, set } = useKind('masonry');
   const lanes = masonryOf(arrangement);
   return (
     <>
-      <Row label="Tiles run" {...carried('masonry')}>
-        <Segments
-          name="Direction of lanes"
-          value={lanes.direction}
-          choices={[
-            { value: 'block', label: 'Down' },
-            { value: 'inline', label: 'Along' },
-          ]}
-          onChoose={(direction) => set('Direction', { direction })}
-        />
-      </Row>
+      <ChoiceRow
+        field={MASONRY.direction}
+        value={lanes.direction}
+        {...inherited('masonry')}
+        onChoose={(direction) => set(MASONRY.direction.label, { direction })}
+      />
       {lanes.direction === 'block' ? (
         <ColumnCountRows
           what="lanes"
@@ -41,52 +37,33 @@ export function MasonrySettings({ carried }: { carried: Carried }) {
           now={columns.length}
           command={command}
           setHere={false}
-          onCarry={() => undefined}
+          onInherit={() => undefined}
         />
       ) : (
         <Row label="Lanes">
           <div className="grid grid-cols-2 gap-1.5">
             <SetNumber
-              name="Lanes"
+              field={MASONRY.count}
               value={laneCountOf(lanes)}
-              least={1}
-              most={LIMITS.columns}
-              unit="lanes"
-              step="Lanes"
               command={(count) => command({ count })}
             />
             <SetNumber
-              name="Height of lanes"
+              field={MASONRY.laneSize}
               value={lanes.laneSize}
-              least={1}
-              most={LIMITS.track}
-              unit="px high"
-              step="Lanes"
               command={(laneSize) => command({ laneSize })}
             />
           </div>
         </Row>
       )}
-      <Row label="Order">
-        <Segments
-          name="Order in lanes"
-          value={lanes.order}
-          choices={[
-            { value: 'balanced', label: 'Balanced' },
-            { value: 'kept', label: 'In turn' },
-          ]}
-          onChoose={(order) => set('Order in lanes', { order })}
-        />
-      </Row>
+      <ChoiceRow
+        field={MASONRY.order}
+        value={lanes.order}
+        onChoose={(order) => set(MASONRY.order.label, { order })}
+      />
       {lanes.order === 'balanced' && (
         <NumberRow
-          label="Tolerance"
-          name="Flow tolerance"
+          field={MASONRY.tolerance}
           value={lanes.tolerance}
-          least={0}
-          most={LIMITS.track}
-          unit="px behind, still in turn"
-          step="Tolerance"
           command={(tolerance) => command({ tolerance })}
         />
       )}
@@ -138,28 +115,28 @@ function Ends() {
       </p>
       <div className="grid grid-cols-[1fr_auto] items-center gap-1.5">
         <NumberField
-          name="Distance in reading order"
+          name="Furthest move in reading order"
           value={distance}
           least={1}
           most={40}
-          unit={distance === 1 ? 'place at most' : 'places at most'}
+          unit={distance === 1 ? 'place' : 'places'}
           onSet={setDistance}
         />
         <Button
           disabled={isEven}
           title={
             isEven
-              ? `No order within ${distance} places ends more evenly`
+              ? `Lanes are balanced: no order within ${distance} places ends more evenly`
               : 'Reorders tiles, none further than that'
           }
           onClick={run}
         >
           {evened && evened.moved > 0 ? (
             <>
-              Even to <span className="figures">{percent(evened.after)}</span>
+              Balance to <span className="figures">{percent(evened.after)}</span>
             </>
           ) : (
-            'Even'
+            'Balance'
           )}
         </Button>
       </div>

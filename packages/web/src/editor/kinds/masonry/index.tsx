@@ -25,7 +25,7 @@ function LanesGiven() {
 export const masonry: KindInterface = {
   Settings: whenShown(() => import('./MasonrySettings').then((file) => file.MasonrySettings)),
   Gives: LanesGiven,
-  values: { field: 'masonry', name: 'Lanes', says: countWords },
+  values: { of: 'masonry', label: 'Lanes', says: countWords },
   spans: 'columns',
   noGaps: {
     title: 'Lanes have no holes',

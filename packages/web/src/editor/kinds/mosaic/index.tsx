@@ -10,7 +10,7 @@ import type { KindInterface } from '../kind';
 export const mosaic: KindInterface = {
   Settings: whenShown(() => import('./MosaicSettings').then((file) => file.MosaicSettings)),
   Gives: () => <ColumnsGiven word="module" />,
-  values: { field: 'mosaic', name: 'Modules', says: countWords },
+  values: { of: 'mosaic', label: 'Modules', says: countWords },
   spans: 'none',
   holding: {
     by: 'slot',
@@ -36,7 +36,7 @@ export const mosaic: KindInterface = {
   },
   noGaps: {
     title: 'A mosaic has no holes',
-    says: 'Pictures cover every module. “Again” in the arrangement’s settings makes another mosaic; locked pictures stay.',
+    says: 'Pictures cover every module. “Shuffle” in the arrangement’s settings makes another mosaic; locked pictures stay.',
   },
   where: ({ at, place }) => [cellWords(at), lockOf(place.slot, at)].filter(Boolean).join(', '),
   takes: ({ at, place }) => [spanWords(at), lockOf(place.slot, at)].filter(Boolean).join(' '),

@@ -1,71 +1,47 @@
-import { rowHeightsOf, LIMITS } from '@noria/core';
+import { rowHeightsOf } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Row } from '../../../ui/Rows';
-import { Segments } from '../../../ui/Segments';
 import { rounded } from '../../../ui/words';
 import { selectBand, selectLayout } from '../../selectors';
+import { ChoiceRow } from '../../settings/ChoiceRow';
 import { NumberRow } from '../../settings/NumberRow';
 import { SetNumber } from '../../settings/SetNumber';
+import { ROWS } from './fields';
 import { useKind } from '../useKind';
-import type { Carried } from '../carried';
+import type { Inherited } from '../inherited';
 
 /** How high rows of pictures are. */
-export function RowsSettings({ carried }: { carried: Carried }) {
+export function RowsSettings({ inherited }: { inherited: Inherited }) {
   const { arrangement } = useAppSelector(selectBand);
   const { rows } = useAppSelector(selectLayout);
   const { command, set } = useKind('rowHeights');
   const rowHeights = rowHeightsOf(arrangement);
   const sizes = rows.map(({ size }) => size);
-  const height = { least: 1, most: LIMITS.track, unit: 'px' } as const;
   return (
     <>
       <NumberRow
-        label="Row height"
-        {...carried('rowHeights')}
-        name="Target height of rows"
+        field={ROWS.target}
+        {...inherited('rowHeights')}
         value={rowHeights.target}
-        {...height}
-        unit="px, near this"
-        step="Row height"
         command={(target) => command({ target })}
       />
-      <Row label="Between">
+      <Row label="Limits">
         <div className="grid grid-cols-2 gap-1.5">
-          <SetNumber
-            name="Least height of rows"
-            value={rowHeights.min}
-            {...height}
-            unit="px least"
-            step="Least height"
-            command={(min) => command({ min })}
-          />
-          <SetNumber
-            name="Greatest height of rows"
-            value={rowHeights.max}
-            {...height}
-            unit="px most"
-            step="Greatest height"
-            command={(max) => command({ max })}
-          />
+          <SetNumber field={ROWS.min} value={rowHeights.min} command={(min) => command({ min })} />
+          <SetNumber field={ROWS.max} value={rowHeights.max} command={(max) => command({ max })} />
         </div>
       </Row>
-      <Row label="Last row">
-        <Segments
-          name="Last row"
-          value={rowHeights.lastRow}
-          choices={[
-            { value: 'at-most-target', label: 'As it comes' },
-            { value: 'justified', label: 'Filled' },
-          ]}
-          onChoose={(lastRow) => set('Last row', { lastRow })}
-        />
-      </Row>
+      <ChoiceRow
+        field={ROWS.lastRow}
+        value={rowHeights.lastRow}
+        onChoose={(lastRow) => set(ROWS.lastRow.label, { lastRow })}
+      />
       {sizes.length > 0 && (
         <p className="mt-1 rounded-s bg-field p-2 text-sm" data-testid="row-heights">
-          <span className="figures">{sizes.length}</span> {sizes.length === 1 ? 'row' : 'rows'} here, of{' '}
-          <span className="figures">{rounded(Math.min(...sizes))}</span> to{' '}
-          <span className="figures">{rounded(Math.max(...sizes))}</span> px. Drag a row’s lower edge on the
-          stage for another height.
+          <span className="figures">{sizes.length}</span> {sizes.length === 1 ? 'row' : 'rows'} at this width,
+          of <span className="figures">{rounded(Math.min(...sizes))}</span> to{' '}
+          <span className="figures">{rounded(Math.max(...sizes))}</span> px. Drag the lower edge of a row on
+          the stage to change the height.
         </p>
       )}
     </>

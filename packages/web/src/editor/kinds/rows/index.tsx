@@ -26,8 +26,8 @@ export const rows: KindInterface = {
   Settings: whenShown(() => import('./RowsSettings').then((file) => file.RowsSettings)),
   Gives: RowsGiven,
   values: {
-    field: 'rowHeights',
-    name: 'Heights of rows',
+    of: 'rowHeights',
+    label: 'Row height',
     says: (value) => `near ${(value as { readonly target: number }).target} px`,
   },
   spans: 'none',

@@ -1,6 +1,7 @@
 import { useAppDispatch } from '../../hooks';
 import { Row } from '../../../ui/Rows';
 import { WordsField } from '../../../ui/WordsField';
+import { PART } from '../../parts/fields';
 import { runHere } from '../../here';
 import type { Command } from '@noria/core';
 
@@ -15,13 +16,14 @@ interface AlternativeTextProps {
 export function AlternativeText({ value, id, command }: AlternativeTextProps) {
   const dispatch = useAppDispatch();
   return (
-    <Row label="Alternative">
+    <Row label={PART.alternativeText.label}>
       <WordsField
-        name="Alternative text"
         lines={2}
         hint="What it shows, for those who don’t see it"
         value={value}
-        onType={(words) => dispatch(runHere('Alternative text', command(words.slice(0, 2000)), `${id} alt`))}
+        onType={(words) =>
+          dispatch(runHere(PART.alternativeText.label, command(words.slice(0, 2000)), `${id} alt`))
+        }
       />
     </Row>
   );

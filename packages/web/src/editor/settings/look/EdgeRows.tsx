@@ -1,4 +1,4 @@
-import { LIMITS, measureOf, type Border, type Padding } from '@noria/core';
+import { measureOf, type Border, type Padding } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { Fold } from '../../../ui/Fold';
@@ -6,6 +6,7 @@ import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { NamedColour } from '../../looks/NamedColour';
 import { NamedMeasure } from '../../looks/NamedMeasure';
+import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { GradientRows } from './FillRows';
@@ -13,10 +14,10 @@ import type { Look } from './useLook';
 
 const NO_FADE: Padding = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
 const FADES: readonly { readonly side: keyof Padding; readonly name: string; readonly unit: string }[] = [
-  { side: 'blockStart', name: 'Fade at the top', unit: 'top' },
-  { side: 'blockEnd', name: 'Fade at the bottom', unit: 'bottom' },
-  { side: 'inlineStart', name: 'Fade at the start', unit: 'start' },
-  { side: 'inlineEnd', name: 'Fade at the end', unit: 'end' },
+  { side: 'blockStart', name: 'Fade, top', unit: 'top' },
+  { side: 'blockEnd', name: 'Fade, bottom', unit: 'bottom' },
+  { side: 'inlineStart', name: 'Fade, start', unit: 'start' },
+  { side: 'inlineEnd', name: 'Fade, end', unit: 'end' },
 ];
 const LINE: Border = { width: 1, paint: '#9db0aa' };
 
@@ -24,7 +25,8 @@ const LINE: Border = { width: 1, paint: '#9db0aa' };
 export function EdgeRows({ look }: { look: Look }) {
   const view = useAppSelector(selectShared);
   const { border, fade, radius = view.look.radius } = look.look;
-  const setBorder = (next: Border | undefined, key?: string) => look.set('Border', { border: next }, key);
+  const setBorder = (next: Border | undefined, key?: string) =>
+    look.set(LOOK.border.label, { border: next }, key);
   const kind =
     !border || border.width === 0 ? 'none' : typeof border.paint === 'string' ? 'plain' : 'gradient';
   const says = [
@@ -33,32 +35,29 @@ export function EdgeRows({ look }: { look: Look }) {
     fade && 'fading',
   ].filter(Boolean);
   return (
-    <Fold title="Edges" says={says.join(', ') || 'as the collection'}>
-      <Row label="Radius">
+    <Fold title="Border and radius" says={says.join(', ') || 'as the collection'}>
+      <Row label={LOOK.radius.label}>
         <div className="grid grid-cols-[1fr_auto] gap-1">
           <NamedMeasure
-            name="Corner radius"
+            field={LOOK.radius}
             kind="radius"
             value={radius}
-            most={LIMITS.radius}
-            step="Radius"
             command={(px) => look.command({ radius: px })}
-            onSet={(px) => look.set('Radius', { radius: px })}
+            onSet={(px) => look.set(LOOK.radius.label, { radius: px })}
           />
           {look.look.radius !== undefined && (
-            <Button className="h-[26px]!" onClick={() => look.set('Radius', { radius: undefined })}>
-              Shared
+            <Button className="h-[26px]!" onClick={() => look.set(LOOK.radius.label, { radius: undefined })}>
+              Inherit
             </Button>
           )}
         </div>
       </Row>
-      <Row label="Border">
+      <Row label={LOOK.border.label}>
         <Segments
-          name="Border"
           value={kind}
           choices={[
             { value: 'none', label: 'None' },
-            { value: 'plain', label: 'Plain' },
+            { value: 'plain', label: 'Solid' },
             { value: 'gradient', label: 'Gradient' },
           ]}
           onChoose={(next) => {
@@ -82,12 +81,9 @@ export function EdgeRows({ look }: { look: Look }) {
         <Row label="">
           <div className="grid grid-cols-2 gap-1">
             <SetNumber
+              field={LOOK.border}
               name="Border width"
               value={border.width}
-              least={0}
-              most={LIMITS.border}
-              unit="px"
-              step="Border"
               command={(width) => look.command({ border: { ...border, width } })}
             />
             {typeof border.paint === 'string' && (
@@ -104,17 +100,15 @@ export function EdgeRows({ look }: { look: Look }) {
         <GradientRows value={border.paint} onSet={(paint, key) => setBorder({ ...border, paint }, key)} />
       )}
       {[FADES.slice(0, 2), FADES.slice(2)].map((two, k) => (
-        <Row key={k} label={k === 0 ? 'Fade' : ''}>
+        <Row key={k} label={k === 0 ? LOOK.fade.label : ''} help={LOOK.fade.help}>
           <div className="grid grid-cols-2 gap-1">
             {two.map(({ side, name, unit }) => (
               <SetNumber
                 key={side}
+                field={LOOK.fade}
                 name={name}
                 unit={unit}
                 value={fade?.[side] ?? 0}
-                least={0}
-                most={LIMITS.padding}
-                step="Fade"
                 command={(px) => {
                   const next = { ...(fade ?? NO_FADE), [side]: px };
                   return look.command({

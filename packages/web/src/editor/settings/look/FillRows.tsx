@@ -15,6 +15,7 @@ import { fillShown } from '../../looks/fillShown';
 import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
 import { NamedColour } from '../../looks/NamedColour';
+import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { ChoosePicture } from '../content/ChoosePicture';
 import { Contrast } from './Contrast';
@@ -24,7 +25,7 @@ import type { Look } from './useLook';
 type Kind = 'plain' | 'linear' | 'radial' | 'picture' | 'none';
 
 const KINDS: readonly { readonly value: Kind; readonly label: string }[] = [
-  { value: 'plain', label: 'Plain' },
+  { value: 'plain', label: 'Solid' },
   { value: 'linear', label: 'Linear' },
   { value: 'radial', label: 'Radial' },
   { value: 'picture', label: 'Picture' },
@@ -39,7 +40,7 @@ export function FillRows({ look }: { look: Look }) {
   const document = useAppSelector(selectShared);
   const { fill } = look.look;
   const kind = kindOf(fill);
-  const set = (next: Fill, key?: string) => look.set('Fill', { fill: next }, key);
+  const set = (next: Fill, key?: string) => look.set(LOOK.fill.label, { fill: next }, key);
   const hasWords = inks(look.tiles[0]);
   const says = hasWords && <Contrast ratio={contrastIn(document, look.tiles[0])} />;
   const { colour, stops } = useBegin(fill);
@@ -62,10 +63,10 @@ export function FillRows({ look }: { look: Look }) {
   const kinds = KINDS.filter(({ value }) => value !== 'picture' || Object.keys(document.pictures).length > 0);
   return (
     <>
-      <Row label="Fill">
+      <Row label={LOOK.fill.label}>
         <div className="grid grid-cols-[1fr_76px] gap-1">
           {typeof fill === 'string' && fill !== 'none' ? (
-            <NamedColour name="Fill" value={fill} onSet={set} says={says} />
+            <NamedColour name="Fill, colour" value={fill} onSet={set} says={says} />
           ) : (
             <span
               aria-hidden
@@ -73,7 +74,7 @@ export function FillRows({ look }: { look: Look }) {
               style={{ background: fillShown(document, fill) }}
             />
           )}
-          <Choice name="Kind of fill" value={kind} choices={kinds} onChoose={choose} />
+          <Choice value={kind} choices={kinds} onChoose={choose} />
         </div>
       </Row>
       {typeof fill === 'object' && fill.kind !== 'picture' && <GradientRows value={fill} onSet={set} />}
@@ -112,7 +113,6 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
       {value.kind === 'linear' && (
         <Row label="Angle">
           <NumberField
-            name="Angle"
             value={value.angle}
             least={-360}
             most={360}
@@ -124,8 +124,8 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
       <Row label="Stops">
         <div className="grid grid-cols-[26px_1fr_1fr_26px] gap-1 text-xs text-faint" aria-hidden>
           <span />
-          <span className="whitespace-nowrap">at, %</span>
-          <span className="whitespace-nowrap">strong, %</span>
+          <span className="whitespace-nowrap">position, %</span>
+          <span className="whitespace-nowrap">opacity, %</span>
         </div>
       </Row>
       {value.stops.map((stop, k) => (
@@ -138,14 +138,14 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
               onSet={(colour) => setStop(k, { colour }, `stop ${k}`)}
             />
             <NumberField
-              name={`Stop ${k + 1}, where`}
+              name={`Stop ${k + 1}, position`}
               value={Math.round(stop.at * 100)}
               least={0}
               most={100}
               onSet={(at) => setStop(k, { at: at / 100 }, `at ${k}`)}
             />
             <NumberField
-              name={`Stop ${k + 1}, strength`}
+              name={`Stop ${k + 1}, opacity`}
               value={Math.round((stop.strength ?? 1) * 100)}
               least={0}
               most={100}
@@ -159,7 +159,7 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
                 <X size={13} aria-hidden />
               </SignButton>
             ) : k === value.stops.length - 1 ? (
-              <SignButton name="Add a stop" onClick={() => onSet(withStop(value))}>
+              <SignButton name="Add stop" onClick={() => onSet(withStop(value))}>
                 <Plus size={14} aria-hidden />
               </SignButton>
             ) : (
@@ -184,7 +184,7 @@ function PictureRows({ fill, onSet }: { fill: PictureFill; onSet: (value: Fill, 
     <>
       <Row label="Picture">
         <ChoosePicture
-          name="Picture behind"
+          name="Background picture"
           value={fill.picture}
           onChoose={(picture) => onSet({ ...fill, picture })}
         />

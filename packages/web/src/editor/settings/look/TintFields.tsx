@@ -1,6 +1,7 @@
 import type { Tint } from '@noria/core';
 import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
+import { PART } from '../../parts/fields';
 import { NamedColour } from '../../looks/NamedColour';
 
 interface TintFieldsProps {
@@ -11,20 +12,20 @@ interface TintFieldsProps {
 /** A colour over a picture, and how much of the picture it takes. */
 export function TintFields({ tint, onSet }: TintFieldsProps) {
   return (
-    <Row label="Tint">
+    <Row label={PART.tint.label} help={PART.tint.help}>
       <div className="grid grid-cols-[26px_1fr] gap-1">
         <NamedColour
           small
-          name="Tint"
+          name="Tint, colour"
           value={tint.colour}
           onSet={(colour) => onSet({ ...tint, colour }, 'tint')}
         />
         <NumberField
-          name="Strength of the tint"
+          name="Tint, opacity"
           value={Math.round(tint.strength * 100)}
           least={0}
           most={100}
-          unit="% strong"
+          unit="% opacity"
           onSet={(strength) => onSet({ ...tint, strength: strength / 100 }, 'tint strength')}
         />
       </div>

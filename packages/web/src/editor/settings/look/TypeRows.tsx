@@ -5,6 +5,7 @@ import { Choice } from '../../../ui/Choice';
 import { Fold } from '../../../ui/Fold';
 import { Row } from '../../../ui/Rows';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
+import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { useBandLook } from '../useBandLook';
@@ -24,8 +25,8 @@ const USUAL: Readonly<
 export function TypeRows({ look }: { look: Look }) {
   return (
     <>
-      <RoleRows look={look} role="heading" title="Large type" />
-      <RoleRows look={look} role="body" title="Small type" />
+      <RoleRows look={look} role="heading" title="Heading type" />
+      <RoleRows look={look} role="body" title="Body type" />
     </>
   );
 }
@@ -35,76 +36,63 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
   const own = FIELDS.filter((field) => look.look[`${role}${field}`] !== undefined);
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
   const size = look.look[`${role}Size`] ?? view.look[`${role}Size`];
-  const step = 'Type';
   const sizes = useBandLook(
     `${role}Size`,
     look.tiles.map(({ id }) => id),
   );
   return (
-    <Fold title={title} says={own.length > 0 ? `${own.length} own` : 'as the collection'}>
+    <Fold title={title} says={own.length > 0 ? `${own.length} set` : 'as the collection'}>
       <Row label="Family">
         <Choice
-          name={`${title}: family`}
           value={family}
           choices={(Object.keys(FAMILIES) as FamilyName[]).map((name) => ({ value: name, label: name }))}
-          onChoose={(name) => look.set(step, { [`${role}Family`]: name })}
+          onChoose={(name) => look.set(LOOK[`${role}Family`].label, { [`${role}Family`]: name })}
         />
       </Row>
       <TypeSizeFields
-        label={role === 'heading' ? 'Large size' : 'Small size'}
+        field={{ ...LOOK[`${role}Size`], label: 'Size' }}
         value={sizes.value ?? size}
-        step={step}
         command={(next) => sizes.command(next, look.command({ [`${role}Size`]: next }))}
-        onSet={(next) => sizes.set(step, next, look.command({ [`${role}Size`]: next }))}
+        onSet={(next) => sizes.set(LOOK[`${role}Size`].label, next, look.command({ [`${role}Size`]: next }))}
         setHere={sizes.setHere}
-        onCarry={sizes.carry}
+        onInherit={sizes.inherit}
       />
       <Row label="Weight">
         <div className="grid grid-cols-2 gap-1">
           <SetNumber
-            name={`${title}: weight`}
+            field={LOOK[`${role}Weight`]}
+            name={null}
             value={look.look[`${role}Weight`] ?? USUAL[role].weight}
-            least={100}
-            most={900}
             by={10}
-            unit="weight"
-            step={step}
             command={(weight) => look.command({ [`${role}Weight`]: weight })}
           />
           <SetNumber
-            name={`${title}: line height`}
+            field={LOOK[`${role}LineHeight`]}
             value={look.look[`${role}LineHeight`] ?? USUAL[role].lineHeight}
-            least={0.5}
-            most={4}
             whole={false}
             by={0.05}
-            unit="lines"
-            step={step}
             command={(lineHeight) => look.command({ [`${role}LineHeight`]: lineHeight })}
           />
         </div>
       </Row>
-      <Row label="Tracking">
+      <Row label="Spacing" help="Letter spacing">
         <div className="grid grid-cols-2 gap-1">
           <SetNumber
-            name={`${title}: tracking`}
+            field={LOOK[`${role}Tracking`]}
+            name={null}
             value={look.look[`${role}Tracking`] ?? USUAL[role].tracking}
-            least={-0.5}
-            most={2}
             whole={false}
             by={0.005}
-            unit="em"
-            step={step}
             command={(tracking) => look.command({ [`${role}Tracking`]: Number(tracking.toFixed(3)) })}
           />
           {own.length > 0 && (
             <Button
               className="h-[26px]! justify-center"
               onClick={() =>
-                look.set(step, Object.fromEntries(own.map((field) => [`${role}${field}`, undefined])))
+                look.set(title, Object.fromEntries(own.map((field) => [`${role}${field}`, undefined])))
               }
             >
-              Shared
+              Inherit all
             </Button>
           )}
         </div>

@@ -1,22 +1,23 @@
-import { LIMITS, measureOf, type Padding } from '@noria/core';
+import { measureOf, type Padding } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Fold } from '../../../ui/Fold';
 import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
+import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { NamedMeasure } from '../../looks/NamedMeasure';
 import { SetNumber } from '../SetNumber';
 import type { Look } from './useLook';
 
 const SIDES: readonly { readonly side: keyof Padding; readonly name: string; readonly unit: string }[] = [
-  { side: 'blockStart', name: 'Padding at the top', unit: 'top' },
-  { side: 'inlineEnd', name: 'Padding at the end', unit: 'end' },
-  { side: 'blockEnd', name: 'Padding at the bottom', unit: 'bottom' },
-  { side: 'inlineStart', name: 'Padding at the start', unit: 'start' },
+  { side: 'blockStart', name: 'Padding, top', unit: 'top' },
+  { side: 'inlineEnd', name: 'Padding, end', unit: 'end' },
+  { side: 'blockEnd', name: 'Padding, bottom', unit: 'bottom' },
+  { side: 'inlineStart', name: 'Padding, start', unit: 'start' },
 ];
 
-/** The air in a tile: padding, all round or by side, and the gap between its contents. */
-export function AirRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
+/** Padding of a tile, all round or by side, and the gap between its contents. */
+export function PaddingRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
   const view = useAppSelector(selectShared);
   const { padding = view.look.tilePadding, gap } = look.look;
   const even = typeof padding === 'object' ? padding.blockStart : measureOf(view.namedLooks, padding);
@@ -26,18 +27,21 @@ export function AirRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
       : { blockStart: even, inlineEnd: even, blockEnd: even, inlineStart: even };
   const isOwn = look.look.padding !== undefined || gap !== undefined;
   return (
-    <Fold title="Air" says={isOwn ? `${even} px` : 'as the collection'}>
-      <Row label="Padding">
+    <Fold title="Padding and gap" says={isOwn ? `${even} px` : 'as the collection'}>
+      <Row label={LOOK.padding.label}>
         <Segments
-          name="Padding"
-          value={typeof padding === 'object' ? 'sides' : look.look.padding === undefined ? 'carried' : 'even'}
+          value={
+            typeof padding === 'object' ? 'sides' : look.look.padding === undefined ? 'inherited' : 'even'
+          }
           choices={[
-            { value: 'carried', label: 'Shared' },
-            { value: 'even', label: 'Even' },
+            { value: 'inherited', label: 'Inherit' },
+            { value: 'even', label: 'All sides' },
             { value: 'sides', label: 'By side' },
           ]}
           onChoose={(how) =>
-            look.set('Padding', { padding: how === 'carried' ? undefined : how === 'even' ? even : sides })
+            look.set(LOOK.padding.label, {
+              padding: how === 'inherited' ? undefined : how === 'even' ? even : sides,
+            })
           }
         />
       </Row>
@@ -48,12 +52,10 @@ export function AirRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
               {two.map(({ side, name, unit }) => (
                 <SetNumber
                   key={side}
+                  field={LOOK.padding}
                   name={name}
                   unit={unit}
                   value={padding[side]}
-                  least={0}
-                  most={LIMITS.padding}
-                  step="Padding"
                   command={(px) => look.command({ padding: { ...padding, [side]: px } })}
                 />
               ))}
@@ -61,27 +63,24 @@ export function AirRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
           </Row>
         ))
       ) : look.look.padding !== undefined ? (
-        <Row label="">
+        <Row label="All sides">
           <NamedMeasure
-            name="Padding all round"
+            field={LOOK.padding}
             kind="space"
             value={padding}
-            step="Padding"
             command={(px) => look.command({ padding: px })}
-            onSet={(px) => look.set('Padding', { padding: px })}
+            onSet={(px) => look.set(LOOK.padding.label, { padding: px })}
           />
         </Row>
       ) : null}
       {hasFlow && (
-        <Row label="Gap">
+        <Row label={LOOK.gap.label}>
           <NamedMeasure
-            name="Gap between contents"
+            field={LOOK.gap}
             kind="space"
             value={gap ?? Math.round(measureOf(view.namedLooks, 4))}
-            most={LIMITS.gap}
-            step="Gap"
             command={(px) => look.command({ gap: px })}
-            onSet={(px) => look.set('Gap', { gap: px })}
+            onSet={(px) => look.set(LOOK.gap.label, { gap: px })}
           />
         </Row>
       )}

@@ -55,15 +55,15 @@ export function setHereIn(document: CollectionDocument, bandIndex: number): SetH
   ];
 }
 
-/** Lets values of a band be carried again. */
-export function carryHere(values: readonly SetHere[], bandIndex: number): Command {
+/** Lets values of a band be inherited again. */
+export function inheritHere(values: readonly SetHere[], bandIndex: number): Command {
   return (draft) => {
     const band = writeBand(draft, bandIndex);
-    for (const each of values) carryOne(band, each);
+    for (const each of values) inheritOne(band, each);
   };
 }
 
-function carryOne(band: Draft['bands'][number], { of, id, field }: SetHere): void {
+function inheritOne(band: Draft['bands'][number], { of, id, field }: SetHere): void {
   const drop = (values: object | undefined, fields: readonly string[]): boolean => {
     for (const each of fields) {
       delete (values as Record<string, unknown> | undefined)?.[each];

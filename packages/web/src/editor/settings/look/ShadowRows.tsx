@@ -4,6 +4,7 @@ import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { NamedColour } from '../../looks/NamedColour';
+import { LOOK } from '../../fields/fields';
 import { SetNumber } from '../SetNumber';
 import type { Look } from './useLook';
 
@@ -12,13 +13,15 @@ const BEGIN = {
   innerShade: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', strength: 0.3 },
 } as const satisfies Readonly<Record<string, Shade>>;
 
+const SHADE = { x: 'across', y: 'down', blur: 'blur', spread: 'spread' } as const;
+
 type Which = keyof typeof BEGIN;
 
-/** A shade that the tile casts, and one cast into it. */
-export function ShadeRows({ look }: { look: Look }) {
+/** The shadow that the tile casts, and one cast into it. */
+export function ShadowRows({ look }: { look: Look }) {
   const says = [look.look.outerShade && 'outer', look.look.innerShade && 'inner'].filter(Boolean).join(', ');
   return (
-    <Fold title="Shades" says={says || 'none'}>
+    <Fold title="Shadow" says={says || 'none'}>
       <OneShade look={look} which="outerShade" label="Outer" />
       <OneShade look={look} which="innerShade" label="Inner" />
     </Fold>
@@ -30,19 +33,17 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
   const command = (part: Partial<Shade>) =>
     look.command({ [which]: { ...(shade ?? BEGIN[which]), ...part } });
   const set = (part: Partial<Shade>, key: string) =>
-    look.set('Shade', { [which]: { ...(shade ?? BEGIN[which]), ...part } }, `${which} ${key}`);
+    look.set(LOOK[which].label, { [which]: { ...(shade ?? BEGIN[which]), ...part } }, `${which} ${key}`);
   const numbers = (fields: readonly ('x' | 'y' | 'blur' | 'spread')[]) => (
     <Row label="">
       <div className="grid grid-cols-2 gap-1">
         {fields.map((field) => (
           <SetNumber
             key={field}
-            name={`${label} shade: ${field}`}
-            unit={{ x: 'across', y: 'down', blur: 'blur', spread: 'spread' }[field]}
+            field={{ ...LOOK[which], least: field === 'blur' ? 0 : -LIMITS.shade }}
+            name={`${LOOK[which].label}, ${SHADE[field]}`}
+            unit={SHADE[field]}
             value={shade?.[field] ?? 0}
-            least={field === 'blur' ? 0 : -LIMITS.shade}
-            most={LIMITS.shade}
-            step="Shade"
             command={(px) => command({ [field]: px })}
           />
         ))}
@@ -53,13 +54,14 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
     <>
       <Row label={label}>
         <Segments
-          name={`${label} shade`}
           value={shade ? 'on' : 'none'}
           choices={[
             { value: 'none', label: 'None' },
-            { value: 'on', label: 'Cast' },
+            { value: 'on', label: 'On' },
           ]}
-          onChoose={(next) => look.set('Shade', { [which]: next === 'on' ? BEGIN[which] : undefined })}
+          onChoose={(next) =>
+            look.set(LOOK[which].label, { [which]: next === 'on' ? BEGIN[which] : undefined })
+          }
         />
       </Row>
       {shade && (
@@ -70,16 +72,16 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
             <div className="grid grid-cols-[26px_1fr] gap-1">
               <NamedColour
                 small
-                name={`${label} shade colour`}
+                name={`${LOOK[which].label}, colour`}
                 value={shade.colour}
                 onSet={(colour) => set({ colour }, 'colour')}
               />
               <NumberField
-                name={`${label} shade strength`}
+                name={`${LOOK[which].label}, opacity`}
                 value={Math.round(shade.strength * 100)}
                 least={0}
                 most={100}
-                unit="% strong"
+                unit="% opacity"
                 onSet={(strength) => set({ strength: strength / 100 }, 'strength')}
               />
             </div>

@@ -1,14 +1,14 @@
 import type { ReactNode } from 'react';
 import type { ArrangementValues } from '@noria/core';
 
-/** Whether values are set in this band, and how they are carried again. */
-export type Carried = (...of: (keyof ArrangementValues)[]) => {
+/** Whether values are set in this band, and how they are inherited again. */
+export type Inherited = (...of: (keyof ArrangementValues)[]) => {
   readonly setHere: boolean;
-  readonly onCarry: () => void;
+  readonly onInherit: () => void;
 };
 
 export interface FlowRowsProps {
-  readonly carried: Carried;
+  readonly inherited: Inherited;
   /** What a kind has beside the choice of cells. */
   readonly beside?: ReactNode;
 }
