@@ -61,7 +61,7 @@ for (const theme of ['light', 'dark'] as const) {
         await expectAccessible(page);
         await page.keyboard.press(key);
       }
-      await page.getByRole('button', { name: 'Tiles from a table…' }).click();
+      await page.getByRole('button', { name: 'Import a table…' }).click();
       await page.getByTestId('table-file').setInputFiles({
         name: 'huts.csv',
         mimeType: 'text/csv',
@@ -71,10 +71,10 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
       await page.getByRole('button', { name: 'Close tables' }).click();
       await hand(page, 'beds').click();
-      await page.getByRole('combobox', { name: 'Kind of fill' }).click();
+      await page.getByRole('combobox', { name: 'Fill', exact: true }).click();
       await page.getByRole('option', { name: 'Linear' }).click();
-      await page.getByRole('button', { name: 'Edges' }).click();
-      await page.getByRole('button', { name: 'Large type' }).click();
+      await page.getByRole('button', { name: 'Border and radius' }).click();
+      await page.getByRole('button', { name: 'Heading type' }).click();
       await expectAccessible(page);
       await page.getByRole('button', { name: /^Stop 1, / }).click();
       await expectAccessible(page);
@@ -133,7 +133,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.press('l');
       await expectAccessible(page);
       await page.keyboard.press('Control+k');
-      await expect(page.getByPlaceholder('What do you want to do?')).toBeFocused();
+      await expect(page.getByPlaceholder('Search commands')).toBeFocused();
       await expectAccessible(page);
       const { id } = await createCollection(application, { name: 'Empty' });
       await page.goto(`${application.url}/collections/${id}/compose`);

@@ -139,7 +139,7 @@ test('a 4 × 3 bento of seven cards, packed', async ({ page, application }) => {
 
 test('a grid read off rows of three, two with halves, three', async ({ page, application }) => {
   const { hands, id } = await begin(page, application);
-  await hands.click('Cards of each row');
+  await hands.click('From rows');
   await hands.type('3, 2 with halves, 3');
   await hands.press('Enter');
   const { document, holes } = await result(page, application, id);
@@ -153,7 +153,7 @@ test('a 12 × 5 grid with gaps of 24 px, padding of 40 px and nine cards', async
   const { hands, id } = await begin(page, application);
   await hands.sweep(12, 5);
   await hands.scrub('Gap, px, both ways', 8);
-  await hands.scrub('Padding, px, all sides', 16);
+  await hands.scrub('Padding', { exact: true }, 16);
   await hands.over([1, 1], [6, 2]);
   await hands.over([7, 1], [9, 1]);
   await hands.over([10, 1], [12, 2]);

@@ -42,7 +42,7 @@ test.describe('the grid as a whole', () => {
     application,
     collection,
   }) => {
-    const gap = page.getByLabel('Gap, px, both ways');
+    const gap = page.getByLabel('Gap', { exact: true });
     await drag(page, gap, 40, 0);
     await expect(gap).toHaveValue('36');
     await page.getByRole('button', { name: 'Undo: Gap' }).click();
@@ -52,8 +52,8 @@ test.describe('the grid as a whole', () => {
     await expect(gap).toHaveValue('24');
     await gap.press('Shift+ArrowDown');
     await expect(gap).toHaveValue('14');
-    await page.getByRole('button', { name: 'Set the sides apart' }).click();
-    await page.getByLabel('Padding top, top').fill('100% / 32');
+    await page.getByRole('button', { name: 'Set sides one by one' }).click();
+    await page.getByLabel('Padding, top').fill('100% / 32');
     await page.keyboard.press('Enter');
     await saved(page);
     const { arrangement } = (await readStored(application, collection)).document;
@@ -70,22 +70,22 @@ test.describe('the grid as a whole', () => {
       page.locator('[data-stage-page]').evaluate((page) => (page as HTMLElement).offsetHeight);
     const content = await height();
     await page.getByRole('radio', { name: 'Screen' }).click();
-    await page.getByLabel('Height, % of the screen, at least').fill('200');
+    await page.getByLabel('Minimum height').fill('200');
     await page.keyboard.press('Enter');
     await expect.poll(height).toBe(1600);
     await page.getByRole('radio', { name: 'Fixed' }).click();
-    await page.getByLabel('Height, px').fill('700');
+    await page.getByLabel('Fixed height').fill('700');
     await page.keyboard.press('Enter');
     await expect.poll(height).toBe(700);
     await page.getByRole('radio', { name: 'Content' }).click();
     await expect.poll(height).toBe(content);
-    await page.getByLabel('Maximum width, px').fill('900');
+    await page.getByLabel('Maximum width').fill('900');
     await page.keyboard.press('Enter');
     await expect.poll(async () => (await stageBoxes(page))['hut-at-dusk']?.[0]).toBe(190 + 24);
   });
 
   test('rows as designers say them; a row that is none is refused in words', async ({ page }) => {
-    const field = page.getByLabel('Cards of each row');
+    const field = page.getByLabel('From rows');
     await field.fill('2, 3, two');
     await expect(page.locator('#design-says')).toContainText('“two” is no row');
     await field.fill('2, 3, 2 with halves');
@@ -143,7 +143,7 @@ test.describe('tracks', () => {
     await page.keyboard.type('3fr');
     await page.keyboard.press('Enter');
     await column(page, 1).click();
-    await page.getByRole('button', { name: 'Even all out' }).click();
+    await page.getByRole('button', { name: 'Make all equal' }).click();
     await expect(column(page, 1)).toHaveAccessibleName('Column 1, 1fr');
   });
 });
@@ -160,10 +160,10 @@ test('closing the gaps shows what it would change, is tried, taken or left', asy
     panel.getByRole('list', { name: 'What would change' }).getByRole('listitem').first(),
   ).toBeVisible();
   await expect(page.locator(packed)).toHaveText('Packed 100 %');
-  await panel.getByRole('button', { name: 'Leave it' }).click();
+  await panel.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.locator(packed)).not.toHaveText('Packed 100 %');
   await page.keyboard.press('h');
-  await expect(panel.getByRole('button', { name: 'Take it' })).toBeFocused();
+  await expect(panel.getByRole('button', { name: 'Apply' })).toBeFocused();
   await expect(panel.getByRole('status')).toContainText('No gap is left');
   await page.keyboard.press('Enter');
   await expect(page.locator(packed)).toHaveText('Packed 100 %');
@@ -177,7 +177,7 @@ test('gaps that can’t be closed within the bounds: it says so and shows the be
   await page.keyboard.press('Escape');
   await page.keyboard.press('h');
   const panel = page.getByRole('complementary', { name: 'Close the gaps' });
-  await panel.getByLabel('Tiles that may change their span, tiles at most').fill('0');
+  await panel.getByLabel('Tiles that may change span').fill('0');
   await page.keyboard.press('Enter');
   await expect(panel.getByRole('status')).toContainText(
     /Nothing within these bounds|Not all gaps can be closed/,
@@ -216,7 +216,7 @@ test('areas are painted, seen over the page, one map a band, and tiles put in', 
   await page.keyboard.press('l');
   await expect(page.getByTestId('area')).toHaveText('words');
   await showWidth(page, 500);
-  await page.getByRole('button', { name: 'Remove the area words' }).click();
+  await page.getByRole('button', { name: 'Remove area words' }).click();
   await expect(page.getByTestId('area')).toHaveCount(0);
   await showWidth(page, 1280);
   await expect(page.getByTestId('area')).toHaveText('words');

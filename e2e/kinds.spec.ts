@@ -185,7 +185,7 @@ test('the same tiles in every kind, spans kept; the settings of each are accessi
   await page.goto(`${application.url}/collections/${collection}/compose`);
   await expect(hand(page, 'hut-at-dusk')).toBeVisible();
   const before = (await readStored(application, collection)).document.tiles;
-  const strip = page.getByRole('radiogroup', { name: 'Kind of arrangement' });
+  const strip = page.getByRole('radiogroup', { name: 'Arrangement' });
   for (const kind of ['Masonry', 'Rows', 'Mosaic', 'Fan', 'Fluid']) {
     await strip.getByRole('radio', { name: kind }).click();
     await expect(page.locator('[data-tile-hand]')).toHaveCount(14);
@@ -233,7 +233,7 @@ test('masonry: lanes are drawn, its ends are evened, order runs as a line, a dra
   expect(moved).not.toEqual(before);
   await page.keyboard.press('Escape');
   const bad = await uneven();
-  await page.getByRole('button', { name: /^Even to/ }).click();
+  await page.getByRole('button', { name: /^Balance to/ }).click();
   await expect.poll(uneven).toBeLessThan(bad);
   await saved(page);
   const { order } = (await readStored(application, id)).document;
@@ -284,15 +284,15 @@ test('a mosaic: another at a press, a locked picture stays', async ({ page, appl
   await page.keyboard.press('Escape');
   const before = await stageBoxes(page);
   for (let again = 0; again < 3; again++)
-    await page.getByRole('button', { name: 'Again', exact: true }).click();
+    await page.getByRole('button', { name: 'Shuffle', exact: true }).click();
   await expect.poll(() => stageBoxes(page)).not.toEqual(before);
   expect((await stageBoxes(page))['moss-valley']).toEqual(before['moss-valley']);
   // With fewer modules than its lock needs it lies elsewhere, and that is said in three places.
   await expect(page.getByTestId('held')).not.toHaveAttribute('data-lost');
   await page.getByRole('radio', { name: 'Fixed' }).first().click();
-  await page.getByRole('textbox', { name: 'Modules, modules' }).fill('3');
+  await page.getByRole('textbox', { name: 'Number of modules' }).fill('3');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/there is no mosaic around “Moss valley”/)).toBeVisible();
+  await expect(page.getByText(/fits around “Moss valley”/)).toBeVisible();
   await expect(page.getByTestId('held')).toHaveAttribute('data-lost');
   await page.getByRole('link', { name: /^Check/ }).click();
   await page.getByRole('button', { name: /“Moss valley” does not stay where it is locked/ }).click();

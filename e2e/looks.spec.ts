@@ -42,17 +42,17 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
   await hand(page, 'voice').click();
   await settings(page).getByRole('radiogroup', { name: 'Align' }).getByRole('radio', { name: 'End' }).click();
   await settings(page)
-    .getByRole('button', { name: /This tile and its recipe/ })
+    .getByRole('button', { name: /Own changes/ })
     .click();
   await settings(page).getByRole('button', { name: 'Update the recipe from this tile' }).click();
   await saved(page);
   expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'center' });
   await hand(page, 'booking').click();
-  await settings(page).getByRole('button', { name: 'Spread: back to the recipe' }).click();
+  await settings(page).getByRole('button', { name: 'Spread: reset to the recipe' }).click();
   await saved(page);
   expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'between' });
   await settings(page).getByRole('button', { name: 'Unlink from the recipe' }).click();
-  await expect(settings(page).getByRole('button', { name: 'Use one…' })).toBeVisible();
+  await expect(settings(page).getByRole('button', { name: 'Use recipe…' })).toBeVisible();
 });
 
 test('a named colour is changed once, and every tile that follows it changes; tokens go out and come in', async ({
@@ -75,7 +75,7 @@ test('a named colour is changed once, and every tile that follows it changes; to
   await expect.poll(() => fill('beds')).toBe('rgb(64, 32, 64)');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    panel.getByRole('button', { name: 'Hand out' }).click(),
+    panel.getByRole('button', { name: 'Export tokens' }).click(),
   ]);
   const tokens = JSON.parse(await readFile(await download.path(), 'utf8')) as {
     colour: Record<string, { $value: { hex: string } }>;
@@ -106,7 +106,7 @@ test('the look, then the spans of one tile are put on others, by pointer and by 
   await openCompose(page, application, collection);
   await hand(page, 'beds').click();
   await page.keyboard.press('c');
-  const bar = page.getByRole('toolbar', { name: 'Put on tiles' });
+  const bar = page.getByRole('toolbar', { name: 'Copy to tiles' });
   await expect(bar).toContainText('From Beds');
   await hand(page, 'opening').click();
   await bar.getByRole('radio', { name: 'Spans' }).click();
@@ -127,11 +127,11 @@ test('a table becomes tiles; taken in anew, what was made by hand stays and it i
 }) => {
   const { id } = await createCollection(application, { name: 'Huts' });
   await page.goto(`${application.url}/collections/${id}/compose`);
-  await page.getByRole('button', { name: 'Tiles from a table…' }).click();
+  await page.getByRole('button', { name: 'Import a table…' }).click();
   const panel = page.getByRole('complementary', { name: 'Tables' });
   const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
   await panel.getByTestId('table-file').setInputFiles(csv('broken.csv', 'no,title\n1,"Two\n'));
-  await expect(page.getByText('“broken.csv” was not taken. Row')).toBeVisible();
+  await expect(page.getByText('“broken.csv” was not imported. Row')).toBeVisible();
   await panel
     .getByTestId('table-file')
     .setInputFiles(csv('huts.csv', 'no,title,text\n1,Two,Soup\n2,Four,Stars\n3,Six,Snow\n'));
@@ -152,15 +152,15 @@ test('a table becomes tiles; taken in anew, what was made by hand stays and it i
     .first()
     .click({ trial: true });
   await page.locator('[data-tile-hand]').first().press('Escape');
-  await page.getByRole('button', { name: 'Tiles from a table…' }).click();
+  await page.getByRole('button', { name: 'Import a table…' }).click();
   await panel
     .getByTestId('table-again')
     .setInputFiles(csv('huts.csv', 'no,title,text\n1,Zwei,Bread\n3,Six,Snow\n4,Eight,Wind\n'));
   const report = panel.getByRole('status');
   await expect(report).toContainText('Changed (1): 1');
-  await expect(report).toContainText('Came (1): 4');
-  await expect(report).toContainText('Went (1): 2');
-  await expect(report).toContainText('Kept as made by hand (1): 1');
+  await expect(report).toContainText('Added (1): 4');
+  await expect(report).toContainText('Removed (1): 2');
+  await expect(report).toContainText('Kept, changed by hand (1): 1');
   await saved(page);
   const { document } = await readStored(application, id);
   expect(
@@ -196,11 +196,11 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   await page.keyboard.press('Control+b');
   await page.keyboard.press('Enter');
   await page
-    .getByRole('toolbar', { name: 'Marks of the text' })
+    .getByRole('toolbar', { name: 'Text formatting' })
     .getByRole('button', { name: 'List', exact: true })
     .click();
   await page.keyboard.type('and bread');
-  await page.getByRole('textbox', { name: 'Where the tile leads' }).fill('#kitchen');
+  await page.getByRole('textbox', { name: 'Link' }).fill('#kitchen');
   // A heading of a megabyte is refused in words, and the one that was there stays.
   await page.getByRole('textbox', { name: 'Heading', exact: true }).fill('x'.repeat(1_000_000));
   await expect(page.getByText('Heading: 1000000 characters; at most 20000 are kept.')).toBeVisible();

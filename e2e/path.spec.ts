@@ -68,8 +68,8 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
   await page.getByRole('textbox', { name: 'Columns', exact: true }).fill('5');
   await page.keyboard.press('Enter');
   await expect(columns()).toHaveCount(5);
-  await page.getByRole('button', { name: 'Set the gaps apart' }).click();
-  await page.getByLabel('Column gap, across').fill('30');
+  await page.getByRole('button', { name: 'Set gaps one by one' }).click();
+  await page.getByLabel('Column gap').fill('30');
   await page.keyboard.press('Enter');
   await saved(page);
   const changed = await readStored(application, collection);
@@ -100,7 +100,7 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
   await page.getByRole('link', { name: 'Export' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take the page as ZIP' }).click(),
+    page.getByRole('button', { name: 'Download the page as ZIP' }).click(),
   ]);
   expect(download.suggestedFilename()).toBe('winter-at-the-huts.zip');
   const files = unzipSync(await readFile(await download.path()));

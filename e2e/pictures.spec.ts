@@ -65,7 +65,7 @@ test('the library takes many at once, finds, describes, and deletes only what ma
   await expect(details.getByRole('link', { name: 'Night sky above hut four' }).first()).toBeVisible();
   await details.getByRole('button', { name: 'Delete…' }).click();
   await expect(page.getByRole('alertdialog')).toContainText('“Night sky above hut four” (Star trails)');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(cards).toHaveCount(1);
 });
 
@@ -89,11 +89,11 @@ test('what is hostile or broken is refused in words, and nothing of it is stored
   );
   await refused(
     zip('up.zip', { 'a.jpg': sound, '../../up.jpg': sound }),
-    'a path that leads out of it: “../../up.jpg”. Nothing of it was taken.',
+    'a path that leads out of it: “../../up.jpg”. Nothing was imported.',
   );
   await refused(
     zip('bomb.zip', { 'a.jpg': sound, 'bomb.jpg': new Uint8Array(60 * 1024 * 1024) }),
-    '“bomb.jpg” in it unpacks to more than 40 MB. Nothing of it was taken.',
+    '“bomb.jpg” in it unpacks to more than 40 MB. Nothing was imported.',
   );
   await refused(
     { name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('no archive') },
@@ -208,7 +208,7 @@ test('a picture is moved and scaled in its slot by pointer, wheel and keys, its 
   const moved = await tile();
   expect(moved.zoom).toBeGreaterThan(1.5);
   expect(moved.position).toBeDefined();
-  await page.getByRole('button', { name: 'Back to the focal point' }).click();
+  await page.getByRole('button', { name: 'Reset to the focal point' }).click();
   await saved(page);
   expect(await tile()).not.toHaveProperty('position');
 });

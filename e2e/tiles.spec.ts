@@ -61,7 +61,7 @@ test('with Alt a tile lies over another, a layer above it', async ({ page, appli
     layer: 2,
   });
   await page.getByRole('button', { name: 'Undo: Bring forward' }).click();
-  await page.getByRole('button', { name: 'Undo: Lay over' }).click();
+  await page.getByRole('button', { name: 'Undo: Place over' }).click();
   await expect(hand(page, 'beds')).toHaveAccessibleName(/at column 6, row 1$/);
 });
 
@@ -112,16 +112,16 @@ test('own size, alignment, badges: set for all in hand, in one step', async ({
   const across = page.getByLabel('Across', { exact: true });
   await across.getByRole('radio', { name: 'End' }).click();
   await expect.poll(async () => (await stageBoxes(page)).booking?.[2] ?? 0).toBeLessThan(190);
-  await page.getByLabel('Own width', { exact: true }).getByRole('radio', { name: 'Sized' }).click();
-  await page.getByLabel('Own width, px').fill('100% / 2');
+  await page.getByLabel('Own width, how').getByRole('radio', { name: 'Own size' }).click();
+  await page.getByLabel('Own width', { exact: true }).fill('100% / 2');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Undo: Fit' }).click();
   await page.getByRole('button', { name: 'Undo: Fit' }).click();
   await page.getByRole('button', { name: 'Undo: Fit' }).click();
   await hand(page, 'ridge-path').click();
-  await page.getByRole('button', { name: 'Add a badge' }).click();
+  await page.getByRole('button', { name: 'Add badge' }).click();
   await page.getByLabel('Words of badge 1').fill('Open now');
-  await page.getByRole('radio', { name: 'end, start' }).click();
+  await page.getByRole('radio', { name: 'top end' }).click();
   await expect(page.locator('[data-slot="ridge-path"] .badge')).toHaveText('Open now');
   await saved(page);
   expect((await readStored(application, collection)).document.tiles['ridge-path']?.badges).toMatchObject([
@@ -140,7 +140,7 @@ test('groups: made, entered, worked in, left, taken apart, by keyboard alone', a
   await page.keyboard.press('g');
   await expect(page.locator('[data-tile-hand]')).toHaveCount(13);
   await page.keyboard.press('Enter');
-  const trail = page.getByRole('navigation', { name: 'Trail' });
+  const trail = page.getByRole('navigation', { name: 'Groups around' });
   await expect(trail).toContainText('Winter at the huts/Group');
   await expect(page.locator('[data-tile-hand]')).toHaveCount(2);
   await page.keyboard.press('1');
@@ -161,7 +161,7 @@ test('groups: made, entered, worked in, left, taken apart, by keyboard alone', a
   await page.keyboard.press('u');
   await expect(page.locator('[data-tile-hand]')).toHaveCount(14);
   await page.getByRole('button', { name: 'History' }).click();
-  await page.getByRole('button', { name: '0 As it was opened' }).click();
+  await page.getByRole('button', { name: '0 As opened' }).click();
   await expect.poll(() => stageBoxes(page)).toEqual(before);
 });
 
@@ -172,7 +172,7 @@ test('the history lists every step by its name, and goes to any', async ({ page 
   await page.keyboard.press('Control+d');
   await page.getByRole('button', { name: 'History' }).click();
   const steps = page.getByRole('dialog', { name: 'History' }).getByRole('button');
-  await expect(steps).toHaveText(['0As it was opened', '1Span', '2Pin', '3Duplicate']);
+  await expect(steps).toHaveText(['0As opened', '1Span', '2Pin', '3Duplicate']);
   await steps.nth(1).click();
   await expect(hand(page, 'beds')).toHaveAccessibleName(/2 by 1 .*(?<!pinned)$/);
   await steps.nth(3).click();

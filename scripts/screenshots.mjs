@@ -84,7 +84,7 @@ await take('compose-looks', {
   show: async (page) => {
     await open(page, 'Night sky above hut four');
     await hand(page, 'moonless').click();
-    await page.getByRole('button', { name: 'Large type' }).click();
+    await page.getByRole('button', { name: 'Heading type' }).click();
     await page.getByRole('complementary', { name: 'Settings' }).evaluate((panel) => {
       panel.scrollTop = 470;
     });
@@ -144,7 +144,7 @@ await take('preview', {
 async function squash(page) {
   await open(page, 'Night sky above hut four');
   await hand(page, 'stars').click();
-  await page.getByLabel(/^Never below/).fill('210');
+  await page.getByLabel('Minimum width').fill('210');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await page.getByTestId('found-count').waitFor();

@@ -121,7 +121,7 @@ describe('noria import', () => {
     );
     const out = join(folder, 'grid.noria.json');
     expect(await noria('import', page, '--out', out)).toBe(`1 tiles in ${out}`);
-    expect(said.mock.calls.join()).toContain('grid.html:1: “rotate” is not taken over.');
+    expect(said.mock.calls.join()).toContain('grid.html:1: “rotate” is not imported.');
     expect(await noria('layout', out, '--width', '400')).toContain('"tile-1"');
     await expect(noria('import', await file('none.html', '<p>'), '--out', out)).rejects.toThrow(
       'There is no grid',

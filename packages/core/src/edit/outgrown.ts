@@ -12,7 +12,7 @@ export function outgrown(before: Growing, after: Growing): string | null {
     [before.tiles, after.tiles, LIMITS.tiles, 'tiles. Remove some first.'],
     [before.bands, after.bands, LIMITS.bands, 'bands below the widest. Remove a breakpoint first.'],
     [before.recipes, after.recipes, LIMITS.recipes, 'recipes. Remove one first.'],
-    [before.tables, after.tables, LIMITS.tables, 'tables. Let go of one first.'],
+    [before.tables, after.tables, LIMITS.tables, 'tables. Unlink one first.'],
   ] as const;
   for (const [was, is, most, words] of parts) {
     const count = Object.keys(is ?? {}).length;

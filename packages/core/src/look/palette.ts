@@ -12,7 +12,7 @@ export interface Palette {
 }
 
 /**
- * A palette from one colour: everything keeps its hue or a near one, lightness is what sets parts
+ * Palette from one colour: everything keeps its hue or a near one, lightness is what sets parts
  * apart. In OKLCH, so that equal steps look equal.
  * @param from `#rrggbb`
  * @param dark whether the ground is dark

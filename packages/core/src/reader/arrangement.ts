@@ -22,13 +22,13 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
   const gap = (property: 'columnGap' | 'rowGap', name: string) => {
     const value = style[property];
     if (value === 'normal') return 0;
-    if (typeof value !== 'number') say(name, `is taken over as the px that it comes to at ${width} px`);
+    if (typeof value !== 'number') say(name, `is imported as the px that it comes to at ${width} px`);
     return Math.min(LIMITS.gap, Math.max(0, rounded(resolveLength(value, inner))));
   };
   const columnGap = gap('columnGap', 'column-gap');
   const columns = columnTracks(style, inner, columnGap, say);
   if (style.flowAxis === 'column')
-    say('grid-auto-flow', 'flows by columns, which a bento does not; it flows by rows now');
+    say('grid-auto-flow', 'flows by columns; a bento flows by rows, so it flows by rows now');
   for (const [name, value, initial] of [
     ['justify-content', style.justifyContent, INITIAL_STYLE.justifyContent],
     ['align-content', style.alignContent, INITIAL_STYLE.alignContent],
@@ -96,13 +96,10 @@ function columnTracks(style: BoxStyle, inner: number, gap: number, say: Say): Tr
       return `${Math.min(LIMITS.track, rounded(max.value))}px`;
     }
     if (max.kind === 'length') {
-      say(
-        property,
-        'has a width that is neither px nor a share; it is taken over as the px it comes to here',
-      );
+      say(property, 'has a width that is neither px nor a share; it is imported as the px it comes to here');
       return `${Math.min(LIMITS.track, Math.max(0, rounded(resolveLength(max.value, inner))))}px`;
     }
-    say(property, 'has a column that hugs its content; it is an even share now');
+    say(property, 'has a column sized by its content; it became an equal share');
     return '1fr';
   });
 }

@@ -92,7 +92,7 @@ export function readCollection(
     if (isGroup(box))
       report({
         line,
-        message: `<${element.name}> is a grid in the grid; its words are taken over, its own grid is not.`,
+        message: `<${element.name}> is a grid in the grid; its words are imported, its own grid is not.`,
       });
     const tile = toTile(element, id, (message) => report({ line, message }));
     tiles[id] = {
@@ -260,7 +260,7 @@ function reportUnknown(
   ];
   for (const each of declarations) {
     const { property } = each;
-    if (!isTaken(property)) report({ ...placeOf(each), message: `“${property}” is not taken over.` });
+    if (!isTaken(property)) report({ ...placeOf(each), message: `“${property}” is not imported.` });
   }
 }
 

@@ -28,7 +28,7 @@ export async function enterWorkspace(): Promise<void> {
   if (!VIEWS.includes(workspace())) return;
   const all = (await (await request('/api/workspaces')).json()) as readonly { readonly slug: string }[];
   const [first] = all;
-  if (!first) throw new Error('This server has no workspace yet. Start it again; it makes one.');
+  if (!first) throw new Error('This server has no workspace yet. Restart the server to create one.');
   const { pathname, search, hash } = globalThis.location;
   globalThis.history.replaceState(
     null,

@@ -24,8 +24,8 @@ test('the needle stands on a whole px of the axis', () => {
 });
 
 test('a tile is added to those in hand, and let go by the same', () => {
-  expect(after(taken(['a']), toggled('b')).inHand).toEqual(['a', 'b']);
-  expect(after(taken(['a']), toggled('b'), toggled('a')).inHand).toEqual(['b']);
+  expect(after(taken(['a']), toggled('b')).selected).toEqual(['a', 'b']);
+  expect(after(taken(['a']), toggled('b'), toggled('a')).selected).toEqual(['b']);
 });
 
 test('the span pad is beside what is taken, but not where it would lie over what comes next', () => {
@@ -44,10 +44,10 @@ test('groups are entered one in another, and left for any of them', () => {
 });
 
 test('who enters a group lets go, and closes what stood in place of the settings', () => {
-  expect(after(taken(['a']), shown('gaps'), entered('a'))).toMatchObject({ inHand: [], showing: null });
+  expect(after(taken(['a']), shown('gaps'), entered('a'))).toMatchObject({ selected: [], showing: null });
 });
 
 test('another tool lets go, another tile ends moving a picture in its slot', () => {
-  expect(after(taken(['a']), toolChosen('areas')).inHand).toEqual([]);
+  expect(after(taken(['a']), toolChosen('areas')).selected).toEqual([]);
   expect(after(taken(['a']), croppingChosen(true), taken(['b'])).cropping).toBe(false);
 });

@@ -4,7 +4,7 @@ import { LIMITS, type SetFor, type TileId, type TileStart, type Transfer } from 
 export interface EditorState {
   /** The width now shown, in px. */
   readonly needle: number;
-  readonly inHand: readonly TileId[];
+  readonly selected: readonly TileId[];
   /** Whether the span pad is beside the tile in hand: not when its span has just been drawn. */
   readonly pad: boolean;
   readonly setFor: SetFor;
@@ -39,7 +39,7 @@ export type Showing = 'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'fi
 
 const initialState: EditorState = {
   needle: 1280,
-  inHand: [],
+  selected: [],
   pad: true,
   setFor: 'band',
   showLines: false,
@@ -69,36 +69,36 @@ export const editorSlice = createSlice({
     swept: (state, { payload }: PayloadAction<boolean>) => ({ ...state, sweeping: payload }),
     taken: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
       ...state,
-      inHand: payload,
+      selected: payload,
       pad: true,
       cropping: false,
     }),
     /** Takes tiles without the span pad, which would lie over what comes next. */
     takenBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
       ...state,
-      inHand: payload,
+      selected: payload,
       pad: false,
       cropping: false,
     }),
     /** Adds a tile to those in hand, or lets it go. */
     toggled: (state, { payload }: PayloadAction<TileId>) => ({
       ...state,
-      inHand: state.inHand.includes(payload)
-        ? state.inHand.filter((id) => id !== payload)
-        : [...state.inHand, payload],
+      selected: state.selected.includes(payload)
+        ? state.selected.filter((id) => id !== payload)
+        : [...state.selected, payload],
     }),
     /** Goes into a group, or back out to one of the trail; null is the collection itself. */
     entered: (state, { payload }: PayloadAction<TileId | null>) => {
       const at = payload === null ? -1 : state.trail.indexOf(payload);
       const trail =
         payload === null ? [] : at === -1 ? [...state.trail, payload] : state.trail.slice(0, at + 1);
-      return { ...state, trail, inHand: [], showing: null };
+      return { ...state, trail, selected: [], showing: null };
     },
     drawnChosen: (state, { payload }: PayloadAction<TileStart>) => ({ ...state, drawn: payload }),
     toolChosen: (state, { payload }: PayloadAction<EditorState['tool']>) => ({
       ...state,
       tool: payload,
-      inHand: [],
+      selected: [],
     }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
     croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({

@@ -76,6 +76,6 @@ export function composeStore(document: CollectionDocument, width = 1280) {
     steps: () => store.getState().document.past.map(({ name }) => name),
     said: () => store.getState().notices.announcement.words,
     warned: () => store.getState().notices.warning,
-    inHand: () => store.getState().editor.inHand,
+    selected: () => store.getState().editor.selected,
   };
 }

@@ -200,7 +200,7 @@ describe('each kind of finding', () => {
     expect(finding?.ranges.at(-1)?.to).toBe(Math.ceil(4 * (need - 0.5) + 3 * 16 + 48) - 1);
     const set = withTile(base, 't1', { neverBelow: 300 });
     expect(checkFit(set, { measurer, from: 1280, to: 1280 }).findings[0]?.reason).toBe(
-      'It is set to be never narrower than 300 px; one column of 4 give it 296.',
+      'Its minimum width is 300 px; one column of 4 give it 296.',
     );
   });
 

@@ -29,7 +29,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 const aspect = (said: Said) => (Number(said.inlineSize) / Number(said.blockSize)).toFixed(2);
 
 const WHAT_NEEDS: Readonly<Record<string, string>> = {
-  hand: 'It is set to be never narrower than',
+  hand: 'Its minimum width is',
   figure: 'Its figure needs',
   words: 'Its longest word needs',
   line: 'A line of its words needs',
@@ -84,7 +84,7 @@ export function say(
     case 'out of order':
       return {
         title: `${first} is seen before ${second}`,
-        reason: `It is read after it, but lies ${said.row === said.otherRow ? 'before it in the same row' : `in row ${said.row}, above row ${said.otherRow}`}.`,
+        reason: `In reading order it comes after that tile, but it lies ${said.row === said.otherRow ? 'before it in the same row' : `in row ${said.row}, above row ${said.otherRow}`}.`,
       };
     case 'over-cropped':
       return {
@@ -114,7 +114,7 @@ export function say(
     case 'no alternative text':
       return {
         title: `${first} has no alternative text`,
-        reason: 'Who can’t see the picture is not told what is in it.',
+        reason: 'Screen readers have nothing to say of the picture.',
       };
   }
 }

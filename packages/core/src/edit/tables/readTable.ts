@@ -29,7 +29,7 @@ export function readTable(bytes: Uint8Array): ReadTable {
   const { text, notices } = decoded(bytes);
   if (/\0|\\u0000/.test(text))
     throw new TableError(
-      'The table holds a character that no text can have (U+0000). Save it as CSV in UTF-8, and take it in again.',
+      'The table holds a character that no text can have (U+0000). Save it as CSV in UTF-8, and import it again.',
     );
   const table = /^\s*[[{]/.test(text) ? fromJson(text) : fromCsv(text);
   if (table.rows.length === 0) throw new TableError('The table has no rows below its heading.');

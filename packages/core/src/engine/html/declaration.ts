@@ -34,6 +34,6 @@ export function readDeclaration(
   if (property.startsWith('--') || text.includes('var('))
     return [{ property, text, value: [], important, line }];
   const longhands = expandDeclaration(property, node.value.children.toArray());
-  if (!longhands) report({ line, message: `“${property}: ${text}” makes no sense and is left out.` });
+  if (!longhands) report({ line, message: `“${property}: ${text}” is not valid and is left out.` });
   return (longhands ?? []).map(([name, value]) => ({ property: name, text: null, value, important, line }));
 }

@@ -76,7 +76,7 @@ export function readStyleSheet(
     if (LEFT_ALONE.has(name)) return;
     const prelude = node.prelude && 'children' in node.prelude ? node.prelude.children.toArray() : [];
     const within = contextIn(name, prelude, context, names, node.block !== null);
-    if (within === 'unknown') report({ line: lineOf(node), message: `“@${node.name}” is not taken over.` });
+    if (within === 'unknown') report({ line: lineOf(node), message: `“@${node.name}” is not imported.` });
     else if (within && node.block) inside(node.block.children.toArray(), within);
   };
 

@@ -2,7 +2,7 @@ import { transfer, type TileId, type Transfer } from '@noria/core';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { brushTaken } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectInHand, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectSelected, selectSetFor, selectView } from '../selectors';
 import { named } from './named';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
@@ -20,13 +20,13 @@ const COPIES = { look: 'copyLook', spans: 'copySpans', place: 'copyPlace', motio
 export const takeBrush =
   (what: Transfer): AppThunk =>
   (dispatch, getState) => {
-    const [from] = selectInHand(getState());
+    const [from] = selectSelected(getState());
     if (!from) {
-      dispatch(warn('Take the tile in hand whose look is to be given to others.'));
+      dispatch(warn('Select the tile to copy from first.'));
       return;
     }
     dispatch(brushTaken({ from: from.id, what }));
-    dispatch(announce(`The ${TRANSFERS[what]} of ${from.name} is taken. Press tiles to put it on them.`));
+    dispatch(announce(`The ${TRANSFERS[what]} of ${from.name} is copied. Press tiles to apply it.`));
   };
 
 /** Puts what was taken on tiles; answers whether anything was. */
@@ -44,7 +44,7 @@ export const putOn =
     dispatch(
       runHere(COMMAND_WORDS[COPIES[what]], transfer({ from, to, what, band, setFor: selectSetFor(state) })),
     );
-    dispatch(announce(`${named(to.flatMap((id) => view.tiles[id] ?? []))}: ${TRANSFERS[what]} taken over.`));
+    dispatch(announce(`${named(to.flatMap((id) => view.tiles[id] ?? []))}: ${TRANSFERS[what]} copied.`));
     return true;
   };
 
@@ -52,7 +52,7 @@ export const putOn =
 export const giveToHand =
   (what: Transfer): AppThunk =>
   (dispatch, getState) => {
-    const [from, ...to] = selectInHand(getState());
+    const [from, ...to] = selectSelected(getState());
     if (!from || to.length === 0) {
       dispatch(takeBrush(what));
       return;

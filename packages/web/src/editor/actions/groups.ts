@@ -2,39 +2,39 @@ import { groupTiles, ungroup } from '@noria/core';
 import { announce } from '../../ui/notices/noticesSlice';
 import { entered, taken } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectInHand } from '../selectors';
+import { selectBand, selectSelected } from '../selectors';
 import { freshId } from './freshId';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 /** Puts the tiles in hand into a new group. */
-export const groupInHand = (): AppThunk => (dispatch, getState) => {
-  const tiles = selectInHand(getState());
+export const groupSelected = (): AppThunk => (dispatch, getState) => {
+  const tiles = selectSelected(getState());
   if (tiles.length === 0) return;
   const id = freshId('group');
   const ids = tiles.map((tile) => tile.id);
   if (!dispatch(runHere(COMMAND_WORDS.group, groupTiles(ids, id, selectBand(getState()).index)))) return;
   dispatch(taken([id]));
   dispatch(
-    announce(`${tiles.length} ${tiles.length === 1 ? 'tile' : 'tiles'} in a group. Enter goes into it.`),
+    announce(`${tiles.length} ${tiles.length === 1 ? 'tile' : 'tiles'} in a group. Press Enter to open it.`),
   );
 };
 
 /** Takes the groups in hand apart. */
 export const takeApart = (): AppThunk => (dispatch, getState) => {
-  const groups = selectInHand(getState()).filter(({ kind }) => kind === 'group');
+  const groups = selectSelected(getState()).filter(({ kind }) => kind === 'group');
   if (groups.length === 0) return;
   const inside = groups.flatMap((group) => (group.kind === 'group' ? group.order : []));
   dispatch(runHere(COMMAND_WORDS.ungroup, (draft) => groups.forEach(({ id }) => ungroup(id)(draft))));
   dispatch(taken(inside));
-  dispatch(announce(`Ungrouped; ${inside.length} tiles in hand.`));
+  dispatch(announce(`Ungrouped; ${inside.length} tiles selected.`));
 };
 
 /** Goes into the group in hand. */
 export const enterGroup = (): AppThunk => (dispatch, getState) => {
-  const [tile] = selectInHand(getState());
+  const [tile] = selectSelected(getState());
   if (tile?.kind !== 'group') return;
   dispatch(entered(tile.id));
   if (tile.order[0] !== undefined) dispatch(taken([tile.order[0]]));
-  dispatch(announce(`In the group “${tile.name}”. Escape leads out.`));
+  dispatch(announce(`In the group “${tile.name}”. Escape leaves it.`));
 };

@@ -57,11 +57,11 @@ describe('pictures of the library', () => {
     });
 
   test('fill the tiles that show nothing in order, and the rest become tiles, in one step', () => {
-    const { run, document, steps, inHand, said } = composeStore(empty());
+    const { run, document, steps, selected, said } = composeStore(empty());
     run(takePictures([WIDE, TALL, EVEN, picture('more.webp', 900, 900)], { onto: null, bestFit: false }));
     expect(shown(document())).toEqual(['wide', 'tall', 'even', 'more']);
     expect(steps()).toEqual(['Add 4 pictures']);
-    expect(inHand()).toHaveLength(4);
+    expect(selected()).toHaveLength(4);
     expect(said()).toContain('4 pictures are in, 1 of them in new tiles.');
     run(undo());
     expect(shown(document())).toEqual(['–', '–', '–']);

@@ -19,7 +19,7 @@ import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures'
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { busyWith, takenBare } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { nextPosition } from './tiles';
 import type { AppThunk, RootState } from '../state';
@@ -89,7 +89,7 @@ export const takePictures =
       announce(
         many
           ? `${pictures.length} pictures are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}. “${COMMAND_WORDS.dealPictures}” gives each the slot that fits it.`
-          : `${pictures[0]?.name ?? 'The picture'} is in and in hand.`,
+          : `${pictures[0]?.name ?? 'The picture'} was added and selected.`,
       ),
     );
   };
@@ -107,7 +107,7 @@ function emptySlots(state: RootState): TileId[] {
 export const dealPictures = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const view = selectView(state);
-  const held = selectInHand(state).filter((tile) => pictureOf(tile));
+  const held = selectSelected(state).filter((tile) => pictureOf(tile));
   const ids = (held.length > 1 ? held : Object.values(view.tiles))
     .filter((tile) => pictureOf(tile)?.picture && view.order.includes(tile.id))
     .map(({ id }) => id);
@@ -173,7 +173,7 @@ const addFilm =
         }),
       );
       dispatch(takenBare([id]));
-      dispatch(announce(`${film.name} is in and in hand.`));
+      dispatch(announce(`${film.name} was added and selected.`));
     } catch (error) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));
     } finally {

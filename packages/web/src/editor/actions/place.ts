@@ -13,7 +13,7 @@ import { interfaceOf } from '../kinds';
 import { nameOf } from '../kinds/words';
 import { announce } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
-import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectSelected, selectLayout, selectSetFor, selectView } from '../selectors';
 import { named } from './named';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
@@ -22,7 +22,7 @@ import type { AppThunk } from '../state';
 export const spanTiles =
   (span: { columnSpan?: number; rowSpan?: number }): AppThunk =>
   (dispatch, getState) => {
-    const tiles = selectInHand(getState());
+    const tiles = selectSelected(getState());
     if (tiles.length === 0) return;
     const band = selectBand(getState());
     const setFor = selectSetFor(getState());
@@ -40,7 +40,7 @@ export const growTiles =
     const band = selectBand(state);
     const view = selectView(state);
     const setFor = selectSetFor(state);
-    const tiles = selectInHand(state);
+    const tiles = selectSelected(state);
     if (tiles.length === 0) return;
     const { spans } = interfaceOf(band.arrangement);
     if (spans === 'none' || (spans === 'columns' && columns === 0)) {
@@ -69,7 +69,7 @@ export const stepTiles =
   (dispatch, getState) => {
     const state = getState();
     const view = selectView(state);
-    const tiles = selectInHand(state);
+    const tiles = selectSelected(state);
     const [tile] = tiles;
     const layout = selectLayout(state);
     const at = layout.tiles.find(({ id }) => id === tile?.id);
@@ -106,7 +106,7 @@ export const stepTiles =
 export const pinTiles = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const { index: band, arrangement } = selectBand(state);
-  const tiles = selectInHand(state);
+  const tiles = selectSelected(state);
   if (tiles.length === 0) return;
   const view = selectView(state);
   const laid = new Map(selectLayout(state).tiles.map((tile) => [tile.id, tile]));
@@ -127,7 +127,7 @@ export const reorderTiles =
   (dispatch, getState) => {
     const state = getState();
     const { order } = selectView(state);
-    const ids = selectInHand(state).map(({ id }) => id);
+    const ids = selectSelected(state).map(({ id }) => id);
     const first = order.findIndex((id) => ids.includes(id));
     if (first === -1) return;
     dispatch(runHere('Order', moveInOrder(ids, first + by)));
@@ -140,7 +140,7 @@ export const fitTiles =
   (fit: Partial<Fit>): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
-    const ids = selectInHand(state).map(({ id }) => id);
+    const ids = selectSelected(state).map(({ id }) => id);
     dispatch(runHere('Fit', setFit(ids, fit, selectBand(state).index, selectSetFor(state))));
   };
 
@@ -150,7 +150,7 @@ export const layerTiles =
   (dispatch, getState) => {
     const state = getState();
     const band = selectBand(state).index;
-    const tiles = selectInHand(state);
+    const tiles = selectSelected(state);
     const setFor = selectSetFor(state);
     const commands = tiles.map((tile) =>
       setLayer([tile.id], placeIn(selectView(state), tile, band).layer + by, band, setFor),
@@ -167,7 +167,7 @@ export const layerTiles =
 /** Says where the tile in hand is now. */
 export const sayPlace = (): AppThunk => (dispatch, getState) => {
   const state = getState();
-  const [tile] = selectInHand(state);
+  const [tile] = selectSelected(state);
   const { tiles, coverage } = selectLayout(state);
   const at = tiles.find(({ id }) => id === tile?.id);
   if (!tile || !at) return;

@@ -45,7 +45,7 @@ describe('recipes', () => {
 
   test('tiles in hand take it; with none in hand it becomes a tile of its own', () => {
     const compose = open();
-    const { take, run, document, inHand, said } = compose;
+    const { take, run, document, selected, said } = compose;
     take('t1');
     run(recipeFromHand('Beds'));
     const recipe = recipeOf(compose, 'Beds');
@@ -56,7 +56,7 @@ describe('recipes', () => {
     take();
     run(takeRecipe(recipe, null));
     expect(document().order).toHaveLength(4);
-    expect(inHand()).toEqual([document().order.at(-1)]);
+    expect(selected()).toEqual([document().order.at(-1)]);
     run(undo());
     expect(document().order).toHaveLength(3);
   });
@@ -105,10 +105,10 @@ describe('recipes', () => {
   test.each(STARTERS.slice(0, 6).map((recipe) => [recipe.name, recipe] as const))(
     '“%s” that ships comes in as one step',
     (_, recipe) => {
-      const { run, steps, inHand, document } = open();
+      const { run, steps, selected, document } = open();
       run(takeRecipe(recipe, null));
       expect(steps()).toEqual(['Add from recipe']);
-      expect(document().tiles[inHand()[0] ?? '']?.recipe?.recipe).toBeDefined();
+      expect(document().tiles[selected()[0] ?? '']?.recipe?.recipe).toBeDefined();
     },
   );
 });

@@ -15,7 +15,7 @@ import { newId } from '../../api/ids';
 import { announce } from '../../ui/notices/noticesSlice';
 import { takenBare } from '../editorSlice';
 import { runHere } from '../here';
-import { selectInHand, selectView } from '../selectors';
+import { selectSelected, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
 import { nextPosition } from './tiles';
@@ -29,7 +29,7 @@ export const takeRecipe =
   (recipe: Recipe, variant: string | null, assets: Assets = starterAssets): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
-    const tiles = selectInHand(state);
+    const tiles = selectSelected(state);
     const use = { recipe, variant, assets, freshId: fresh };
     if (tiles.length > 0) {
       dispatch(
@@ -60,7 +60,7 @@ export const takeRecipe =
       ),
     );
     dispatch(takenBare([root]));
-    dispatch(announce(`${recipe.name} was added and is in hand.`));
+    dispatch(announce(`${recipe.name} was added and selected.`));
   };
 
 /** Makes a recipe of the tile in hand. */
@@ -68,7 +68,7 @@ export const recipeFromHand =
   (name: string): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
-    const [tile] = selectInHand(state);
+    const [tile] = selectSelected(state);
     if (!tile) return;
     const id = newId(name, 'recipe');
     dispatch(runHere('Make recipe', makeRecipe(tile.id, id, name)));
@@ -79,7 +79,7 @@ export const variantFromHand =
   (name: string): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
-    const [tile] = selectInHand(state);
+    const [tile] = selectSelected(state);
     const recipe = tile?.recipe && selectView(state).recipes?.[tile.recipe.recipe];
     if (!tile || !recipe) return;
     const id = newId(name, 'variant');
@@ -89,7 +89,7 @@ export const variantFromHand =
 const onHand =
   (step: string, command: (ids: readonly string[]) => ReturnType<typeof releaseTiles>): AppThunk =>
   (dispatch, getState) => {
-    dispatch(runHere(step, command(selectInHand(getState()).map(({ id }) => id))));
+    dispatch(runHere(step, command(selectSelected(getState()).map(({ id }) => id))));
   };
 
 export const showVariant = (variant: string | null) => onHand('Variant', (ids) => setVariant(ids, variant));
@@ -99,7 +99,7 @@ export const resetHand = (fields?: readonly string[]) =>
 
 /** Changes the recipe into what the tile in hand has become; the others follow. */
 export const changeRecipe = (): AppThunk => (dispatch, getState) => {
-  const [tile] = selectInHand(getState());
+  const [tile] = selectSelected(getState());
   if (!tile) return;
   dispatch(runHere(COMMAND_WORDS.updateRecipe, updateRecipe(tile.id, fresh)));
   dispatch(announce('The recipe was changed; every tile that uses it follows.'));

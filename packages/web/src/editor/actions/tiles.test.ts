@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { checkDocument, type ArrangementName } from '@noria/core';
 import { composeStore, stats } from '../../testing/composeStore';
 import { entered } from '../editorSlice';
-import { selectInHand, selectTrail } from '../selectors';
+import { selectSelected, selectTrail } from '../selectors';
 import { redo, undo } from '../document/run';
 import { addNewTile, copiedText, deleteTiles, duplicateTiles, pasteText } from './tiles';
-import { enterGroup, groupInHand, takeApart } from './groups';
+import { enterGroup, groupSelected, takeApart } from './groups';
 import { fitToSlots } from './pictures';
 import { giveToHand, putOn, takeBrush } from './brush';
 import { growTiles, pinTiles, reorderTiles, stepTiles } from './place';
@@ -36,7 +36,7 @@ describe('any work', () => {
     later: () => reorderTiles(1),
     copy: () => duplicateTiles(),
     add: () => addNewTile('text'),
-    group: () => groupInHand(),
+    group: () => groupSelected(),
     enter: () => enterGroup(),
     apart: () => takeApart(),
     out: () => letGo(),
@@ -58,10 +58,10 @@ describe('any work', () => {
         for (const name of names) {
           run<unknown>(acts[name]());
           // Only the look asks for a tile in hand in words that are seen.
-          expect([null, 'Take the tile in hand whose look is to be given to others.']).toContain(warned());
+          expect([null, 'Select the tile to copy from first.']).toContain(warned());
           // What is in hand is always there.
-          const inHand = selectInHand(store.getState());
-          expect(new Set(inHand).size).toBe(inHand.length);
+          const selected = selectSelected(store.getState());
+          expect(new Set(selected).size).toBe(selected.length);
         }
         const end = document();
         expect(checkDocument(JSON.parse(JSON.stringify(end))).document).toEqual(end);
@@ -78,77 +78,77 @@ describe('any work', () => {
 
 describe('what is in hand', () => {
   test('moves to the nearest tile in a direction, and takes it as well', () => {
-    const { run, inHand } = open();
+    const { run, selected } = open();
     expect(run(takeTowards(1, 0))).toBe('t1');
     expect(run(takeTowards(1, 0))).toBe('t2');
     run(takeMoreTowards(1, 0));
-    expect(inHand()).toEqual(['t2', 't3']);
+    expect(selected()).toEqual(['t2', 't3']);
     run(takeMoreTowards(-1, 0));
-    expect(inHand()).toEqual(['t3', 't2']);
+    expect(selected()).toEqual(['t3', 't2']);
     run(letGo());
-    expect(inHand()).toEqual([]);
+    expect(selected()).toEqual([]);
   });
 
   test('a copy is taken; what is deleted is let go', () => {
-    const { take, run, inHand, document, said } = open();
+    const { take, run, selected, document, said } = open();
     take('t2');
     run(duplicateTiles());
-    expect(inHand()).toHaveLength(1);
+    expect(selected()).toHaveLength(1);
     expect(document().order).toHaveLength(6);
-    expect(inHand()).not.toContain('t2');
+    expect(selected()).not.toContain('t2');
     take('t1', 't2');
     run(deleteTiles());
-    expect(inHand()).toEqual([]);
+    expect(selected()).toEqual([]);
     expect(document().order).toHaveLength(4);
     expect(said()).toBe('2 tiles deleted. Undo brings them back.');
   });
 
   test('a new tile comes after what is in hand', () => {
-    const { take, run, document, inHand } = open();
+    const { take, run, document, selected } = open();
     take('t2');
     run(addNewTile('quote'));
-    expect(document().order.indexOf(inHand()[0] ?? '')).toBe(2);
+    expect(document().order.indexOf(selected()[0] ?? '')).toBe(2);
   });
 });
 
 describe('groups', () => {
   test('are made, entered, left and taken apart', () => {
-    const { take, run, document, inHand, store, said } = open();
+    const { take, run, document, selected, store, said } = open();
     take('t2', 't4');
-    run(groupInHand());
-    const [group = ''] = inHand();
+    run(groupSelected());
+    const [group = ''] = selected();
     expect(document().tiles[group]).toMatchObject({ kind: 'group', order: ['t2', 't4'] });
     run(enterGroup());
     expect(selectTrail(store.getState())).toEqual([group]);
-    expect(inHand()).toEqual(['t2']);
+    expect(selected()).toEqual(['t2']);
     run(letGo());
     run(letGo());
     expect(selectTrail(store.getState())).toEqual([]);
-    expect(inHand()).toEqual([group]);
+    expect(selected()).toEqual([group]);
     run(takeApart());
     expect(document().order.toSorted()).toEqual(['t1', 't2', 't3', 't4', 't5']);
-    expect(said()).toBe('Ungrouped; 2 tiles in hand.');
+    expect(said()).toBe('Ungrouped; 2 tiles selected.');
   });
 
   test('one that is undone away is not stood in any more', () => {
     const { take, run, store } = open();
     take('t2', 't4');
-    run(groupInHand());
+    run(groupSelected());
     run(enterGroup());
     run(undo());
     expect(selectTrail(store.getState())).toEqual([]);
-    expect(selectInHand(store.getState()).map(({ id }) => id)).toEqual(['t2']);
+    expect(selectSelected(store.getState()).map(({ id }) => id)).toEqual(['t2']);
   });
 
   test('work in a group is in the group alone', () => {
-    const { take, run, document, inHand, store } = open();
+    const { take, run, document, selected, store } = open();
     take('t2', 't4');
-    run(groupInHand());
-    const [group = ''] = inHand();
+    run(groupSelected());
+    const [group = ''] = selected();
     store.dispatch(entered(group));
     run(addNewTile('text'));
-    expect(document().tiles[group]).toMatchObject({ order: ['t2', 't4', inHand()[0]] });
-    expect(document().order).not.toContain(inHand()[0]);
+    expect(document().tiles[group]).toMatchObject({ order: ['t2', 't4', selected()[0]] });
+    expect(document().order).not.toContain(selected()[0]);
   });
 });
 
@@ -160,8 +160,8 @@ describe('the clipboard', () => {
     const to = open('masonry');
     expect(to.run(pasteText(text ?? ''))).toBe(true);
     expect(to.document().order).toHaveLength(7);
-    expect(to.inHand()).toHaveLength(2);
-    expect(to.inHand().map((id) => to.document().tiles[id]?.name)).toEqual(['Stat 1', 'Stat 3']);
+    expect(to.selected()).toHaveLength(2);
+    expect(to.selected().map((id) => to.document().tiles[id]?.name)).toEqual(['Stat 1', 'Stat 3']);
   });
 
   test('any other text is none of its business, and nothing in hand is nothing to copy', () => {
@@ -188,7 +188,7 @@ describe('what is taken from a tile', () => {
   test('the first in hand gives to the others at once; with none in hand it is said what to do', () => {
     const { take, run, document, warned, store } = open();
     run(giveToHand('spans'));
-    expect(warned()).toMatch(/^Take the tile in hand/);
+    expect(warned()).toMatch(/^Select the tile to copy from/);
     take('t3', 't2', 't4');
     run(giveToHand('spans'));
     expect([document().tiles.t2?.place.rowSpan, document().tiles.t4?.place.rowSpan]).toEqual([2, 2]);

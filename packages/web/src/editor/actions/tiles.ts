@@ -18,7 +18,7 @@ import { outcome } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
 import { drawnChosen, taken, takenBare } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectInHand, selectSavedView, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectSelected, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
 import { COMMAND_WORDS } from '../commands/words';
@@ -27,7 +27,7 @@ import type { AppThunk } from '../state';
 /** Where a new tile comes in reading order: after those in hand, else at the end. */
 export const nextPosition = (state: Parameters<typeof selectView>[0]) => {
   const { order } = selectView(state);
-  const last = Math.max(-1, ...selectInHand(state).map(({ id }) => order.indexOf(id)));
+  const last = Math.max(-1, ...selectSelected(state).map(({ id }) => order.indexOf(id)));
   return last === -1 ? order.length : last + 1;
 };
 
@@ -38,7 +38,7 @@ export const addNewTile =
     if (!dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))))) return;
     dispatch(drawnChosen(kind));
     dispatch(taken([id]));
-    dispatch(announce(`A ${titleOf(kind).toLowerCase()} tile was added and is in hand.`));
+    dispatch(announce(`${titleOf(kind)} tile added and selected.`));
   };
 
 /** A command that adds a tile at cells: free where the flow leads it there, else pinned. */
@@ -66,15 +66,13 @@ export const drawTile =
     dispatch(drawnChosen(kind));
     dispatch(takenBare([id]));
     dispatch(
-      announce(
-        `A ${titleOf(kind).toLowerCase()} tile of ${cells.columnSpan} by ${cells.rowSpan} was drawn and is in hand.`,
-      ),
+      announce(`${titleOf(kind)} tile of ${cells.columnSpan} by ${cells.rowSpan} drawn and selected.`),
     );
   };
 
 export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
   const state = getState();
-  const tiles = selectInHand(state);
+  const tiles = selectSelected(state);
   if (tiles.length === 0) return;
   const band = selectBand(state).index;
   let view = selectView(state);
@@ -91,11 +89,11 @@ export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
   if (!dispatch(runHere(COMMAND_WORDS.duplicate, (draft) => commands.forEach((command) => command(draft)))))
     return;
   dispatch(taken(copies));
-  dispatch(announce(`${named(tiles)} duplicated; the copy is in hand.`));
+  dispatch(announce(`${named(tiles)} duplicated; the copy is selected.`));
 };
 
 export const deleteTiles = (): AppThunk => (dispatch, getState) => {
-  const tiles = selectInHand(getState());
+  const tiles = selectSelected(getState());
   if (tiles.length === 0) return;
   dispatch(runHere(COMMAND_WORDS.delete, removeTiles(tiles.map(({ id }) => id))));
   dispatch(taken([]));
@@ -104,7 +102,7 @@ export const deleteTiles = (): AppThunk => (dispatch, getState) => {
 
 /** The tiles in hand as text for the clipboard; null when none is. */
 export const copiedText = (): AppThunk<string | null> => (dispatch, getState) => {
-  const tiles = selectInHand(getState());
+  const tiles = selectSelected(getState());
   if (tiles.length === 0) return null;
   dispatch(announce(`${named(tiles)} copied.`));
   return tilesToText(
@@ -143,6 +141,6 @@ export const putInArea =
   (area: string | null): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
-    const ids = selectInHand(state).map(({ id }) => id);
+    const ids = selectSelected(state).map(({ id }) => id);
     dispatch(runHere('Area', assignArea(ids, area, selectBand(state).index, selectSetFor(state))));
   };

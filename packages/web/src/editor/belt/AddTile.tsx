@@ -93,7 +93,7 @@ export function AddTile({ label }: { label: string }) {
             }}
           >
             <span className="font-semibold">From a recipe…</span>
-            <span className="text-sm text-faint">dressed already</span>
+            <span className="text-sm text-faint">with a finished look</span>
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -46,7 +46,7 @@ export function Belt() {
     paddingEnd: 6,
     overscan: 12,
   });
-  const held = useAppSelector(({ editor }) => editor.inHand.at(-1));
+  const held = useAppSelector(({ editor }) => editor.selected.at(-1));
   const at = held === undefined ? -1 : order.indexOf(held);
   useEffect(() => {
     if (at === -1) return undefined;
@@ -62,8 +62,8 @@ export function Belt() {
     if (!over || active.id === over.id) return;
     const id = String(active.id);
     // Several in hand move together, to where the one that is dragged was let go.
-    const { inHand } = store.getState().editor;
-    const moving = inHand.includes(id) ? order.filter((each) => inHand.includes(each)) : [id];
+    const { selected } = store.getState().editor;
+    const moving = selected.includes(id) ? order.filter((each) => selected.includes(each)) : [id];
     const target = order.indexOf(String(over.id));
     const later = target > order.indexOf(id);
     const before = order

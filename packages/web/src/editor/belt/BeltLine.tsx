@@ -1,17 +1,17 @@
 import { kindTitle } from '@noria/core';
 import { useAppSelector } from '../hooks';
-import { selectInHand, selectLayout, selectView } from '../selectors';
+import { selectSelected, selectLayout, selectView } from '../selectors';
 
 /** The line under the belt's count: the selected tile's own, else how the order is changed. */
 export function BeltLine() {
-  const inHand = useAppSelector(selectInHand);
-  const [tile] = inHand;
+  const selected = useAppSelector(selectSelected);
+  const [tile] = selected;
   return (
     <p className="line-clamp-2 text-sm text-soft">
       {!tile ? (
         'Drag to reorder. The page and a screen reader follow this order.'
-      ) : inHand.length > 1 ? (
-        `${inHand.length} tiles selected. Drag one of them to move all.`
+      ) : selected.length > 1 ? (
+        `${selected.length} tiles selected. Drag one of them to move all.`
       ) : (
         <TileLine id={tile.id} />
       )}

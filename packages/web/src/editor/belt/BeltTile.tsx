@@ -18,7 +18,7 @@ interface BeltTileProps {
 /** A tile on the belt: its thumbnail, its number in reading order and its name. */
 export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTileProps) {
   const dispatch = useAppDispatch();
-  const held = useAppSelector(({ editor }) => editor.inHand.includes(tile.id));
+  const held = useAppSelector(({ editor }) => editor.selected.includes(tile.id));
   const view = useAppSelector(selectSavedView);
   const { pictures } = view;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({

@@ -22,7 +22,7 @@ export function CommandList() {
       contentClassName="fixed top-[14%] left-1/2 z-[170] w-[520px] -translate-x-1/2 overflow-hidden rounded-m bg-raised shadow-float"
     >
       <Command.Input
-        placeholder="What do you want to do?"
+        placeholder="Search commands"
         className="h-11 w-full border-b border-hair bg-transparent px-4 outline-none placeholder:text-faint"
       />
       <Command.List className="max-h-[380px] overflow-y-auto p-1.5 [scrollbar-width:thin]">

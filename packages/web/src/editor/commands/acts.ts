@@ -6,7 +6,7 @@ import { runHere } from '../here';
 import {
   selectBand,
   selectBands,
-  selectInHand,
+  selectSelected,
   selectLayout,
   selectNeedle,
   selectSetFor,
@@ -26,9 +26,9 @@ export const towards = (act: (dx: number, dy: number) => AppThunk<unknown>) => (
 export const DIGITS = Array.from({ length: 9 }, (_, k) => `Digit${k + 1}`);
 export const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'.length) ?? 1);
 
-export const some = (state: RootState) => selectInHand(state).length > 0;
-export const two = (state: RootState) => selectInHand(state).length === 2;
-export const aGroup = (state: RootState) => selectInHand(state).some(({ kind }) => kind === 'group');
+export const some = (state: RootState) => selectSelected(state).length > 0;
+export const two = (state: RootState) => selectSelected(state).length === 2;
+export const aGroup = (state: RootState) => selectSelected(state).some(({ kind }) => kind === 'group');
 
 /** Shows a panel; its key closes it again. */
 export const show =
@@ -69,7 +69,7 @@ export const ofRecipe =
     dispatch(act(await import('../actions/recipes')));
 
 export const swap = (): AppThunk => (dispatch, getState) => {
-  const [first, second] = selectInHand(getState());
+  const [first, second] = selectSelected(getState());
   if (first && second) dispatch(swapWith(first.id, second.id));
 };
 

@@ -42,7 +42,7 @@ import {
   Ungroup,
 } from 'lucide-react';
 import { giveToHand } from '../actions/brush';
-import { enterGroup, groupInHand, takeApart } from '../actions/groups';
+import { enterGroup, groupSelected, takeApart } from '../actions/groups';
 import { takeAll, takeMoreTowards, takeTowards } from '../actions/hand';
 import { dealPictures } from '../actions/pictures';
 import {
@@ -189,7 +189,7 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     run: () => () => undefined,
   },
   dealPictures: { group: 'Tiles', icon: Image, keys: ['b'], run: dealPictures },
-  group: { group: 'Groups and recipes', icon: Group, keys: ['g'], applies: some, run: groupInHand },
+  group: { group: 'Groups and recipes', icon: Group, keys: ['g'], applies: some, run: groupSelected },
   ungroup: { group: 'Groups and recipes', icon: Ungroup, keys: ['u'], applies: aGroup, run: takeApart },
   openGroup: {
     group: 'Groups and recipes',

@@ -76,7 +76,7 @@ export const redo = (): AppThunk => (dispatch, getState) => {
   const moved = document && moveOver(document, future, 'patch');
   if (!moved) return;
   dispatch(redone(moved));
-  dispatch(announce(`Done again: ${moved.step.name}`));
+  dispatch(announce(`Redone: ${moved.step.name}`));
 };
 
 /** Undoes or redoes until so many steps are done. */

@@ -79,7 +79,7 @@ export function asker(start: () => Started): Asker {
       broken,
     ]);
     if (outcome === 'answered') return;
-    if (outcome === 'broken') failed(new Error('What works beside the page could not be started.'));
+    if (outcome === 'broken') failed(new Error('The background worker could not be started.'));
     its.started.end();
     worker = null;
   };

@@ -81,8 +81,8 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
           look={fix.safe ? 'copper' : 'quiet'}
           title={
             fix.safe
-              ? 'Puts it right at every width and brings nothing new'
-              : 'Helps, but look at it: it is a matter of taste, or does not cover every width'
+              ? 'Fixes it at every width and causes no new finding'
+              : 'Helps, but check the result: it is a matter of taste, or does not cover every width'
           }
           aria-pressed={tried === fix}
           onPointerEnter={() => tryOne(fix)}
@@ -98,9 +98,9 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
           No automatic fix. Try another span, smaller type or fewer columns.
         </p>
       )}
-      <Button onClick={() => onShow(finding)}>Show me</Button>
+      <Button onClick={() => onShow(finding)}>Show</Button>
       <Button onClick={() => dispatch(acceptFinding(finding, !finding.accepted))}>
-        {finding.accepted ? 'Find it again' : 'Accept'}
+        {finding.accepted ? 'Stop ignoring' : 'Ignore finding'}
       </Button>
     </div>
   );

@@ -20,8 +20,8 @@ export function PackedFigure() {
       className={`flex items-center gap-2 font-semibold ${whole ? 'text-sound' : 'text-ink'}`}
       title={
         whole
-          ? 'Every cell is covered'
-          : `${coverage.cells - coverage.covered} of ${coverage.cells} cells are not covered`
+          ? 'All cells are filled'
+          : `${coverage.cells - coverage.covered} of ${coverage.cells} cells are empty`
       }
     >
       <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>

@@ -10,8 +10,8 @@ import type { AppThunk } from '../state';
 export const acceptFinding =
   ({ kind, tiles, title }: Finding, accepted: boolean): AppThunk =>
   (dispatch) => {
-    dispatch(run(accepted ? 'Accept' : 'Find again', setAccepted(kind, tiles, accepted)));
-    dispatch(announce(accepted ? `Accepted: ${title}.` : `Looked for again: ${title}.`));
+    dispatch(run(accepted ? 'Ignore finding' : 'Stop ignoring finding', setAccepted(kind, tiles, accepted)));
+    dispatch(announce(accepted ? `Ignored: ${title}.` : `No longer ignored: ${title}.`));
   };
 
 /** Works something out beside the page and runs it as one step, unless the collection changed meanwhile. */
@@ -26,7 +26,7 @@ export const workOut =
     try {
       const patch = await ask(document);
       if (getState().document.document !== document) {
-        dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
+        dispatch(warn('Nothing was done: the collection changed meanwhile. Try again.'));
         return;
       }
       if (patch.length === 0) dispatch(announce('Nothing to change.'));
@@ -36,7 +36,7 @@ export const workOut =
       }
     } catch (error) {
       dispatch(
-        warn(`This could not be worked out: ${error instanceof Error ? error.message : String(error)}.`),
+        warn(`This could not be calculated: ${error instanceof Error ? error.message : String(error)}.`),
       );
     }
   };
@@ -47,7 +47,7 @@ export const fixAll = (): AppThunk<Promise<void>> => async (dispatch, getState) 
   try {
     const { patch, fixed } = await engine('work').ask('fixAllSafe', document, []);
     if (getState().document.document !== document) {
-      dispatch(warn('The collection changed meanwhile, so nothing was done. Ask once more.'));
+      dispatch(warn('Nothing was done: the collection changed meanwhile. Try again.'));
     } else if (patch.length === 0) dispatch(announce('No safe fix is left.'));
     else {
       dispatch(runPatch(COMMAND_WORDS.fixAll, patch));
@@ -55,7 +55,7 @@ export const fixAll = (): AppThunk<Promise<void>> => async (dispatch, getState) 
     }
   } catch (error) {
     dispatch(
-      warn(`This could not be worked out: ${error instanceof Error ? error.message : String(error)}.`),
+      warn(`This could not be calculated: ${error instanceof Error ? error.message : String(error)}.`),
     );
   }
 };

@@ -18,7 +18,7 @@ export function useFixes(id: string): readonly Fix[] | null {
       .catch((error: unknown) => {
         if (!cancel.signal.aborted)
           dispatch(
-            warn(`Fixes could not be worked out: ${error instanceof Error ? error.message : String(error)}.`),
+            warn(`Fixes could not be calculated: ${error instanceof Error ? error.message : String(error)}.`),
           );
       });
     return () => cancel.abort();

@@ -36,7 +36,7 @@ export function DeletedDialog() {
                 })
               }
             >
-              Discard it
+              Discard collection
             </Button>
             <Button onClick={() => dispatch(takeAway(document, document.name))}>Download as a file</Button>
             <Button look="solid" onClick={keepAsNew}>

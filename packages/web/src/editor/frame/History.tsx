@@ -28,7 +28,7 @@ export function History() {
           className="z-[150] max-h-[420px] w-[240px] overflow-y-auto rounded-m bg-raised p-1 shadow-float [scrollbar-width:thin]"
         >
           <ol>
-            {[{ name: 'As it was opened' }, ...steps].map((step, k) => {
+            {[{ name: 'As opened' }, ...steps].map((step, k) => {
               const isNow = k === past.length;
               return (
                 <li key={k}>

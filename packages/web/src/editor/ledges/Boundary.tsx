@@ -33,7 +33,7 @@ export function Boundary({ axis, index, scale }: BoundaryProps) {
     <div
       {...bind()}
       data-testid={`${axis}-boundary-${index + 1}`}
-      title="Drag to size the track"
+      title="Drag to resize the track"
       className={`group grid size-full touch-none place-items-center ${axis === 'column' ? 'cursor-col-resize' : 'cursor-row-resize'}`}
     >
       <i

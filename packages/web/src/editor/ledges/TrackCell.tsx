@@ -9,7 +9,7 @@ const ACTS: readonly { readonly act: TrackAct; readonly label: string }[] = [
   { act: 'after', label: 'Insert after' },
   { act: 'duplicate', label: 'Duplicate' },
   { act: 'remove', label: 'Remove' },
-  { act: 'even', label: 'Even all out' },
+  { act: 'even', label: 'Make all equal' },
   { act: 'reset', label: 'Reset' },
 ];
 
@@ -86,7 +86,7 @@ export function TrackCell({ name, size, upright, onSet, onAct }: TrackCellProps)
         <button
           type="button"
           aria-label={`${name}, ${size}`}
-          title="Press to type a size, double click to reset, right click for more"
+          title="Press to type a size, double-click to reset, right-click for more"
           className={`figures grid size-full place-items-center overflow-hidden rounded-[2px] bg-water-1 text-[10px] whitespace-nowrap text-water-ink hover:outline-1 hover:outline-copper ${upright ? 'rotate-180 [writing-mode:vertical-rl]' : ''}`}
           onClick={(event) => {
             openedAt.current = event.timeStamp;

@@ -34,7 +34,7 @@ import { namedUses } from './namedUses';
 const KINDS: readonly { readonly kind: NamedLook['kind']; readonly title: string; readonly one: string }[] = [
   { kind: 'colour', title: 'Colours', one: 'colour' },
   { kind: 'radius', title: 'Radii', one: 'radius' },
-  { kind: 'type', title: 'Type steps', one: 'type step' },
+  { kind: 'type', title: 'Type sizes', one: 'type step' },
   { kind: 'space', title: 'Spacing', one: 'space' },
 ];
 
@@ -71,8 +71,8 @@ export function LooksPanel() {
         throw new RangeError(
           `“${file.name}” holds ${all.length} values; at most ${LIMITS.namedLooks} are taken.`,
         );
-      dispatch(run('Take design tokens', (draft) => all.forEach((look) => setNamedLook(look)(draft))));
-      dispatch(announce(`${all.length} named looks were taken from ${file.name}.`));
+      dispatch(run('Import tokens', (draft) => all.forEach((look) => setNamedLook(look)(draft))));
+      dispatch(announce(`${all.length} named looks were imported from ${file.name}.`));
       if (notices.length > 0) dispatch(warn(`Left out: ${notices.slice(0, 6).join(' ')}`));
     } catch (error) {
       dispatch(
@@ -100,7 +100,7 @@ export function LooksPanel() {
           </ul>
           <div className="flex gap-1.5">
             <Button onClick={() => add(kind, one)}>Add a {one}</Button>
-            {kind === 'type' && <Button onClick={() => add(kind, one, FLUID)}>Add a fluid one</Button>}
+            {kind === 'type' && <Button onClick={() => add(kind, one, FLUID)}>Add fluid type size</Button>}
           </div>
         </Section>
       ))}
@@ -112,7 +112,7 @@ export function LooksPanel() {
             accept=".json,application/json"
             onFiles={([file]) => void take(file)}
           >
-            Take from a file…
+            Import tokens…
           </FileButton>
           <Button
             disabled={looks.length === 0}
@@ -125,7 +125,7 @@ export function LooksPanel() {
               )
             }
           >
-            Hand out
+            Export tokens
           </Button>
         </div>
       </Section>
@@ -193,7 +193,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
   );
 }
 
-/** A palette from one colour: washed tints for cards, deep ones for a few, a tinted ground. */
+/** Palette from one colour: washed tints for cards, deep ones for a few, a tinted ground. */
 function PaletteMaker() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
@@ -224,15 +224,17 @@ function PaletteMaker() {
         );
       }),
     );
-    dispatch(announce('The palette lies on the collection. Change one of its colours, and all follow.'));
+    dispatch(
+      announce('The palette is applied. Change one of its colours, and everything that uses it follows.'),
+    );
   };
   return (
-    <Section title="A palette from one colour">
+    <Section title="Palette from one colour">
       <div className="grid gap-2">
         <div className="grid grid-cols-2 gap-1">
-          <ColourField name="One colour" value={from} onSet={setFrom} />
+          <ColourField name="Base colour" value={from} onSet={setFrom} />
           <Segments
-            name="Ground of the palette"
+            name="Background of the palette"
             value={ground}
             choices={[
               { value: 'light', label: 'Light' },

@@ -71,7 +71,7 @@ export function NamedColour({ name, value, onSet, label, says, small, children }
         >
           <input
             aria-label="Name for this colour"
-            placeholder="Name it to share it"
+            placeholder="Name it to reuse it"
             value={naming}
             maxLength={200}
             className="h-7 min-w-0 rounded-s bg-field px-2 outline-none placeholder:text-faint focus-visible:outline-2 focus-visible:outline-copper"

@@ -59,7 +59,7 @@ export function GapsPanel() {
     >
       <h2 className="font-title text-lg font-[650]">Close the gaps</h2>
       <p role="status" className={answer?.outcome === 'best' ? 'text-amiss' : 'text-soft'}>
-        {answer ? sentence(answer) : 'Working it out…'}
+        {answer ? sentence(answer) : 'Calculating…'}
       </p>
       {answer && answer.changes.length > 0 && (
         <ul aria-label="What would change" className="grid">
@@ -72,31 +72,31 @@ export function GapsPanel() {
         <Button ref={takeIt} look="solid" disabled={!answer || answer.changes.length === 0} onClick={take}>
           Take it
         </Button>
-        <Button onClick={leave}>Leave it</Button>
+        <Button onClick={leave}>Cancel</Button>
       </div>
       <Section title="What may change">
         <Row label="Order">
           <NumberField
-            name="Places in reading order"
+            name="Furthest move in reading order"
             value={distance}
             least={0}
             most={24}
-            unit="places at most"
+            unit="places"
             onSet={setDistance}
           />
         </Row>
         <Row label="Spans">
           <NumberField
-            name="Tiles that may change their span"
+            name="Tiles that may change span"
             value={mostSpans}
             least={0}
             most={6}
-            unit="tiles at most"
+            unit="tiles"
             onSet={setMostSpans}
           />
         </Row>
         <p className="text-[11.5px] text-soft">
-          No tile goes below what its words need, no picture loses more than half. Pinned tiles stay.
+          No tile becomes narrower than its words need, no picture loses more than half. Pinned tiles stay.
         </p>
       </Section>
     </aside>

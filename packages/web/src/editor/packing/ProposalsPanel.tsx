@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { shown } from '../editorSlice';
 import { runHere, tryHere } from '../here';
-import { selectBand, selectInHand, selectView } from '../selectors';
+import { selectBand, selectSelected, selectView } from '../selectors';
 import { selectSaved } from '../document/selectors';
 import { engine } from '../engine/engine';
 import { askedOf, trouble } from './packing';
@@ -19,11 +19,11 @@ export function ProposalsPanel() {
   const saved = useAppSelector((state) => state.document.document);
   const view = useAppSelector(selectView);
   const { index, arrangement } = useAppSelector(selectBand);
-  const inHand = useAppSelector(selectInHand);
+  const selected = useAppSelector(selectSelected);
   const [seed, setSeed] = useState(1);
   const [found, setFound] = useState<readonly Proposal[] | null>(null);
   // Several in hand are arranged anew among the others; else all tiles are.
-  const some = inHand.length > 1 ? inHand.map(({ id }) => id).join() : '';
+  const some = selected.length > 1 ? selected.map(({ id }) => id).join() : '';
 
   useEffect(() => {
     const cancel = new AbortController();
@@ -60,10 +60,10 @@ export function ProposalsPanel() {
         <h2 className="font-title text-lg font-[650]">Proposals</h2>
         <p role="status" className="text-[11.5px] text-soft">
           {found === null
-            ? 'Working them out…'
+            ? 'Looking for proposals…'
             : found.length === 0
-              ? 'No arrangement without a hole was found for these tiles. Change the number of columns, or free pinned tiles.'
-              : `${found.length} without a hole${some ? `, for the ${inHand.length} in hand` : ''}. Hover to preview, press to apply.`}
+              ? 'No arrangement without a hole was found. Change the number of columns, or unpin tiles.'
+              : `${found.length} without a hole${some ? `, for the ${selected.length} selected` : ''}. Hover to preview, press to apply.`}
         </p>
       </header>
       <ul aria-label="Arrangements" className="grid grid-cols-2 gap-2.5">
@@ -91,7 +91,7 @@ export function ProposalsPanel() {
         <Button onClick={leave}>Leave</Button>
       </div>
       <p className="text-[11.5px] text-soft">
-        The score is 35 % crop, 25 % rhythm, 25 % emphasis by each tile’s weight, 15 % reading order.
+        The score counts crop 35 %, rhythm 25 %, emphasis by weight 25 %, reading order 15 %.
       </p>
     </aside>
   );

@@ -16,4 +16,4 @@ export const askedOf = (state: RootState): Asked => ({
 
 /** What to say when the worker could not answer. */
 export const trouble = (error: unknown) =>
-  `This could not be worked out: ${error instanceof Error ? error.message : String(error)}. Nothing was changed; reload the page and try again.`;
+  `This could not be calculated: ${error instanceof Error ? error.message : String(error)}. Nothing was changed; reload the page and try again.`;

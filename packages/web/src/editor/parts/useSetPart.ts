@@ -15,7 +15,7 @@ export function useSetPart({ tile, part }: PartProps) {
     if (typeof value === 'string' && value.length > LIMITS.words) {
       dispatch(
         warn(
-          `${label}: ${value.length} characters; at most ${LIMITS.words} are kept. It stays as it was: shorten the words first.`,
+          `${label}: ${value.length} characters; at most ${LIMITS.words} are kept. Nothing was changed: shorten the words first.`,
         ),
       );
       return;

@@ -28,7 +28,7 @@ export async function unpackArchive(archive: File): Promise<File[]> {
   let entries = 0;
   let bytes = 0;
   let open = 0;
-  const fail = (message: string) => (state.trouble ??= new Error(`${message} Nothing of it was taken.`));
+  const fail = (message: string) => (state.trouble ??= new Error(`${message} Nothing was imported.`));
   const unzip = new Unzip((entry) => {
     entries++;
     if (state.trouble) return;
@@ -91,8 +91,7 @@ export async function unpackArchive(archive: File): Promise<File[]> {
     void reader.cancel();
   }
   if (state.trouble) throw state.trouble;
-  if (open > 0 || entries < said)
-    throw new Error('It is broken: a part is missing. Nothing of it was taken.');
+  if (open > 0 || entries < said) throw new Error('It is broken: a part is missing. Nothing was imported.');
   if (entries === 0) throw new Error('It is no ZIP archive, or empty.');
   if (files.length === 0) throw new Error('There are no pictures in it.');
   return files;

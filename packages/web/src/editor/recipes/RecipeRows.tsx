@@ -7,6 +7,8 @@ import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Row } from '../../ui/Rows';
 import { recipeFromHand, resetHand, showVariant, variantFromHand } from '../actions/recipes';
+import type { Field } from '../fields/field';
+import { LOOK } from '../fields/fields';
 import { CommandButton } from '../commands/CommandButton';
 import { shown } from '../editorSlice';
 import { selectSavedView, selectShared } from '../selectors';
@@ -24,7 +26,7 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
       <Row label="Recipe">
         <div className="flex gap-1">
           <Button className="h-[26px]!" onClick={() => dispatch(shown('recipes'))}>
-            Use one…
+            Use recipe…
           </Button>
           {tiles.length === 1 && (
             <Naming
@@ -60,10 +62,9 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
       {recipe.variants.length > 0 && isWhole && (
         <Row label="Variant">
           <Choice
-            name="Variant"
             value={use.variant ?? 'plain'}
             choices={[
-              { value: 'plain', label: 'As it is' },
+              { value: 'plain', label: 'None' },
               ...recipe.variants.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChoose={(id) => dispatch(showVariant(id === 'plain' ? null : id))}
@@ -71,15 +72,15 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
         </Row>
       )}
       <Fold
-        title="This tile and its recipe"
-        says={differences.length > 0 ? differences.map(({ field }) => words(field)).join(', ') : 'the same'}
+        title="Own changes"
+        says={differences.length > 0 ? differences.map(({ field }) => words(field)).join(', ') : 'none'}
       >
         {differences.map(({ of, field }) => (
           <div key={`${of} ${field}`} className="flex items-center justify-between gap-2 pl-3">
-            <span className="text-sm">{words(field)} is its own</span>
+            <span className="text-sm">{words(field)} differs</span>
             <SignButton
               className="size-6!"
-              name={`${words(field)}: back to the recipe`}
+              name={`${words(field)}: reset to the recipe`}
               onClick={() => dispatch(resetHand([field]))}
             >
               <X size={13} aria-hidden />
@@ -105,8 +106,9 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   );
 }
 
-/** `headingLineHeight` as “Heading line height”, `parts/heading/level` as “Heading level”. */
+/** Fields of looks by their names, `parts/heading/level` as “Heading level”. */
 const words = (field: string) =>
+  (LOOK as Readonly<Record<string, Field>>)[field]?.label ??
   field
     .replace(/^parts\//, '')
     .replaceAll('/', ' ')

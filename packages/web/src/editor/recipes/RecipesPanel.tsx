@@ -16,22 +16,22 @@ import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
 import { takeRecipe } from '../actions/recipes';
 import { shown } from '../editorSlice';
-import { selectInHand } from '../selectors';
+import { selectSelected } from '../selectors';
 import { RecipePreview } from './RecipePreview';
 
 /** The recipes of the collection and the starters, as they look; pressing one uses it. */
 export function RecipesPanel() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
-  const inHand = useAppSelector(selectInHand);
+  const selected = useAppSelector(selectSelected);
   const own = Object.values(document.recipes ?? {});
   const starters = STARTERS.filter(({ id }) => !document.recipes?.[id]);
   return (
     <Panel name="Recipes" title="Recipes" onClose={() => dispatch(shown(null))}>
       <p className="text-sm text-soft">
-        {inHand.length > 0
-          ? `Press one to use it for ${inHand.length === 1 ? (inHand[0]?.name ?? 'the tile in hand') : `the ${inHand.length} tiles in hand`}. Words and pictures stay.`
-          : 'Press one to add a tile that uses it.'}
+        {selected.length > 0
+          ? `Press a recipe to use it for ${selected.length === 1 ? (selected[0]?.name ?? 'the selected tile') : `the ${selected.length} selected tiles`}. Words and pictures stay.`
+          : 'Press a recipe to add a tile that uses it.'}
       </p>
       {own.length > 0 && (
         <>
@@ -43,7 +43,7 @@ export function RecipesPanel() {
           </ul>
         </>
       )}
-      <h3 className="text-sm font-semibold">To begin with</h3>
+      <h3 className="text-sm font-semibold">Starters</h3>
       <ul className="grid gap-2">
         {starters.map((recipe) => (
           <RecipeItem key={recipe.id} recipe={recipe} assets={starterAssets} />

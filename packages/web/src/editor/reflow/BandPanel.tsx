@@ -65,7 +65,7 @@ export function BandPanel() {
             )
           }
         >
-          {busy === 'Find breakpoints' ? 'Working it out…' : 'Find breakpoints'}
+          {busy === 'Find breakpoints' ? 'Calculating…' : 'Find breakpoints'}
         </Button>
       </Section>
       {!widest && (
@@ -73,7 +73,7 @@ export function BandPanel() {
           <div className="flex flex-wrap gap-1.5">
             <Button
               disabled={busy !== null}
-              title="Columns and spans by what the tiles bear; what you corrected here stays"
+              title="Columns and spans from the wider band, fitted to this width; what you corrected stays"
               onClick={() =>
                 work(
                   'Derive',
@@ -82,23 +82,23 @@ export function BandPanel() {
                 )
               }
             >
-              {busy === 'Derive' ? 'Working it out…' : 'Derive'}
+              {busy === 'Derive' ? 'Calculating…' : 'Derive'}
             </Button>
             <Button
               disabled={busy !== null}
-              title="As Derive, and what was corrected here goes"
+              title="As Derive, and also discards what you corrected here"
               onClick={() =>
                 work(
-                  'Derive anew',
+                  'Derive again',
                   (now) => engine('work').ask('derive', now, [index, true]),
                   'The band was derived anew.',
                 )
               }
             >
-              Derive anew
+              Derive again
             </Button>
             <Button
-              title="The wider band’s placement as it is"
+              title="Same columns and spans as the wider band"
               onClick={() => {
                 dispatch(run('Keep structure', keepStructure(document, index)));
                 dispatch(announce('The wider band’s structure is kept.'));
@@ -154,7 +154,7 @@ export function BandPanel() {
         {widest ? (
           <p className="text-sm text-soft">The widest band sets everything; narrower ones inherit it.</p>
         ) : set.length === 0 ? (
-          <p className="text-sm text-soft">Nothing. Everything is inherited from the wider band.</p>
+          <p className="text-sm text-soft">Nothing: everything is inherited from the wider band.</p>
         ) : (
           <>
             <SetHereList name="Set by hand" values={byHand} band={index} />

@@ -62,8 +62,8 @@ export function FindingsPanel() {
       )}
       {accepted.length > 0 && (
         <>
-          <h3 className="text-sm font-semibold">Accepted</h3>
-          <ul aria-label="Accepted findings" className="-mt-2 grid">
+          <h3 className="text-sm font-semibold">Ignored</h3>
+          <ul aria-label="Ignored findings" className="-mt-2 grid">
             {accepted.map((finding) => (
               <FindingItem
                 key={finding.id}

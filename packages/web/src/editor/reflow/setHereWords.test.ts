@@ -48,7 +48,11 @@ test.each<[string, Command, string]>([
   ['a fan', setOfKind('fan', { axis: 'block' }, 1, 'band'), 'Cards: block, 420 × 480'],
   ['fluid columns', setOfKind('fluid', { min: 240 }, 1, 'band'), 'Fluid columns: auto-fit, 240 px'],
   ['a break', setBreakBefore(['t2'], true, 1, 'band'), 'Row break of Stat 2: begins a row'],
-  ['a lock', setSlots({ t2: { column: 3, row: 2, columnSpan: 1, rowSpan: 1 } }, 1), 'Slot of Stat 2: column 3, row 2'],
+  [
+    'a lock',
+    setSlots({ t2: { column: 3, row: 2, columnSpan: 1, rowSpan: 1 } }, 1),
+    'Slot of Stat 2: column 3, row 2',
+  ],
   [
     'a span',
     setSpan({ tiles: ['t2'], band: 1, setFor: 'band', columnSpan: 4, rowSpan: 2 }),

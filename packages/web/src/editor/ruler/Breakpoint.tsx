@@ -97,7 +97,7 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
       </svg>
       {off && (
         <span className="absolute top-full left-1/2 -translate-x-1/2 rounded-s bg-ink px-2 py-0.5 text-xs whitespace-nowrap text-panel">
-          Let go to remove
+          Release to remove
         </span>
       )}
     </div>

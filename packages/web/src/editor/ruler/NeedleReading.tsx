@@ -63,7 +63,7 @@ const BandButton = memo(function BandButton() {
     <button
       type="button"
       aria-pressed={isOpen}
-      title="The band: derive it, what is set here, where it ends (w)"
+      title="Show the band: what is set here, where it ends (W)"
       className={`ml-auto flex items-center gap-1.5 rounded-s px-1.5 text-sm ${isOpen ? 'bg-field font-semibold' : 'text-soft hover:text-ink'}`}
       onClick={() => dispatch(shown(isOpen ? null : 'band'))}
     >

@@ -63,7 +63,7 @@ export function WidthRuler() {
             dispatch(needleMoved(widthAt(event)))
           }
           onDoubleClick={add}
-          title="Press to show a width, double click to add a breakpoint"
+          title="Press to show a width, double-click to add a breakpoint"
         >
           {size && (
             <>

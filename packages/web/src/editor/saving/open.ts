@@ -21,7 +21,7 @@ export const open =
       let waiting: OutboxKey | null = null;
       for (const of of await leftOutboxes(id)) {
         const outcome = await sendLeft(of);
-        if (outcome.kind === 'saved') dispatch(announce('Changes from before were kept.'));
+        if (outcome.kind === 'saved') dispatch(announce('Changes from an earlier visit were saved.'));
         if (outcome.kind === 'aside')
           dispatch(warn(`${outcome.why} They are kept under “Set aside” on the first screen.`));
         if (outcome.kind === 'meets' || outcome.kind === 'deleted') waiting ??= of;

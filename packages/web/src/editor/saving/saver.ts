@@ -42,7 +42,7 @@ export function startSaving(): void {
       toldOfNothing = true;
       api.dispatch(
         warn(
-          'This browser keeps nothing for Noria. Leave this tab open until it says “Saved”, or take your work away as a file under Export.',
+          'This browser keeps nothing for Noria. Leave this tab open until it says “Saved”, or download your work under Export.',
         ),
       );
     },

@@ -9,5 +9,5 @@ export const takeAway =
   (dispatch) => {
     const file = `${slugOf(name, 'collection')}.noria.json`;
     download(new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' }), file);
-    dispatch(announce(`${file} was handed to your downloads.`));
+    dispatch(announce(`${file} was downloaded.`));
   };

@@ -48,7 +48,7 @@ export function GridMatrix() {
         aria-valuemax={COLUMNS}
         aria-valuenow={wide}
         aria-valuetext={`${wide} columns, ${high} rows`}
-        title="Sweep out columns × rows"
+        title="Drag to set columns × rows"
         className="grid touch-none grid-cols-12 gap-[3px] rounded-s py-0.5 outline-offset-3"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
@@ -91,7 +91,7 @@ export function GridMatrix() {
         <b className="figures text-ink">
           {wide} × {high}
         </b>{' '}
-        {swept ? 'sweep and let go' : 'sweep to set columns and rows'}
+        {swept ? 'drag, then release' : 'drag to set columns and rows'}
       </p>
     </div>
   );

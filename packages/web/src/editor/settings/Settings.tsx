@@ -19,16 +19,16 @@ import { TilePlace } from './TilePlace';
 /** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
 export function Settings() {
   const document = useAppSelector(selectView);
-  const { ids, hands } = useIdsInHand();
-  const inHand = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
+  const { ids, hands } = useSelectedIds();
+  const selected = ids.flatMap((id) => (document.order.includes(id) ? (document.tiles[id] ?? []) : []));
   const level = useAppSelector(selectLevel);
   const showing = useAppSelector((state) => state.editor.showing);
   const { arrangement } = useAppSelector(selectBand);
   const { noGaps } = interfaceOf(arrangement);
-  const [tile] = inHand;
+  const [tile] = selected;
   const heading =
-    inHand.length > 1
-      ? { title: `${inHand.length} tiles`, what: 'settings apply to all' }
+    selected.length > 1
+      ? { title: `${selected.length} tiles`, what: 'settings apply to all' }
       : tile
         ? {
             title: tile.name,
@@ -59,11 +59,11 @@ export function Settings() {
       </header>
       {tile ? (
         <>
-          <TilePlace tiles={inHand} />
-          <TileFit tiles={inHand.map(({ id }) => id).join(' ')} />
-          {inHand.length === 1 && <TileContent tile={tile} />}
-          <TileLook tiles={[tile, ...inHand.slice(1)]} />
-          <TileMotion tiles={[tile, ...inHand.slice(1)]} />
+          <TilePlace tiles={selected} />
+          <TileFit tiles={selected.map(({ id }) => id).join(' ')} />
+          {selected.length === 1 && <TileContent tile={tile} />}
+          <TileLook tiles={[tile, ...selected.slice(1)]} />
+          <TileMotion tiles={[tile, ...selected.slice(1)]} />
         </>
       ) : (
         <ArrangementSettings key={level} />
@@ -76,8 +76,8 @@ export function Settings() {
  * The stage comes first: which tiles these are follows when there is time. It is made up for as soon as
  * a hand comes to the settings, or it would set at the tiles before what is meant for these.
  */
-function useIdsInHand() {
-  const now = useAppSelector((state) => state.editor.inHand);
+function useSelectedIds() {
+  const now = useAppSelector((state) => state.editor.selected);
   const later = useDeferredValue(now);
   const [touched, setTouched] = useState(false);
   return {

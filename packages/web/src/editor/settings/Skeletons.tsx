@@ -17,7 +17,9 @@ export function Skeletons() {
     setOpen(false);
     dispatch(runHere(`Page: ${form.name}`, setSkeleton(form, freshId)));
     dispatch(
-      announce(`The page has ${form.areas.length} areas, each a group. Enter goes into the one in hand.`),
+      announce(
+        `The page has ${form.areas.length} areas, each a group. Press Enter to open the selected one.`,
+      ),
     );
   };
   return (

@@ -22,7 +22,7 @@ export function BrushBar() {
   return (
     <div
       role="toolbar"
-      aria-label="Put on tiles"
+      aria-label="Copy to tiles"
       className="sticky top-2 left-0 z-[130] mx-auto flex w-fit items-center gap-3 rounded-m bg-raised px-3 py-1.5 shadow-float"
     >
       <span className="whitespace-nowrap">
@@ -30,13 +30,13 @@ export function BrushBar() {
       </span>
       <div className="w-[230px]">
         <Segments
-          name="What is put on"
+          name="What is copied"
           value={brush.what}
           choices={WHAT}
           onChoose={(what) => dispatch(brushTaken({ ...brush, what }))}
         />
       </div>
-      <span className="text-sm whitespace-nowrap text-soft">Press tiles to put it on them</span>
+      <span className="text-sm whitespace-nowrap text-soft">Press tiles to apply it</span>
       <Button onClick={() => dispatch(brushTaken(null))}>Done</Button>
     </div>
   );

@@ -135,7 +135,7 @@ export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps)
       }}
     >
       <span className="absolute bottom-1.5 left-1.5 rounded-s bg-raised px-1.5 py-0.5 text-xs shadow-float">
-        Drag, wheel, Alt + press for the focal point ·{' '}
+        Drag to move, wheel to zoom, Alt + press to set the focal point ·{' '}
         <span className="figures">{Math.round(zoom * 100)} %</span>
       </span>
     </div>

@@ -21,7 +21,7 @@ export const GroundMenu = ({ style, onChoose, onClose }: GroundMenuProps) => (
         align="start"
         sideOffset={6}
         collisionPadding={12}
-        aria-label="What comes here?"
+        aria-label="Add a tile here"
         className="z-[150] min-w-[220px] rounded-m bg-raised p-1 shadow-float"
       >
         <StartItems onChoose={onChoose} />

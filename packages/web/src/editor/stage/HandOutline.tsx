@@ -15,7 +15,7 @@ import {
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { sayPlace } from '../actions/place';
-import { selectBand, selectInHand, selectLayout, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectSelected, selectLayout, selectSetFor, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
 import type { Grips } from '../kinds/kind';
 import { boxStyle, withMoreRows, type StageSpace } from './space';
@@ -104,8 +104,8 @@ const TITLES: Readonly<Record<GripName, string>> = {
   inline: 'Drag to span more or fewer columns',
   block: 'Drag to span more or fewer rows',
   both: 'Drag to span more or fewer cells',
-  inlineStart: 'Drag to begin at another column',
-  blockStart: 'Drag to begin at another row',
+  inlineStart: 'Drag to change the start column',
+  blockStart: 'Drag to change the start row',
 };
 
 interface GripStart {
@@ -121,7 +121,7 @@ function Grip({ laidOut, space, grip }: { laidOut: LaidOutTile; space: StageSpac
   const dispatch = useAppDispatch();
   const layout = useAppSelector(selectLayout);
   const view = useAppSelector(selectView);
-  const inHand = useAppSelector(selectInHand);
+  const selected = useAppSelector(selectSelected);
   const band = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
   const bind = useGrab<GripStart>({
@@ -129,7 +129,7 @@ function Grip({ laidOut, space, grip }: { laidOut: LaidOutTile; space: StageSpac
       view,
       tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
       from: laidOut,
-      ids: inHand.map(({ id }) => id),
+      ids: selected.map(({ id }) => id),
     }),
     ask: ({ dx, dy }, { view: before, tracks, from, ids }) => {
       const area = gripped(grip, tracks, from, dx / space.scale, dy / space.scale);

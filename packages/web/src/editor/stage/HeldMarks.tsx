@@ -1,6 +1,6 @@
 import { shownTiles } from '@noria/core';
 import { useAppSelector } from '../hooks';
-import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
 import { boxStyle, type StageSpace } from './space';
 
@@ -10,7 +10,7 @@ export function HeldMarks({ space }: { space: StageSpace }) {
   const band = useAppSelector(selectBand);
   const { tiles } = useAppSelector(selectLayout);
   // What is in hand says it with its span.
-  const inHand = useAppSelector(selectInHand).map(({ id }) => id);
+  const selected = useAppSelector(selectSelected).map(({ id }) => id);
   const { holding } = interfaceOf(band.arrangement);
   if (!holding?.Sign) return null;
   const { by, Sign: signOf, isLost: isLostAt } = holding;
@@ -20,7 +20,7 @@ export function HeldMarks({ space }: { space: StageSpace }) {
       .map(({ tile, place }) => [tile.id, place]),
   );
   return tiles
-    .filter(({ id }) => held.has(id) && !inHand.includes(id))
+    .filter(({ id }) => held.has(id) && !selected.includes(id))
     .map((tile) => {
       const { left, top } = boxStyle(space, tile);
       const place = held.get(tile.id);

@@ -6,7 +6,7 @@ import { tryHere } from '../here';
 import { spanTiles } from '../actions/place';
 import {
   selectBand,
-  selectInHand,
+  selectSelected,
   selectLayout,
   selectLevel,
   selectNeedle,
@@ -36,7 +36,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const trying = useAppSelector((state) => state.document.trial !== null);
   const document = useAppSelector((state) => state.document.document);
   const level = useAppSelector(selectLevel);
-  const inHand = useAppSelector(selectInHand);
+  const selected = useAppSelector(selectSelected);
   const shiftHeld = useShiftHeld();
   const [pointed, setPointed] = useState<readonly [number, number] | null>(null);
   // With Shift one reaches for more tiles, perhaps for one under the pad.
@@ -45,7 +45,7 @@ export function SpanPad({ laidOut, space }: SpanPadProps) {
   const columns = Math.min(layout.columns.length, MOST_COLUMNS);
   const rows = Math.max(4, Math.min(6, laidOut.rowSpan + 1));
   const span = { columnSpan: pointed?.[0] ?? laidOut.columnSpan, rowSpan: pointed?.[1] ?? laidOut.rowSpan };
-  const tiles = inHand.map(({ id }) => id);
+  const tiles = selected.map(({ id }) => id);
   const command = setSpan({ tiles, band: band.index, setFor, ...span });
   const made = change(levelOf(document, level), command).document;
   const after = coverageOf(made, resolvedBandAt(made, needle)).holes.length;

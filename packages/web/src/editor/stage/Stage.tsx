@@ -150,7 +150,7 @@ export function Stage() {
                 <p className="font-title text-lg font-semibold">No tiles yet</p>
                 <p className="text-soft">
                   {hasCells(arrangement.kind)
-                    ? 'Drag over the cells to draw one, or drop pictures here.'
+                    ? 'Drag over cells to draw a tile, or drop pictures here.'
                     : 'Drop pictures here, or add a tile.'}
                 </p>
                 <div className="pointer-events-auto">

@@ -5,7 +5,7 @@ import { enterGroup } from '../actions/groups';
 import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
 import { croppingChosen, taken, toggled } from '../editorSlice';
-import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
 import type { Placed } from '../kinds/kind';
 import { whenShown } from '../../ui/lazily';
@@ -40,11 +40,11 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
   const view = useAppSelector(selectView);
   const layout = useAppSelector(selectLayout);
   const band = useAppSelector(selectBand);
-  const inHand = useAppSelector(selectInHand);
+  const selected = useAppSelector(selectSelected);
   const { tool, pad, brush, cropping } = useAppSelector((state) => state.editor);
-  const held = new Set(inHand.map(({ id }) => id));
-  const last = layout.tiles.find(({ id }) => id === inHand.at(-1)?.id);
-  const only = inHand.length === 1 ? inHand[0] : undefined;
+  const held = new Set(selected.map(({ id }) => id));
+  const last = layout.tiles.find(({ id }) => id === selected.at(-1)?.id);
+  const only = selected.length === 1 ? selected[0] : undefined;
   const pointing = useRef(false);
 
   const { bind, moving, ghost } = useMove({
@@ -66,7 +66,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
     onDone: () => dispatch(sayPlace()),
   });
 
-  const kept = seen ? inHand : NONE;
+  const kept = seen ? selected : NONE;
   const settled = useMemo(
     () =>
       layout.tiles.flatMap((laidOut, k) => {

@@ -13,7 +13,7 @@ export function Trail() {
   const steps = [{ id: null, name }, ...trail.map((id) => ({ id, name: tiles[id]?.name ?? id }))];
   return (
     <nav
-      aria-label="Trail"
+      aria-label="Groups around"
       className="sticky top-0 left-0 z-[140] flex h-8 w-full items-center gap-1.5 border-b border-hair bg-panel px-4"
     >
       {steps.map((step, k) => (

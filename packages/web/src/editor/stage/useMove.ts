@@ -14,7 +14,7 @@ import {
 import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { taken, takenBare } from '../editorSlice';
-import { selectBand, selectInHand, selectLayout, selectView } from '../selectors';
+import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { useGrab, type Ask, type Way } from './useGrab';
 import { withMoreRows, type Box, type StageSpace } from './space';
 import type { Ghost } from './MovingGhost';
@@ -55,10 +55,10 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     const id = idOf(way.target);
     const from = layout.tiles.find((tile) => tile.id === id);
     if (!from) return null;
-    const inHand = selectInHand(state).map((tile) => tile.id);
-    const ids = inHand.includes(from.id) ? inHand : [from.id];
+    const selected = selectSelected(state).map((tile) => tile.id);
+    const ids = selected.includes(from.id) ? selected : [from.id];
     // In a task of its own: what shows a tile in hand takes time, and the drag has begun.
-    if (ids.length === 1 && inHand[0] !== from.id) window.setTimeout(() => dispatch(takenBare([from.id])));
+    if (ids.length === 1 && selected[0] !== from.id) window.setTimeout(() => dispatch(takenBare([from.id])));
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),
@@ -84,7 +84,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     }
     if (way.event.altKey) {
       const command = () => placeOver(view, from.id, band, { column, row });
-      return { key: `over ${column} ${row}`, name: 'Lay over', command };
+      return { key: `over ${column} ${row}`, name: 'Place over', command };
     }
     const target = layout.tiles.find((tile) => tile.id !== from.id && isInMiddle(tile, x + dx, y + dy));
     if (target)
@@ -101,12 +101,12 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
       setMoving(way !== null);
       if (!way) return ghost.current?.show(null);
       const name = ask(way, start)?.name;
-      const says = name === 'Swap' ? 'Swap' : name === 'Lay over' ? 'Over' : null;
+      const says = name === 'Swap' ? 'Swap' : name === 'Place over' ? 'Over' : null;
       ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
     },
     onTap,
     onDone: () => {
-      dispatch(taken(selectInHand(store.getState()).map(({ id }) => id)));
+      dispatch(taken(selectSelected(store.getState()).map(({ id }) => id)));
       onDone();
     },
   });

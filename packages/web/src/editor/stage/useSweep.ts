@@ -5,7 +5,7 @@ import { drawCommand, drawTile } from '../actions/tiles';
 import { freshId } from '../actions/freshId';
 import { takenBare } from '../editorSlice';
 import { tryHere } from '../here';
-import { selectInHand, selectLayout } from '../selectors';
+import { selectSelected, selectLayout } from '../selectors';
 import { announce } from '../../ui/notices/noticesSlice';
 import { areaBetween, boxStyle, nearestCell, type Box, type StageSpace } from './space';
 import type { GridArea, Layout, TileId } from '@noria/core';
@@ -82,13 +82,13 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
     const key = ids.join();
     if (key !== sweep.key) dispatch(takenBare(ids));
     sweep.key = key;
-    if (last && !canceled && ids.length > 0) dispatch(announce(`${ids.length} tiles in hand.`));
+    if (last && !canceled && ids.length > 0) dispatch(announce(`${ids.length} tiles selected.`));
     setRectangle(last ? null : boxStyle(space, box));
   };
 
   const begin = (from: Point, shift: boolean): Sweep => {
     const does = tool === 'areas' ? 'paint' : !shift && freeAt(from.x, from.y) ? 'draw' : 'take';
-    const before = shift ? selectInHand(store.getState()).map(({ id }) => id) : [];
+    const before = shift ? selectSelected(store.getState()).map(({ id }) => id) : [];
     onDraw(null);
     return { does, layout, tracks, ...from, id: freshId(drawn), before, key: '' };
   };

@@ -45,7 +45,7 @@ async function read(file: File): Promise<ReadTable> {
   try {
     return readTable(new Uint8Array(await file.arrayBuffer()));
   } catch (error) {
-    throw new Error(`“${file.name}” was not taken. ${words(error)}`, { cause: error });
+    throw new Error(`“${file.name}” was not imported. ${words(error)}`, { cause: error });
   }
 }
 
@@ -64,7 +64,8 @@ export function TablePanel() {
   return (
     <Panel name="Tables" title="Tiles from a table" onClose={() => dispatch(shown(null))}>
       <p className="text-sm text-soft">
-        A tile a row, dressed by a recipe. Take the file in anew at any time: what was changed by hand stays.
+        Each row becomes a tile with the look of a recipe. Import the file again at any time: what you changed
+        by hand stays.
       </p>
       {Object.values(tables).map((table) => (
         <TableRows key={table.id} table={table} />
@@ -79,7 +80,7 @@ export function TablePanel() {
           accept={TABLE_TYPES}
           onFiles={([file]) => take(file)}
         >
-          Take a CSV or JSON file…
+          Import CSV or JSON…
         </FileButton>
       )}
     </Panel>
@@ -146,7 +147,12 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
         />
       </Row>
       <Row label="Key">
-        <Choice name="Key: tells rows apart" value={key} choices={columns} onChoose={setKey} />
+        <Choice
+          name="Key: the column that identifies a row"
+          value={key}
+          choices={columns}
+          onChoose={setKey}
+        />
       </Row>
       {tableSlots(recipe).map((slot) => (
         <Row key={slot.name} label={slot.name}>
@@ -169,7 +175,7 @@ function Coming({ name, table, onDone }: { name: string; table: ReadTable; onDon
         >
           Make {table.rows.length} {table.rows.length === 1 ? 'tile' : 'tiles'}
         </Button>
-        <Button onClick={onDone}>Not now</Button>
+        <Button onClick={onDone}>Cancel</Button>
       </div>
     </Section>
   );
@@ -202,7 +208,7 @@ function TableRows({ table }: { table: Table }) {
       const before = { ...document, pictures: { ...document.pictures, ...known } };
       const done = updateTable(before, table.id, next, { freshId: fresh, removeGone: gone === 'remove' });
       dispatch(
-        runHere('Take the table in anew', (draft) => {
+        runHere('Import table again', (draft) => {
           for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
           done.command(draft);
         }),
@@ -218,7 +224,7 @@ function TableRows({ table }: { table: Table }) {
       <Row label="Rows">
         <span className="text-sm text-soft">
           {table.order.length}
-          {asideCount > 0 && `, ${asideCount} set aside by the filter`}
+          {asideCount > 0 && `, ${asideCount} left out by the filter`}
         </span>
       </Row>
       <Row label="Sort">
@@ -226,7 +232,7 @@ function TableRows({ table }: { table: Table }) {
           <Choice
             name="Sort by"
             value={table.sort?.column ?? NO_COLUMN}
-            choices={[{ value: NO_COLUMN, label: 'as it came' }, ...columns]}
+            choices={[{ value: NO_COLUMN, label: 'as in the file' }, ...columns]}
             onChoose={(column) =>
               dispatch(
                 runHere(
@@ -277,9 +283,9 @@ function TableRows({ table }: { table: Table }) {
           />
         </div>
       </Row>
-      <Row label="Rows gone">
+      <Row label="Missing rows">
         <Segments
-          name="Tiles of rows that went"
+          name="Tiles of missing rows"
           value={gone}
           choices={[
             { value: 'remove', label: 'Remove' },
@@ -292,9 +298,7 @@ function TableRows({ table }: { table: Table }) {
         <FileButton testId="table-again" accept={TABLE_TYPES} onFiles={([file]) => void again(file)}>
           Import again…
         </FileButton>
-        <Button onClick={() => dispatch(runHere('Let the table go', removeTable(table.id)))}>
-          Let it go
-        </Button>
+        <Button onClick={() => dispatch(runHere('Unlink table', removeTable(table.id)))}>Unlink table</Button>
       </div>
       {report && <Report report={report} />}
     </Section>
@@ -308,13 +312,13 @@ const few = (keys: readonly string[]) =>
 function Report({ report }: { report: TableReport }) {
   const lines = [
     { title: 'Changed', keys: Object.keys(report.changed) },
-    { title: 'Came', keys: report.came },
-    { title: 'Went', keys: report.went },
-    { title: 'Kept as made by hand', keys: Object.keys(report.kept) },
+    { title: 'Added', keys: report.came },
+    { title: 'Removed', keys: report.went },
+    { title: 'Kept, changed by hand', keys: Object.keys(report.kept) },
   ].filter(({ keys }) => keys.length > 0);
   return (
     <dl role="status" className="mt-1.5 grid gap-1 rounded-s bg-field p-2 text-sm">
-      {lines.length === 0 && <dt>Nothing was new in it.</dt>}
+      {lines.length === 0 && <dt>Nothing changed in the file.</dt>}
       {lines.map(({ title, keys }) => (
         <div key={title}>
           <dt className="inline font-semibold">

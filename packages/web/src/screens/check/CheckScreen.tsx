@@ -58,7 +58,7 @@ export function CheckScreen() {
           </h1>
           <p role="status" className="truncate text-soft">
             {!report
-              ? (trouble ?? 'Laying every width out…')
+              ? (trouble ?? 'Checking every width…')
               : findings.length === 0
                 ? `${spaced(report.to - report.from + 1)} widths laid out, nothing found`
                 : summary(findings, report)}
@@ -80,16 +80,16 @@ export function CheckScreen() {
           <div className="grid gap-2 border-b border-hair pt-2 pb-3">
             <div className="grid grid-cols-2 gap-1.5">
               <Choice<FindingKind | 'all'>
-                name="Which kind"
+                name="Kind of finding"
                 value={chosen}
                 choices={[
-                  { value: 'all', label: 'Every kind' },
+                  { value: 'all', label: 'All kinds' },
                   ...kinds.map((each) => ({ value: each, label: capital(each) })),
                 ]}
                 onChoose={setKind}
               />
               <Choice<Sorting>
-                name="In which order"
+                name="Sort findings"
                 value={sorting}
                 choices={[
                   { value: 'worst', label: 'Worst first' },
@@ -108,7 +108,7 @@ export function CheckScreen() {
                 void dispatch(fixAll()).finally(() => setFixing(false));
               }}
             >
-              {fixing ? 'Trying fix after fix…' : COMMAND_WORDS.fixAll}
+              {fixing ? 'Looking for fixes…' : COMMAND_WORDS.fixAll}
             </Button>
           </div>
         ) : (
@@ -117,16 +117,16 @@ export function CheckScreen() {
         <div className="min-h-0 overflow-y-auto pb-6 [scrollbar-width:thin]">
           {report && findings.length === 0 && (
             <p className="pt-3 text-soft">
-              Every tile fits at every width. Go on composing; the check goes along.
+              Every tile fits at every width. The check runs again with every change.
             </p>
           )}
           <List name="Open findings" findings={listed} open={open} onOpen={openOne} onShow={show} />
           {accepted.length > 0 && (
             <>
               <h3 className="mt-5 border-b border-hair pb-1 text-sm font-semibold text-soft">
-                Accepted, not counted
+                Ignored, not counted
               </h3>
-              <List name="Accepted findings" findings={accepted} open={open} onOpen={openOne} onShow={show} />
+              <List name="Ignored findings" findings={accepted} open={open} onOpen={openOne} onShow={show} />
             </>
           )}
         </div>

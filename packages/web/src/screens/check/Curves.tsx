@@ -40,7 +40,7 @@ const CURVES = [
   { key: 'columns', title: 'Columns', height: 0.9, unit: '', isStep: true },
   { key: 'narrowest', title: 'Narrowest tile, and what it needs', height: 1.5, unit: 'px', isStep: false },
   { key: 'packed', title: 'Packed', height: 0.7, unit: '%', isStep: false },
-  { key: 'shown', title: 'Worst crop, part still seen', height: 1.1, unit: '%', isStep: false },
+  { key: 'shown', title: 'Most cropped picture, part still shown', height: 1.1, unit: '%', isStep: false },
   { key: 'height', title: 'Height of the page', height: 1.1, unit: 'px', isStep: false },
 ] as const;
 

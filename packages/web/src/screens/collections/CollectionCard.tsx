@@ -43,7 +43,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
         </div>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger asChild>
-            <SignButton name={`More about ${name}`} className="relative z-10 ml-auto">
+            <SignButton name={`Actions for ${name}`} className="relative z-10 ml-auto">
               <MoreHorizontal size={17} aria-hidden />
             </SignButton>
           </DropdownMenu.Trigger>
@@ -71,11 +71,11 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
               Delete “{name}”?
             </AlertDialog.Title>
             <AlertDialog.Description className="text-soft">
-              All its tiles and all its revisions go with it. This can’t be undone.
+              All its tiles and revisions are deleted too. This can’t be undone.
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
               <AlertDialog.Cancel asChild>
-                <Button>Keep it</Button>
+                <Button>Cancel</Button>
               </AlertDialog.Cancel>
               <AlertDialog.Action asChild>
                 <Button

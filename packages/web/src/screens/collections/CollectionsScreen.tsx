@@ -47,7 +47,7 @@ export function CollectionsScreen() {
             </p>
           )}
           {collections?.length === 0 && (
-            <p className="py-16 text-center text-soft">No collections yet. Make the first one.</p>
+            <p className="py-16 text-center text-soft">No collections yet. Create the first one.</p>
           )}
           {!collections && !trouble && <p className="py-16 text-center text-soft">Opening…</p>}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(340px,1fr))] gap-x-6 gap-y-8">

@@ -37,7 +37,7 @@ export function ExportScreen() {
     make()
       .then((blob) => {
         download(blob, name);
-        dispatch(announce(`${name} was handed to your downloads.`));
+        dispatch(announce(`${name} was downloaded.`));
       })
       .catch((error: unknown) =>
         dispatch(
@@ -78,20 +78,20 @@ export function ExportScreen() {
           ))}
         </ul>
         <div className="grid gap-1.5">
-          <h2 className="text-sm font-semibold">What do its bands ask about?</h2>
+          <h2 className="text-sm font-semibold">Breakpoints measure</h2>
           <Segments
-            name="Queries"
+            name="Breakpoints measure"
             value={document.queries ?? 'container'}
             choices={[
-              { value: 'container', label: 'Its container' },
-              { value: 'media', label: 'The window' },
+              { value: 'container', label: 'Container' },
+              { value: 'media', label: 'Viewport' },
             ]}
             onChoose={(queries) => dispatch(run('Queries', setQueries(queries)))}
           />
           <p className="text-sm text-soft">
             {document.queries === 'media'
-              ? 'Media queries: for a page of its own.'
-              : 'Container queries: it also fits into a part of another page.'}
+              ? 'Media queries: the page fills the window.'
+              : 'Container queries: the grid also fits into a part of another page.'}
           </p>
         </div>
         <div className="grid gap-1.5">
@@ -101,7 +101,7 @@ export function ExportScreen() {
             disabled={busy !== null || words !== null || last === null}
             onClick={() => last && take(`${base}.zip`, () => pageArchive(last.of, last.page))}
           >
-            {busy === `${base}.zip` ? 'Packing…' : 'Take the page as ZIP'}
+            {busy === `${base}.zip` ? 'Packing…' : 'Download the page as ZIP'}
           </Button>
           <p className="text-sm text-soft">{words ?? (last && <Contents page={last.page} />)}</p>
         </div>
@@ -111,7 +111,7 @@ export function ExportScreen() {
             disabled={busy !== null}
             onClick={() => take(`${base}.noria.zip`, () => collectionArchive(document, `${base}.noria.json`))}
           >
-            {busy === `${base}.noria.zip` ? 'Packing…' : 'Take the collection as ZIP'}
+            {busy === `${base}.noria.zip` ? 'Packing…' : 'Download the collection as ZIP'}
           </Button>
           <p className="text-sm text-soft">
             Noria’s own file with its pictures, for the command line or to keep.

@@ -95,7 +95,7 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
       <p className="text-sm text-soft" role="status">
         {waits
           ? 'Saving… What you typed is kept in this browser until it arrives.'
-          : 'Saved. Tiles that show it already keep the text that they have.'}
+          : 'Saved. Tiles that already show it keep their own text.'}
       </p>
       <dl className="grid grid-cols-[84px_1fr] gap-x-2 gap-y-1 text-sm">
         <dt className="text-soft">Size</dt>
@@ -152,7 +152,7 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
               <AlertDialog.Cancel asChild>
-                <Button>Keep it</Button>
+                <Button>Cancel</Button>
               </AlertDialog.Cancel>
               <AlertDialog.Action asChild>
                 <Button look="solid" onClick={() => void remove()}>

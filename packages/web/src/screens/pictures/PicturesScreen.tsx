@@ -69,10 +69,10 @@ export function PicturesScreen() {
               <div className="flex items-center gap-3">
                 <div className="w-[190px]">
                   <Segments
-                    name="Order of many pictures"
+                    name="Order of pictures"
                     value={order}
                     choices={[
-                      { value: 'picked', label: 'As picked' },
+                      { value: 'picked', label: 'As selected' },
                       { value: 'numbered', label: 'By number' },
                     ]}
                     onChoose={(value) => dispatch(orderChosen(value))}
@@ -100,12 +100,12 @@ export function PicturesScreen() {
                 onChange={(event) => setSearch(event.target.value)}
               />
               <Segments
-                name="Which pictures"
+                name="Filter pictures"
                 value={only}
                 choices={[
                   { value: 'all', label: 'All' },
                   { value: 'unused', label: 'Unused' },
-                  { value: 'silent', label: 'No alternative' },
+                  { value: 'silent', label: 'No alternative text' },
                 ]}
                 onChoose={setOnly}
               />
@@ -118,7 +118,7 @@ export function PicturesScreen() {
             {pictures && shown.length === 0 && (
               <p className="py-16 text-center text-soft">
                 {search === '' && only === 'all'
-                  ? 'No pictures yet. Drop some here, paste one, or take a ZIP of them.'
+                  ? 'No pictures yet. Drop pictures or a ZIP here, or paste one.'
                   : 'No picture matches.'}
               </p>
             )}

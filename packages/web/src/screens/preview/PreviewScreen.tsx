@@ -78,7 +78,7 @@ export function PreviewScreen() {
         </p>
         <div className="ml-auto w-[132px]">
           <Segments
-            name="What points"
+            name="Pointer"
             value={pointer}
             choices={[
               { value: 'mouse', label: 'Mouse' },

@@ -43,7 +43,7 @@ export function RecipesScreen() {
           <div>
             <h1 className="font-title text-[28px] leading-tight font-[680] tracking-tight">Recipes</h1>
             <p className="mt-0.5 text-soft">
-              Designs for tiles. Change one, and every tile that uses it follows.
+              Recipes are designs for tiles. Change a recipe, and every tile that uses it follows.
             </p>
           </div>
           {trouble !== null && (
@@ -68,7 +68,7 @@ export function RecipesScreen() {
               </ul>
             </>
           )}
-          <h2 className="font-title text-lg font-[650]">To begin with</h2>
+          <h2 className="font-title text-lg font-[650]">Starters</h2>
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-4">
             {STARTERS.map((recipe) => (
               <RecipeCard
@@ -125,7 +125,7 @@ function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
       </div>
       <div role="group" aria-label={`Variants of ${recipe.name}`} className="flex min-h-6 flex-wrap gap-1">
         {recipe.variants.length > 0 &&
-          [{ id: null, name: 'As it is' }, ...recipe.variants].map(({ id, name }) => (
+          [{ id: null, name: 'None' }, ...recipe.variants].map(({ id, name }) => (
             <button
               key={id ?? 'plain'}
               type="button"

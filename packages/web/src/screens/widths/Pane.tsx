@@ -9,7 +9,7 @@ import { boxStyle } from '../../editor/stage/space';
 import { Ground } from '../../editor/stage/Ground';
 import { Holes } from '../../editor/stage/Holes';
 import { needleMoved } from '../../editor/editorSlice';
-import { selectInHand, selectOrigin, selectWhole } from '../../editor/selectors';
+import { selectSelected, selectOrigin, selectWhole } from '../../editor/selectors';
 import { StagePage } from '../../editor/stage/StagePage';
 import { TileHands } from '../../editor/stage/TileHands';
 import { selectShown } from '../../editor/document/selectors';
@@ -71,7 +71,7 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
           </span>
         )}
         {onRemove && (
-          <SignButton name={`Take ${width} px away`} className="ml-auto size-5!" onClick={onRemove}>
+          <SignButton name={`Remove ${width} px`} className="ml-auto size-5!" onClick={onRemove}>
             <X size={13} aria-hidden />
           </SignButton>
         )}
@@ -130,7 +130,7 @@ interface HeldOutlinesProps {
 /** The tiles in hand, seen in the other panes. */
 function HeldOutlines({ width, scale, layout }: HeldOutlinesProps) {
   const document = useAppSelector(selectShown);
-  const held = useAppSelector(selectInHand).map(({ id }) => id);
+  const held = useAppSelector(selectSelected).map(({ id }) => id);
   const x = Math.max(0, (width - layout.inlineSize) / 2);
   return flatTiles(layout)
     .filter(({ id }) => held.includes(id))

@@ -97,7 +97,7 @@ export function WidthsScreen() {
           </span>
           <label className="ml-auto flex h-[26px] w-[104px] items-center gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
             <input
-              aria-label="Width to add, px"
+              aria-label="Width to add"
               inputMode="numeric"
               placeholder="1024"
               className="figures w-full min-w-0 bg-transparent outline-none placeholder:text-faint"

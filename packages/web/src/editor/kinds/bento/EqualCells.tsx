@@ -45,14 +45,14 @@ export function EqualCells() {
             name="First tile"
             value={hero ? 'hero' : 'equal'}
             choices={[
-              { value: 'hero', label: 'Large on top' },
-              { value: 'equal', label: 'All alike' },
+              { value: 'hero', label: 'Large first tile' },
+              { value: 'equal', label: 'All equal' },
             ]}
             onChoose={(value) => setHero(value === 'hero')}
           />
           {hero && (
             <NumberField
-              name="Rows of the large one"
+              name="Rows of the first tile"
               value={rows}
               least={1}
               most={24}

@@ -17,7 +17,7 @@ export const fluid: KindInterface = {
   spans: 'cells',
   noGaps: {
     title: 'As many columns as fit',
-    says: 'Here the number of columns changes with the width, and so do the gaps. Findings say at which widths a row is not full, and which number of columns or which minimum puts that right.',
+    says: 'The number of columns changes with the width here. Findings list the widths at which a row is not full, and what fixes it.',
   },
   where: ({ at }) => cellWords(at),
   takes: ({ at }) => spanWords(at),

@@ -11,7 +11,7 @@ export function EndsFigure() {
   return (
     <span
       className={`flex items-center gap-2 font-semibold ${isEven ? 'text-sound' : 'text-ink'}`}
-      title="How uneven the lanes end: longest less shortest, over their mean"
+      title="How unevenly the lanes end: longest minus shortest, divided by their mean"
     >
       <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
         <path d="M1 1h4v14H1zM6 1h4v11H6zM11 1h4v13h-4z" fill="currentColor" />

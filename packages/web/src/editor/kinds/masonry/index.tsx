@@ -29,7 +29,7 @@ export const masonry: KindInterface = {
   spans: 'columns',
   noGaps: {
     title: 'Lanes have no holes',
-    says: 'What can be uneven is how the lanes end. The arrangement’s settings say by how much, and even it within a distance in reading order.',
+    says: 'Lanes can end unevenly instead. The settings of the arrangement say by how much, and balance them.',
   },
   where: ({ at, arrangement }) => `lane ${isAlong(arrangement) ? at.row : at.column}`,
   takes: ({ at }) => (at.columnSpan > 1 ? `${at.columnSpan} lanes, ${pxWords(at)}` : pxWords(at)),

@@ -14,7 +14,7 @@ export const mosaic: KindInterface = {
   spans: 'none',
   holding: {
     by: 'slot',
-    label: 'Place',
+    label: 'Slot',
     free: 'Free',
     held: 'Locked',
     command: (tiles, laid, band, _, holds) =>

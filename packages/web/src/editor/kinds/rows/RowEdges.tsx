@@ -45,7 +45,7 @@ function RowEdge({ row, number, space }: { row: Track; number: number; space: St
     <div
       {...bind()}
       data-testid={`row-edge-${number}`}
-      title={`Row ${number}, ${Math.round(row.size)} px high. Drag for another height of rows.`}
+      title={`Row ${number}, ${Math.round(row.size)} px high. Drag to change the height of rows.`}
       className="group absolute z-[109] cursor-ns-resize touch-none"
       style={{ left: box.left, width: box.width, top: box.top - THICK / 2, height: THICK }}
     >

@@ -33,9 +33,9 @@ export const rows: KindInterface = {
   spans: 'none',
   holding: {
     by: 'breakBefore',
-    label: 'Row',
-    free: 'Flows',
-    held: 'Begins a row',
+    label: 'Row break',
+    free: 'None',
+    held: 'Before the tile',
     command: (tiles, _, band, setFor, holds) =>
       setBreakBefore(
         tiles.map(({ id }) => id),
@@ -43,7 +43,7 @@ export const rows: KindInterface = {
         band,
         setFor,
       ),
-    step: (holds) => (holds ? 'Break' : 'No break'),
+    step: (holds) => 'Row break',
     said: (holds) => (holds ? 'beginning a row' : 'flowing in order'),
     Sign: () => WrapText,
   },

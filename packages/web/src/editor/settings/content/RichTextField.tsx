@@ -78,7 +78,7 @@ function Marks({ editor }: { editor: Editor }) {
   };
   return (
     <div className="border-b border-hair p-0.5">
-      <div role="toolbar" aria-label="Marks of the text" className="flex gap-0.5">
+      <div role="toolbar" aria-label="Text formatting" className="flex gap-0.5">
         {sign('Strong', 'bold', () => editor.chain().focus().toggleBold().run(), Bold)}
         {sign('Emphasis', 'italic', () => editor.chain().focus().toggleItalic().run(), Italic)}
         {sign('List', 'bulletList', () => editor.chain().focus().toggleBulletList().run(), List)}
@@ -94,7 +94,7 @@ function Marks({ editor }: { editor: Editor }) {
         <form onSubmit={link} className="grid grid-cols-[1fr_auto] gap-1 p-1">
           <input
             autoFocus
-            aria-label="Where the link leads"
+            aria-label="Address of the link"
             placeholder="https://… or #part"
             value={linking}
             aria-invalid={!isAddress(linking.trim())}

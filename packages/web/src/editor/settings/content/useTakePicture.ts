@@ -13,7 +13,7 @@ export function useTakePicture(): (picture: LibraryPicture) => PictureId {
     if (known) return known.id;
     const asset = toAsset(picture);
     dispatch(
-      run('Take picture', (draft) => {
+      run('Choose picture', (draft) => {
         draft.pictures[asset.id] = clone(asset);
       }),
     );

@@ -1,0 +1,17 @@
+import { LIMITS } from '@noria/core';
+
+const height = { least: 1, most: LIMITS.track } as const;
+
+export const ROWS = {
+  target: { label: 'Row height', help: 'Rows come as near to this as they can', unit: 'px', ...height },
+  min: { label: 'Minimum row height', unit: 'px minimum', ...height },
+  max: { label: 'Maximum row height', unit: 'px maximum', ...height },
+  lastRow: {
+    label: 'Last row',
+    help: 'What becomes of a last row that is not full',
+    choices: [
+      { value: 'at-most-target', label: 'Keep height' },
+      { value: 'justified', label: 'Fill width' },
+    ],
+  },
+} as const;

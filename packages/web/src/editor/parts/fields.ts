@@ -1,0 +1,55 @@
+import { LIMITS, type FilmPart, type PicturePart } from '@noria/core';
+import type { ChoiceField, Field } from '../fields/field';
+
+/** The settings of parts: what a card is made of. */
+export const PART = {
+  eyebrow: { label: 'Eyebrow' },
+  heading: { label: 'Heading' },
+  level: { label: 'Level', help: 'Level of the heading in the page' },
+  text: { label: 'Text' },
+  figure: { label: 'Figure' },
+  label: { label: 'Label' },
+  quote: { label: 'Quote' },
+  source: { label: 'Source' },
+  action: { label: 'Label' },
+  address: { label: 'Link' },
+  icons: { label: 'Icons' },
+  iconSize: { label: 'Icon size', unit: 'px', least: 8, most: 200 },
+  iconLabels: {
+    label: 'Labels',
+    choices: [
+      { value: 'shown', label: 'Shown' },
+      { value: 'read', label: 'For screen readers only' },
+    ],
+  },
+  picture: { label: 'Picture' },
+  shows: {
+    label: 'Picture fit',
+    help: 'Cover: it fills its slot and is cropped. Contain: all of it is seen',
+    choices: [
+      { value: 'cover', label: 'Cover' },
+      { value: 'contain', label: 'Contain' },
+    ],
+  } satisfies ChoiceField<NonNullable<PicturePart['shows']>>,
+  zoom: { label: 'Zoom', unit: '%', least: 100, most: LIMITS.zoom * 100 },
+  tint: { label: 'Tint', help: 'A colour over the picture' },
+  enlarges: {
+    label: 'Enlarge',
+    help: 'Whether a press opens the picture large: as the collection says, or with the pictures of a set',
+    choices: [
+      { value: 'all', label: 'As the collection' },
+      { value: 'set', label: 'In a set' },
+    ],
+  },
+  caption: { label: 'Caption' },
+  alternativeText: { label: 'Alternative text' },
+  film: { label: 'Film' },
+  poster: { label: 'Poster', help: 'The picture that shows before the film plays' },
+  plays: {
+    label: 'Playback',
+    choices: [
+      { value: 'itself', label: 'Automatic' },
+      { value: 'controls', label: 'Controls' },
+    ],
+  } satisfies ChoiceField<FilmPart['plays']>,
+} as const satisfies Readonly<Record<string, Field>>;
