@@ -152,8 +152,8 @@ test('a grid read off rows of three, two with halves, three', async ({ page, app
 test('a 12 × 5 grid with gaps of 24 px, padding of 40 px and nine cards', async ({ page, application }) => {
   const { hands, id } = await begin(page, application);
   await hands.sweep(12, 5);
-  await hands.scrub('Gap, px, both ways', 8);
-  await hands.scrub('Padding', { exact: true }, 16);
+  await hands.scrub('Gap', 8);
+  await hands.scrub('Padding', 16);
   await hands.over([1, 1], [6, 2]);
   await hands.over([7, 1], [9, 1]);
   await hands.over([10, 1], [12, 2]);

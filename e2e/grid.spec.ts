@@ -177,7 +177,7 @@ test('gaps that can’t be closed within the bounds: it says so and shows the be
   await page.keyboard.press('Escape');
   await page.keyboard.press('h');
   const panel = page.getByRole('complementary', { name: 'Close the gaps' });
-  await panel.getByLabel('Tiles that may change span').fill('0');
+  await panel.getByLabel('Span changes').fill('0');
   await page.keyboard.press('Enter');
   await expect(panel.getByRole('status')).toContainText(
     /Nothing within these bounds|Not all gaps can be closed/,

@@ -200,7 +200,7 @@ test('rich words, marks and a link over the tile are written, and the page keeps
     .getByRole('button', { name: 'List', exact: true })
     .click();
   await page.keyboard.type('and bread');
-  await page.getByRole('textbox', { name: 'Link' }).fill('#kitchen');
+  await page.getByRole('textbox', { name: 'Link', exact: true }).fill('#kitchen');
   // A heading of a megabyte is refused in words, and the one that was there stays.
   await page.getByRole('textbox', { name: 'Heading', exact: true }).fill('x'.repeat(1_000_000));
   await expect(page.getByText('Heading: 1000000 characters; at most 20000 are kept.')).toBeVisible();

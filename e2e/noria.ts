@@ -149,6 +149,8 @@ export async function drag(
   dy: number,
   { hold = false } = {},
 ): Promise<void> {
+  // What arrives beside the first paint may still move it.
+  await from.hover({ trial: true, force: false });
   const box = await from.boundingBox();
   if (!box) throw new Error('There is nothing to drag.');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];

@@ -296,7 +296,7 @@ test('order, hidden, never below and the run of text are set for a band or for a
   await page.keyboard.press('Enter');
   await page.getByLabel('Minimum width').fill('240');
   await page.keyboard.press('Enter');
-  await page.getByRole('radio', { name: 'On' }).click();
+  await page.getByRole('radio', { name: 'On', exact: true }).click();
   await saved(page);
   await page.reload();
   const { document } = await readStored(application, collection);

@@ -102,7 +102,7 @@ test('tiles are taken by a rectangle, copied and pasted into another collection'
   await expect(page.locator('[data-tile-hand]')).toHaveCount(0);
 });
 
-test('own size, alignment, badges: set for all in hand, in one step', async ({
+test('own size, alignment, badges: set for all selected, in one step', async ({
   page,
   application,
   collection,
@@ -115,13 +115,13 @@ test('own size, alignment, badges: set for all in hand, in one step', async ({
   await page.getByLabel('Own width, how').getByRole('radio', { name: 'Own size' }).click();
   await page.getByLabel('Own width', { exact: true }).fill('100% / 2');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Undo: Fit' }).click();
+  await page.getByRole('button', { name: 'Undo: Own width' }).click();
   await page.getByRole('button', { name: 'Undo: Fit' }).click();
   await page.getByRole('button', { name: 'Undo: Fit' }).click();
   await hand(page, 'ridge-path').click();
   await page.getByRole('button', { name: 'Add badge' }).click();
   await page.getByLabel('Words of badge 1').fill('Open now');
-  await page.getByRole('radio', { name: 'top end' }).click();
+  await page.getByRole('radio', { name: 'bottom start' }).click();
   await expect(page.locator('[data-slot="ridge-path"] .badge')).toHaveText('Open now');
   await saved(page);
   expect((await readStored(application, collection)).document.tiles['ridge-path']?.badges).toMatchObject([

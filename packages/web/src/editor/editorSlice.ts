@@ -35,7 +35,8 @@ export interface EditorState {
 }
 
 /** What is there in place of the settings until it is closed. */
-export type Showing = 'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'findings' | 'band';
+export type Showing =
+  'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'findings' | 'band' | 'skeletons';
 
 const initialState: EditorState = {
   needle: 1280,

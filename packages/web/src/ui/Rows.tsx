@@ -12,6 +12,16 @@ export function Section({ title, children }: { title: string; children: ReactNod
   );
 }
 
+/** Sections below one another; where there is room, in two columns. */
+export const Columns = ({ children }: { children: ReactNode }) => (
+  <div className="grid gap-x-8 gap-y-[15px] min-[1760px]:grid-cols-2">{children}</div>
+);
+
+/** Sections that stay below one another. */
+export const Column = ({ children }: { children: ReactNode }) => (
+  <div className="grid min-w-0 content-start gap-[15px]">{children}</div>
+);
+
 /** The label of the row that a control stands in. */
 const RowLabel = createContext<{ readonly control: string; readonly label: string } | null>(null);
 
@@ -58,7 +68,14 @@ export function Row({ label, help, setHere = false, reset, onInherit, children }
       {label === '' ? (
         <span />
       ) : (
-        <label id={named.label} htmlFor={named.control} title={help} className="text-sm text-soft">
+        <label
+          id={named.label}
+          htmlFor={named.control}
+          title={help}
+          className="text-sm text-soft"
+          // A group of words is no field that a label leads to by itself.
+          onClick={() => document.getElementById(named.control)?.focus()}
+        >
           {label}
         </label>
       )}

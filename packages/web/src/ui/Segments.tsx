@@ -11,12 +11,10 @@ interface SegmentsProps<V extends string> {
 
 /** One of a few words. */
 export function Segments<V extends string>({ name, value, choices, onChoose }: SegmentsProps<V>) {
-  // The label of a row leads to the word that is chosen.
-  const { id, ...named } = useName(name);
   return (
     <ToggleGroup.Root
       type="single"
-      {...named}
+      {...useName(name)}
       value={value}
       onValueChange={(chosen) => chosen && onChoose(chosen as V)}
       className="flex h-[26px] rounded-s bg-field p-0.5"
@@ -25,7 +23,6 @@ export function Segments<V extends string>({ name, value, choices, onChoose }: S
         <ToggleGroup.Item
           key={choice.value}
           value={choice.value}
-          {...(choice.value === value && { id })}
           disabled={choice.disabled ?? false}
           className="flex-1 rounded-[2px] px-1 text-[12px] whitespace-nowrap text-soft hover:text-ink disabled:opacity-40 data-[state=on]:bg-raised data-[state=on]:font-semibold data-[state=on]:text-ink data-[state=on]:shadow-[0_1px_2px_oklch(0.25_0.03_195/0.15)]"
         >

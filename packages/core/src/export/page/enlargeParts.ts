@@ -1,8 +1,11 @@
 /** What a page holds where pictures open large: its rules, its dialog, its script. */
 
+import type { FamilyName } from '../../document/look.js';
 import { RING_CSS } from '../../engine/css/ring.js';
+import { familyCss } from '../../parts/families.js';
 
-export const ENLARGE_CSS = `.enlarge {
+/** The rules of pictures that open large; what is said of them is in the font of the collection’s words. */
+export const enlargeCss = (family: FamilyName) => `.enlarge {
   position: absolute;
   z-index: 1;
   inset: 0;
@@ -47,6 +50,7 @@ ${RING_CSS}
   display: grid;
   grid-template-rows: minmax(0, 1fr);
   margin: 0;
+  padding: 24px 24px 0;
 }
 .enlarged > figure > img {
   inline-size: 100%;
@@ -60,7 +64,7 @@ ${RING_CSS}
   justify-content: space-between;
   margin: 0;
   padding: 14px 20px;
-  font: 400 15px / 1.4 system-ui, sans-serif;
+  font: 400 15px / 1.4 ${familyCss(family)};
 }
 .enlarged > button {
   z-index: 1;

@@ -5,7 +5,7 @@ import { selectorsBefore } from '../../arrangements/questions.js';
 import { COLLECTION, type BandCss } from './bandCss.js';
 import { contentCss, groundColour, namedRule } from '../../parts/contentCss.js';
 import { hasEnlarged } from '../../parts/enlarge.js';
-import { ENLARGE_CSS } from './enlargeParts.js';
+import { enlargeCss } from './enlargeParts.js';
 import { FAMILIES, familiesOf } from '../../parts/families.js';
 import { initialValues } from './initial.js';
 import { motionCss } from './motionCss.js';
@@ -86,7 +86,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     });
     parts.push(inRange(at, band, rule));
   }
-  if (hasEnlarged(document)) parts.push(ENLARGE_CSS.trimEnd());
+  if (hasEnlarged(document)) parts.push(enlargeCss(document.look.bodyFamily).trimEnd());
   parts.push(...motionCss(document), ...familiesOf(document).flatMap(fontFaces));
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }

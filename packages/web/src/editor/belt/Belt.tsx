@@ -72,7 +72,7 @@ export function Belt() {
     dispatch(runHere('Order', moveInOrder(moving, before)));
   };
   return (
-    <footer className="col-span-2 grid min-w-0 grid-cols-[292px_1fr] border-t border-hair bg-panel">
+    <footer className="col-span-2 grid min-w-0 grid-cols-[var(--side)_minmax(0,1fr)] border-t border-hair bg-panel">
       <div className="grid content-start gap-0.5 px-4 pt-3">
         <div className="flex items-center justify-between">
           <b className="font-[650]">

@@ -70,30 +70,16 @@ export function GapsPanel() {
       )}
       <div className="flex gap-1.5">
         <Button ref={takeIt} look="solid" disabled={!answer || answer.changes.length === 0} onClick={take}>
-          Take it
+          Apply
         </Button>
         <Button onClick={leave}>Cancel</Button>
       </div>
       <Section title="What may change">
-        <Row label="Order">
-          <NumberField
-            name="Furthest move in reading order"
-            value={distance}
-            least={0}
-            most={24}
-            unit="places"
-            onSet={setDistance}
-          />
+        <Row label="Furthest move" help="How many places a tile may move in reading order">
+          <NumberField value={distance} least={0} most={24} unit="places" onSet={setDistance} />
         </Row>
-        <Row label="Spans">
-          <NumberField
-            name="Tiles that may change span"
-            value={mostSpans}
-            least={0}
-            most={6}
-            unit="tiles"
-            onSet={setMostSpans}
-          />
+        <Row label="Span changes" help="How many tiles may change their span">
+          <NumberField value={mostSpans} least={0} most={6} unit="tiles" onSet={setMostSpans} />
         </Row>
         <p className="text-[11.5px] text-soft">
           No tile becomes narrower than its words need, no picture loses more than half. Pinned tiles stay.

@@ -64,7 +64,7 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
           <Choice
             value={use.variant ?? 'plain'}
             choices={[
-              { value: 'plain', label: 'None' },
+              { value: 'plain', label: 'Base' },
               ...recipe.variants.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChoose={(id) => dispatch(showVariant(id === 'plain' ? null : id))}

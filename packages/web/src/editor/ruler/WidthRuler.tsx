@@ -134,7 +134,10 @@ function Step({ band, bands, x }: { band: ResolvedBand; bands: number; x: (width
     ? changes.map(({ width }) => x(width))
     : Array.from({ length: columns - 1 }, (_, k) => start + ((end - start) * (k + 1)) / columns);
   const room = end - start > 74;
-  const behindNeedle = active && x(needle) - start < 88;
+  // The needle hides no words: they make room on its other side.
+  const words = label.length * 6.3 + 20;
+  const behindNeedle = active && x(needle) - start < words;
+  const isRoomAfter = end - x(needle) > words;
   return (
     <g>
       <rect
@@ -166,7 +169,8 @@ function Step({ band, bands, x }: { band: ResolvedBand; bands: number; x: (width
         })}
       {room && (
         <text
-          x={behindNeedle ? x(needle) + 14 : start + 6}
+          x={!behindNeedle ? start + 6 : isRoomAfter ? x(needle) + 14 : x(needle) - 14}
+          textAnchor={behindNeedle && !isRoomAfter ? 'end' : 'start'}
           y={BASE - height - 6}
           fontSize="11"
           fontWeight={active ? 700 : 600}

@@ -8,14 +8,13 @@ import {
   type ArrangementValues,
   type CollectionLook,
 } from '@noria/core';
-import { Suspense } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { NamedColour } from '../looks/NamedColour';
 import { NamedMeasure } from '../looks/NamedMeasure';
 import { TypeSizeFields } from '../looks/TypeSizeFields';
 import { shown } from '../editorSlice';
-import { Section, Row } from '../../ui/Rows';
+import { Column, Columns, Row, Section } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { ARRANGEMENT, COLLECTION, LOOK } from '../fields/fields';
 import { runHere } from '../here';
@@ -27,7 +26,6 @@ import { ChoiceRow } from './ChoiceRow';
 import { SetNumber } from './SetNumber';
 import { interfaceOf } from '../kinds';
 import { KindStrip } from '../kinds/KindStrip';
-import { Skeletons } from './Skeletons';
 import { useBandLook } from './useBandLook';
 
 /** What holds for the grid as a whole, or for the grid of the group that one is in. */
@@ -49,72 +47,76 @@ export function ArrangementSettings() {
   const group = level === null ? undefined : document.tiles[level];
 
   return (
-    <>
-      <Section title="Arrangement">
-        <KindStrip {...inherited('kind')} />
-        <Suspense>
+    <Columns>
+      <Column>
+        <Section title="Arrangement">
+          <KindStrip {...inherited('kind')} />
           <OfKind inherited={inherited} />
-        </Suspense>
-        {!group && (
-          <Row label="Page">
-            <Skeletons />
-          </Row>
-        )}
-      </Section>
-      <GapRows inherited={inherited} />
-      <Section title="Size">
-        <HeightRow inherited={inherited('height')} />
-        <Row label="Width" help="Full, or limited and centred" {...inherited('maxInlineSize')}>
-          <div className="grid grid-cols-2 gap-1.5">
-            <Segments
-              value={arrangement.maxInlineSize === null ? 'full' : 'most'}
-              choices={[
-                { value: 'full', label: 'Full' },
-                { value: 'most', label: 'Limited' },
-              ]}
-              onChoose={(value) =>
-                set(ARRANGEMENT.maxInlineSize.label, { maxInlineSize: value === 'full' ? null : 1200 })
-              }
-            />
-            {arrangement.maxInlineSize !== null && (
-              <SetNumber
-                field={ARRANGEMENT.maxInlineSize}
-                value={arrangement.maxInlineSize}
-                basis={layout.inlineSize}
-                command={(maxInlineSize) => setArrangement({ maxInlineSize }, index, setFor)}
-              />
-            )}
-          </div>
-        </Row>
-      </Section>
-      {hasAreas && <Areas />}
-      <Section title="Look">
-        <Row label={COLLECTION.ground.label}>
-          {group ? (
-            typeof group.look.fill === 'string' && group.look.fill !== 'none' ? (
-              <NamedColour
-                name={COLLECTION.ground.label}
-                value={group.look.fill}
-                onSet={(fill, key) =>
-                  dispatch(runHere(LOOK.fill.label, setLook([group.id], { fill }), key ?? null))
+          {!group && (
+            <Row label="Page">
+              <Button className="justify-self-start" onClick={() => dispatch(shown('skeletons'))}>
+                Page skeletons…
+              </Button>
+            </Row>
+          )}
+        </Section>
+        <GapRows inherited={inherited} />
+        <Section title="Size">
+          <HeightRow inherited={inherited('height')} />
+          <Row label="Width" help="Full, or limited and centred" {...inherited('maxInlineSize')}>
+            <div className="grid grid-cols-2 gap-1.5">
+              <Segments
+                value={arrangement.maxInlineSize === null ? 'full' : 'most'}
+                choices={[
+                  { value: 'full', label: 'Full' },
+                  { value: 'most', label: 'Limited' },
+                ]}
+                onChoose={(value) =>
+                  set(ARRANGEMENT.maxInlineSize.label, { maxInlineSize: value === 'full' ? null : 1200 })
                 }
               />
+              {arrangement.maxInlineSize !== null && (
+                <SetNumber
+                  field={ARRANGEMENT.maxInlineSize}
+                  value={arrangement.maxInlineSize}
+                  basis={layout.inlineSize}
+                  command={(maxInlineSize) => setArrangement({ maxInlineSize }, index, setFor)}
+                />
+              )}
+            </div>
+          </Row>
+        </Section>
+      </Column>
+      <Column>
+        {hasAreas && <Areas />}
+        <Section title="Look">
+          <Row label={COLLECTION.ground.label}>
+            {group ? (
+              typeof group.look.fill === 'string' && group.look.fill !== 'none' ? (
+                <NamedColour
+                  name={COLLECTION.ground.label}
+                  value={group.look.fill}
+                  onSet={(fill, key) =>
+                    dispatch(runHere(LOOK.fill.label, setLook([group.id], { fill }), key ?? null))
+                  }
+                />
+              ) : (
+                <span className="text-sm text-soft">as the fill of the group</span>
+              )
             ) : (
-              <span className="text-sm text-soft">as the fill of the group</span>
-            )
-          ) : (
-            <NamedColour
-              name={COLLECTION.ground.label}
-              value={document.look.ground}
-              onSet={(ground, key) =>
-                dispatch(runHere(COLLECTION.ground.label, setCollectionLook({ ground }), key ?? null))
-              }
-            />
-          )}
-        </Row>
-        {!group && <Looks />}
-      </Section>
-    </>
+              <NamedColour
+                name={COLLECTION.ground.label}
+                value={document.look.ground}
+                onSet={(ground, key) =>
+                  dispatch(runHere(COLLECTION.ground.label, setCollectionLook({ ground }), key ?? null))
+                }
+              />
+            )}
+          </Row>
+          {!group && <Looks />}
+        </Section>
+      </Column>
+    </Columns>
   );
 }
 

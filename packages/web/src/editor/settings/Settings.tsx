@@ -3,6 +3,7 @@ import { Suspense, useDeferredValue, useState, type FocusEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
+import { Column, Columns } from '../../ui/Rows';
 import { nth } from '../../ui/words';
 import { shown } from '../editorSlice';
 import { interfaceOf } from '../kinds';
@@ -58,13 +59,17 @@ export function Settings() {
         <span className="text-[11.5px] whitespace-nowrap text-faint">{heading.what}</span>
       </header>
       {tile ? (
-        <>
-          <TilePlace tiles={selected} />
-          <TileFit tiles={selected.map(({ id }) => id).join(' ')} />
-          {selected.length === 1 && <TileContent tile={tile} />}
-          <TileLook tiles={[tile, ...selected.slice(1)]} />
-          <TileMotion tiles={[tile, ...selected.slice(1)]} />
-        </>
+        <Columns>
+          <Column>
+            <TilePlace tiles={selected} />
+            <TileFit tiles={selected.map(({ id }) => id).join(' ')} />
+            {selected.length === 1 && <TileContent tile={tile} />}
+          </Column>
+          <Column>
+            <TileLook tiles={[tile, ...selected.slice(1)]} />
+            <TileMotion tiles={[tile, ...selected.slice(1)]} />
+          </Column>
+        </Columns>
       ) : (
         <ArrangementSettings key={level} />
       )}

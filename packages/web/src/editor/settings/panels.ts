@@ -10,5 +10,6 @@ export const PANELS: Readonly<Record<Showing, ComponentType>> = {
   recipes: whenShown(() => import('../recipes/RecipesPanel').then((file) => file.RecipesPanel)),
   table: whenShown(() => import('../tables/TablePanel').then((file) => file.TablePanel)),
   findings: whenShown(() => import('../reflow/FindingsPanel').then((file) => file.FindingsPanel)),
+  skeletons: whenShown(() => import('./SkeletonsPanel').then((file) => file.SkeletonsPanel)),
   band: whenShown(() => import('../reflow/BandPanel').then((file) => file.BandPanel)),
 };

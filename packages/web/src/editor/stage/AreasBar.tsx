@@ -8,12 +8,10 @@ export function AreasBar() {
   const tool = useAppSelector((state) => state.editor.tool);
   if (tool !== 'areas') return null;
   return (
-    <div className="sticky top-0 left-0 z-[140] flex h-9 w-full items-center gap-3 border-b border-hair bg-panel px-4">
-      <b className="font-semibold text-copper-ink">Painting areas</b>
-      <span className="truncate text-soft">Drag over cells and name them; a tile is put in.</span>
-      <Button className="ml-auto h-6!" onClick={() => dispatch(toolChosen('tiles'))}>
-        Done
-      </Button>
+    <div className="sticky top-2 left-0 z-[140] mx-auto flex w-fit items-center gap-3 rounded-m bg-raised px-3 py-1.5 shadow-float">
+      <b className="font-semibold whitespace-nowrap text-copper-ink">Painting areas</b>
+      <span className="text-sm whitespace-nowrap text-soft">Drag over cells, then name the area</span>
+      <Button onClick={() => dispatch(toolChosen('tiles'))}>Done</Button>
     </div>
   );
 }

@@ -38,7 +38,13 @@ interface Point {
 
 const CURVES = [
   { key: 'columns', title: 'Columns', height: 0.9, unit: '', isStep: true },
-  { key: 'narrowest', title: 'Narrowest tile, and what it needs', height: 1.5, unit: 'px', isStep: false },
+  {
+    key: 'narrowest',
+    title: 'Narrowest tile (dashed: what it needs)',
+    height: 1.5,
+    unit: 'px',
+    isStep: false,
+  },
   { key: 'packed', title: 'Packed', height: 0.7, unit: '%', isStep: false },
   { key: 'shown', title: 'Most cropped picture, part still shown', height: 1.1, unit: '%', isStep: false },
   { key: 'height', title: 'Height of the page', height: 1.1, unit: 'px', isStep: false },
@@ -153,10 +159,10 @@ function Behind({ findings, open }: Pick<CurvesProps, 'findings' | 'open'>) {
         return (
           <i
             key={band.id}
-            className="absolute inset-y-0 opacity-45"
+            className="absolute inset-y-0 border-l border-faint/60 first:border-l-0"
             style={{
               ...share(Math.max(band.from, LIMITS.narrowest), band.below),
-              background: `var(--water-${tint})`,
+              background: `color-mix(in oklch, var(--water-${tint}) 22%, transparent)`,
             }}
           />
         );
@@ -164,13 +170,8 @@ function Behind({ findings, open }: Pick<CurvesProps, 'findings' | 'open'>) {
       {runs.map(({ from, to, severity }) => (
         <i
           key={from}
-          className="absolute inset-y-0 border-b-[3px]"
-          style={{
-            ...share(from, to + 1),
-            minWidth: 1,
-            borderColor: severityFill(severity),
-            background: `color-mix(in oklch, ${severityFill(severity)} 9%, transparent)`,
-          }}
+          className="absolute bottom-0 h-[4px]"
+          style={{ ...share(from, to + 1), minWidth: 1, background: severityFill(severity) }}
         />
       ))}
       {opened?.ranges.map(({ from, to }) => (
@@ -180,20 +181,15 @@ function Behind({ findings, open }: Pick<CurvesProps, 'findings' | 'open'>) {
           style={{
             ...share(from, to + 1),
             minWidth: 2,
-            background: `color-mix(in oklch, ${severityFill(opened.severity)} 30%, transparent)`,
+            background: `color-mix(in oklch, ${severityFill(opened.severity)} 24%, transparent)`,
           }}
         />
       ))}
       <i
-        className="absolute -top-[16px] bottom-0 w-[2px] -translate-x-1/2 bg-copper"
+        className="absolute inset-y-0 w-[2px] -translate-x-1/2 bg-copper"
         style={{ left: `${toAxis(needle, 100)}%` }}
       >
-        <svg
-          width="18"
-          height="14"
-          viewBox="-9 0 18 14"
-          className="absolute -top-[2px] left-1/2 -translate-x-1/2"
-        >
+        <svg width="18" height="14" viewBox="-9 0 18 14" className="absolute top-0 left-1/2 -translate-x-1/2">
           <path d="M-8 2h16l-2.500 9a3 3 0 0 1-3 2h-5a3 3 0 0 1-3-2z" fill="var(--copper)" />
         </svg>
       </i>
@@ -217,6 +213,7 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
   const room = Math.max(1, (most - least) * 0.18);
   const floor = key === 'packed' || key === 'shown' ? 0 : Math.max(0, least - room);
   const needs = key === 'narrowest' ? points.flatMap(({ need }) => need ?? []) : [];
+  const top = Math.max(most, ...needs) + (key === 'packed' || key === 'shown' ? 4 : room);
   return (
     <section
       aria-label={`${title}: from ${words(least, unit)} to ${words(most, unit)}`}
@@ -225,6 +222,7 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
       <h2 className="pointer-events-none absolute top-1.5 left-1.5 z-10 text-[11.5px] font-semibold">
         {title}
       </h2>
+      <Figures least={floor} most={top} unit={unit} isStep={isStep} />
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart
           data={points}
@@ -232,11 +230,7 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
           accessibilityLayer={false}
         >
           <XAxis type="number" dataKey="at" domain={[0, 1]} hide />
-          <YAxis
-            type="number"
-            domain={[floor, Math.max(most, ...needs) + (key === 'packed' || key === 'shown' ? 4 : room)]}
-            hide
-          />
+          <YAxis type="number" domain={[floor, top]} hide />
           <Tooltip
             cursor={{ stroke: 'var(--copper)', strokeDasharray: '2 2' }}
             isAnimationActive={false}
@@ -251,7 +245,7 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
             stroke="var(--water-ink)"
             strokeWidth={1.6}
             fill="var(--water-4)"
-            fillOpacity={0.28}
+            fillOpacity={0.16}
             isAnimationActive={false}
             dot={false}
             activeDot={{ r: 3, fill: 'var(--copper)', stroke: 'none' }}
@@ -271,6 +265,42 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
         </ComposedChart>
       </ResponsiveContainer>
     </section>
+  );
+}
+
+/** Round figures within the range of an axis: a few, evenly apart. */
+function ticksOf(from: number, to: number, isWhole: boolean): number[] {
+  const rough = (to - from) / 3;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 5, 10].map((by) => by * power).find((by) => by >= rough) ?? rough;
+  const by = isWhole ? Math.max(1, Math.round(step)) : step;
+  const first = Math.ceil(from / by) * by;
+  return Array.from({ length: Math.floor((to - first) / by) + 1 }, (_, k) => first + k * by);
+}
+
+interface FiguresProps {
+  readonly least: number;
+  readonly most: number;
+  readonly unit: string;
+  readonly isStep: boolean;
+}
+
+/** The figures of a curve’s axis, at its end, each with a line across. */
+function Figures({ least, most, unit, isStep }: FiguresProps) {
+  return (
+    <div className="pointer-events-none absolute inset-x-0 top-5 bottom-0" aria-hidden>
+      {ticksOf(least, most, isStep).map((value) => (
+        <i
+          key={value}
+          className="absolute inset-x-0 border-t border-faint/35"
+          style={{ bottom: `${((value - least) / (most - least)) * 100}%` }}
+        >
+          <span className="figures absolute right-1 bottom-0 text-[10px] leading-[11px] text-faint not-italic">
+            {words(value, unit)}
+          </span>
+        </i>
+      ))}
+    </div>
   );
 }
 

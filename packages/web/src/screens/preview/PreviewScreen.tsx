@@ -1,11 +1,10 @@
 import { useDrag } from '@use-gesture/react';
-import { resolvedBandAt, LIMITS } from '@noria/core';
+import { LIMITS } from '@noria/core';
 import { useParams } from 'react-router';
 import { RotateCcw } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
-import { arrangementWords } from '../../editor/kinds/words';
 import { NumberField } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
 import { useSize } from '../../ui/useSize';
@@ -37,7 +36,6 @@ export function PreviewScreen() {
   const room = Math.max(0, (size?.width ?? 0) - 2 * EDGE);
   const scale = room === 0 ? 0 : Math.min(1, room / needle);
   const height = size?.height ?? 0;
-  const { arrangement, columns } = resolvedBandAt(document, needle);
   /** Says where a link leads, which is not followed here; one within the page is. */
   const follow = (event: MouseEvent) => {
     const link = (event.target as Element).closest('a[href]');
@@ -66,15 +64,13 @@ export function PreviewScreen() {
           />
         </div>
         <p className="text-sm text-soft">
-          <span className="inline-block first-letter:uppercase">
-            {arrangementWords(arrangement.kind, columns.length)}
-          </span>
+          The page as exported
           {scale < 1 && scale > 0 && (
             <>
-              , shown at <span className="figures">{Math.round(scale * 100)}</span> %
+              , at <span className="figures">{Math.round(scale * 100)}</span> % of its size
             </>
           )}
-          . The page as it is exported: point, tap, and drag its edges.
+          . Drag its edges to change the width.
         </p>
         <div className="ml-auto w-[132px]">
           <Segments

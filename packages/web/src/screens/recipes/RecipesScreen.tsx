@@ -13,6 +13,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { listRecipes, type StoredCollection } from '../../api/collections';
 import { RecipePreview } from '../../editor/recipes/RecipePreview';
+import { count } from '../../ui/words';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 
 const picturesOf = ({ document: { pictures } }: StoredCollection) => Object.values(pictures);
@@ -32,9 +33,9 @@ export function RecipesScreen() {
       setTrouble(error instanceof Error ? error.message : String(error)),
     );
   }, []);
-  const own = (collections ?? []).flatMap(({ id, document: each }) =>
-    Object.values(each.recipes ?? {}).map((recipe) => ({ id, collection: each, recipe })),
-  );
+  const own = useMemo(() => sameTogether(collections ?? []), [collections]);
+  const names = new Set(own.map(({ recipe }) => recipe.name));
+  const starters = STARTERS.filter(({ name }) => !names.has(name));
   return (
     <div className="flex h-full flex-col">
       <WorkspaceBar />
@@ -55,14 +56,14 @@ export function RecipesScreen() {
             <>
               <h2 className="font-title text-lg font-[650]">In your collections</h2>
               <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-4">
-                {own.map(({ id, collection, recipe }) => (
+                {own.map(({ recipe, from }) => (
                   <RecipeCard
-                    key={`${id} ${recipe.id}`}
+                    key={`${from[0].id} ${recipe.id}`}
                     recipe={recipe}
-                    assets={collection}
-                    look={collection.look}
+                    assets={from[0].document}
+                    look={from[0].document.look}
                     samples={samples}
-                    from={{ id, collection }}
+                    from={from}
                   />
                 ))}
               </ul>
@@ -70,7 +71,7 @@ export function RecipesScreen() {
           )}
           <h2 className="font-title text-lg font-[650]">Starters</h2>
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-4">
-            {STARTERS.map((recipe) => (
+            {starters.map((recipe) => (
               <RecipeCard
                 key={recipe.id}
                 recipe={recipe}
@@ -86,19 +87,38 @@ export function RecipesScreen() {
   );
 }
 
+interface Used {
+  readonly recipe: Recipe;
+  readonly from: readonly [StoredCollection, ...StoredCollection[]];
+}
+
+/** The recipes of all collections; those that are alike in every point are one. */
+function sameTogether(collections: readonly StoredCollection[]): Used[] {
+  const all = new Map<string, Used>();
+  for (const collection of collections) {
+    for (const recipe of Object.values(collection.document.recipes ?? {})) {
+      const key = JSON.stringify([recipe, collection.document.look]);
+      const known = all.get(key);
+      all.set(key, { recipe, from: known ? [...known.from, collection] : [collection] });
+    }
+  }
+  return [...all.values()];
+}
+
+const usesOf = (recipe: Recipe, document: CollectionDocument): number =>
+  tilesUsing(document, recipe.id).filter((tile) => tile.recipe?.tile === recipe.root).length;
+
 interface RecipeCardProps {
   readonly recipe: Recipe;
   readonly assets: Assets;
   readonly look: CollectionDocument['look'];
   readonly samples: readonly PictureAsset[];
-  readonly from?: { readonly id: string; readonly collection: CollectionDocument };
+  /** The collections that have it. */
+  readonly from?: Used['from'];
 }
 
 function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
   const [variant, setVariant] = useState<string | null>(null);
-  const uses = from
-    ? tilesUsing(from.collection, recipe.id).filter((tile) => tile.recipe?.tile === recipe.root).length
-    : 0;
   return (
     <li className="grid content-start gap-2 rounded-m bg-panel p-3 shadow-[0_0_0_1px_var(--hair)]">
       <span
@@ -117,15 +137,10 @@ function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
       </span>
       <div className="flex items-baseline justify-between gap-2">
         <h3 className="truncate font-semibold">{recipe.name}</h3>
-        {from && (
-          <Link to={`/collections/${from.id}/compose`} className="truncate text-sm text-copper-ink underline">
-            {from.collection.name}, {uses} {uses === 1 ? 'use' : 'uses'}
-          </Link>
-        )}
       </div>
       <div role="group" aria-label={`Variants of ${recipe.name}`} className="flex min-h-6 flex-wrap gap-1">
         {recipe.variants.length > 0 &&
-          [{ id: null, name: 'None' }, ...recipe.variants].map(({ id, name }) => (
+          [{ id: null, name: 'Base' }, ...recipe.variants].map(({ id, name }) => (
             <button
               key={id ?? 'plain'}
               type="button"
@@ -140,6 +155,17 @@ function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
       <p className="truncate text-sm text-faint">
         {recipe.slots.map(({ name }) => name).join(', ') || 'no slots'}
       </p>
+      {from && (
+        <ul aria-label={`Collections that use ${recipe.name}`} className="grid">
+          {from.map(({ id, document }) => (
+            <li key={id} className="flex min-w-0">
+              <Link to={`/collections/${id}/compose`} className="truncate text-sm text-copper-ink underline">
+                {document.name}, {count(usesOf(recipe, document), 'use').toLowerCase()}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
     </li>
   );
 }

@@ -70,7 +70,7 @@ export function WidthsScreen() {
     }
   };
   return (
-    <div className="grid h-full grid-cols-[292px_1fr] grid-rows-[46px_84px_minmax(0,1fr)_98px]">
+    <div className="grid h-full grid-cols-[var(--side)_minmax(0,1fr)] grid-rows-[46px_84px_minmax(0,1fr)_98px]">
       <div className="col-span-2">
         <TopBar id={id}>
           <PackedFigure />

@@ -43,7 +43,7 @@ export const rows: KindInterface = {
         band,
         setFor,
       ),
-    step: (holds) => 'Row break',
+    step: () => 'Row break',
     said: (holds) => (holds ? 'beginning a row' : 'flowing in order'),
     Sign: () => WrapText,
   },

@@ -1,0 +1,91 @@
+/** @jest-environment jsdom */
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { act, cleanup, render, screen } from '@testing-library/react';
+import { Suspense } from 'react';
+import { beside, fetchAhead, whenShown } from './lazily';
+
+beforeEach(() => void jest.useFakeTimers());
+afterEach(() => {
+  cleanup();
+  jest.useRealTimers();
+});
+
+const Part = ({ words = 'there' }: { words?: string }) => <p>{words}</p>;
+const soon = () => act(async () => jest.advanceTimersByTimeAsync(0));
+
+/** A script that can’t be fetched so many times. */
+const failing = (times: number) => {
+  let left = times;
+  return jest.fn(() => (left-- > 0 ? Promise.reject(new Error('away')) : Promise.resolve(Part)));
+};
+
+describe('a part that comes beside the first paint', () => {
+  test('is asked for at once, holds its place meanwhile, and is then shown', async () => {
+    const read = failing(0);
+    const Shown = beside(read, <i>meanwhile</i>);
+    expect(read).toHaveBeenCalledTimes(1);
+    render(<Shown />);
+    await soon();
+    expect(screen.getByText('there')).toBeTruthy();
+    expect(screen.queryByText('meanwhile')).toBeNull();
+  });
+
+  test('is shown with the first drawing where it has arrived before', async () => {
+    const Shown = beside(failing(0), <i>meanwhile</i>);
+    await soon();
+    render(<Shown />);
+    expect(screen.getByText('there')).toBeTruthy();
+  });
+
+  test('is asked for again until it comes, and breaks nothing', async () => {
+    const read = failing(3);
+    const Shown = beside(read, <i>meanwhile</i>);
+    render(<Shown />);
+    await soon();
+    expect(screen.getByText('meanwhile')).toBeTruthy();
+    await act(async () => jest.advanceTimersByTimeAsync(10_000));
+    expect(screen.getByText('there')).toBeTruthy();
+    expect(read.mock.calls.length).toBeGreaterThanOrEqual(4);
+  });
+});
+
+describe('a part that is shown later', () => {
+  test('is not asked for before it is shown', async () => {
+    const read = failing(0);
+    const Shown = whenShown(read);
+    expect(read).not.toHaveBeenCalled();
+    render(
+      <Suspense>
+        <Shown />
+      </Suspense>,
+    );
+    await soon();
+    expect(screen.getByText('there')).toBeTruthy();
+  });
+
+  test('is fetched ahead while there is time, then shown with the first drawing', async () => {
+    const Shown = whenShown(failing(0));
+    await act(() => fetchAhead());
+    render(<Shown />);
+    expect(screen.getByText('there')).toBeTruthy();
+  });
+
+  test('that can’t be fetched ahead is fetched with the next try', async () => {
+    const read = failing(1);
+    const Shown = whenShown(read);
+    await act(() => fetchAhead());
+    expect(read).toHaveBeenCalledTimes(1);
+    await act(() => fetchAhead());
+    expect(read).toHaveBeenCalledTimes(2);
+    render(<Shown />);
+    expect(screen.getByText('there')).toBeTruthy();
+  });
+
+  test('takes its properties, new ones too', async () => {
+    const Shown = whenShown<{ words?: string }>(failing(0));
+    await act(() => fetchAhead());
+    const { rerender } = render(<Shown words="one" />);
+    rerender(<Shown words="two" />);
+    expect(screen.getByText('two')).toBeTruthy();
+  });
+});
