@@ -40,6 +40,8 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
     '1 own value',
   );
   await hand(page, 'voice').click();
+  // The settings follow the selection when there is time.
+  await expect(settings(page).getByRole('heading', { level: 2 })).toHaveText('Voice');
   await settings(page).getByRole('radiogroup', { name: 'Align' }).getByRole('radio', { name: 'End' }).click();
   await settings(page)
     .getByRole('button', { name: /Own changes/ })

@@ -62,6 +62,13 @@ export async function fetchAhead(): Promise<void> {
   );
 }
 
+/** A component whose script is asked for at once, and waited for where it is shown before. */
+export function early<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
+  const { Part, fetch } = whenThere(read);
+  void fetch();
+  return Part;
+}
+
 /**
  * A part of a screen whose script is asked for at once, and comes beside what is painted first.
  * @param meanwhile holds its place
@@ -70,8 +77,7 @@ export function beside<Props extends object = object>(
   read: Read<Props>,
   meanwhile: ReactNode = null,
 ): ComponentType<Props> {
-  const { Part, fetch } = whenThere(read);
-  void fetch();
+  const Part = early(read);
   return function Beside(props: Props) {
     return (
       <Suspense fallback={meanwhile}>

@@ -227,7 +227,11 @@ export const LOOK = {
 export const COLLECTION = {
   ground: { label: 'Background' },
   radius: LOOK.radius,
-  tilePadding: { ...LOOK.padding, help: 'Padding of every tile that has none of its own' },
+  tilePadding: {
+    ...LOOK.padding,
+    label: 'Tile padding',
+    help: 'Padding of every tile that has none of its own',
+  },
   headingSize: LOOK.headingSize,
   bodySize: LOOK.bodySize,
   enlarges: {

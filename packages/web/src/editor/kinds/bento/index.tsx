@@ -1,11 +1,11 @@
 import { setPin } from '@noria/core';
-import { whenShown } from '../../../ui/lazily';
+import { early } from '../../../ui/lazily';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { cellWords, spanWords } from '../inCells';
 import type { KindInterface } from '../kind';
 
 export const bento: KindInterface = {
-  Settings: whenShown(() => import('./BentoSettings').then((file) => file.BentoSettings)),
+  Settings: early(() => import('./BentoSettings').then((file) => file.BentoSettings)),
   Gives: () => <ColumnsGiven word="column" />,
   spans: 'cells',
   holding: {

@@ -1,7 +1,7 @@
 import { useAppSelector } from '../../hooks';
 import { selectLayout } from '../../selectors';
 import { count } from '../../../ui/words';
-import { whenShown } from '../../../ui/lazily';
+import { early } from '../../../ui/lazily';
 import { pxWords } from '../inCells';
 import type { KindInterface } from '../kind';
 
@@ -11,7 +11,7 @@ function CardsGiven() {
 }
 
 export const fan: KindInterface = {
-  Settings: whenShown(() => import('./FanSettings').then((file) => file.FanSettings)),
+  Settings: early(() => import('./FanSettings').then((file) => file.FanSettings)),
   Gives: CardsGiven,
   values: {
     of: 'fan',

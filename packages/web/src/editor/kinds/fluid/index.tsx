@@ -1,10 +1,10 @@
-import { whenShown } from '../../../ui/lazily';
+import { early } from '../../../ui/lazily';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { cellWords, spanWords } from '../inCells';
 import type { KindInterface } from '../kind';
 
 export const fluid: KindInterface = {
-  Settings: whenShown(() => import('./FluidSettings').then((file) => file.FluidSettings)),
+  Settings: early(() => import('./FluidSettings').then((file) => file.FluidSettings)),
   Gives: () => <ColumnsGiven word="column" />,
   values: {
     of: 'fluid',

@@ -2,7 +2,7 @@ import { isAlong } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { selectBand, selectLayout } from '../../selectors';
 import { count, rounded } from '../../../ui/words';
-import { whenShown } from '../../../ui/lazily';
+import { early } from '../../../ui/lazily';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { countWords } from '../countWords';
 import { pxWords } from '../inCells';
@@ -23,7 +23,7 @@ function LanesGiven() {
 }
 
 export const masonry: KindInterface = {
-  Settings: whenShown(() => import('./MasonrySettings').then((file) => file.MasonrySettings)),
+  Settings: early(() => import('./MasonrySettings').then((file) => file.MasonrySettings)),
   Gives: LanesGiven,
   values: { of: 'masonry', label: 'Lanes', says: countWords },
   spans: 'columns',

@@ -1,6 +1,6 @@
 import { setSlots } from '@noria/core';
 import { Lock, LockOpen } from 'lucide-react';
-import { whenShown } from '../../../ui/lazily';
+import { early } from '../../../ui/lazily';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { countWords } from '../countWords';
 import { cellWords, spanWords } from '../inCells';
@@ -8,7 +8,7 @@ import { lockOf } from './lock';
 import type { KindInterface } from '../kind';
 
 export const mosaic: KindInterface = {
-  Settings: whenShown(() => import('./MosaicSettings').then((file) => file.MosaicSettings)),
+  Settings: early(() => import('./MosaicSettings').then((file) => file.MosaicSettings)),
   Gives: () => <ColumnsGiven word="module" />,
   values: { of: 'mosaic', label: 'Modules', says: countWords },
   spans: 'none',

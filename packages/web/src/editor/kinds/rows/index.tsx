@@ -3,7 +3,7 @@ import { WrapText } from 'lucide-react';
 import { useAppSelector } from '../../hooks';
 import { selectLayout } from '../../selectors';
 import { count } from '../../../ui/words';
-import { whenShown } from '../../../ui/lazily';
+import { early } from '../../../ui/lazily';
 import { pxWords } from '../inCells';
 import { RowEdges } from './RowEdges';
 import type { KindInterface } from '../kind';
@@ -23,7 +23,7 @@ function RowsGiven() {
 }
 
 export const rows: KindInterface = {
-  Settings: whenShown(() => import('./RowsSettings').then((file) => file.RowsSettings)),
+  Settings: early(() => import('./RowsSettings').then((file) => file.RowsSettings)),
   Gives: RowsGiven,
   values: {
     of: 'rowHeights',
