@@ -200,7 +200,7 @@ describe('each kind of finding', () => {
     expect(finding?.ranges.at(-1)?.to).toBe(Math.ceil(4 * (need - 0.5) + 3 * 16 + 48) - 1);
     const set = withTile(base, 't1', { neverBelow: 300 });
     expect(checkFit(set, { measurer, from: 1280, to: 1280 }).findings[0]?.reason).toBe(
-      'Its minimum width is 300 px; one column of 4 give it 296.',
+      'Its minimum width is 300 px; one column of 4 gives it 296.',
     );
   });
 
@@ -211,7 +211,7 @@ describe('each kind of finding', () => {
     const [finding] = checkFit(document, { measurer, from: 400, to: 400 }).findings;
     expect(finding?.kind).toBe('clipped');
     expect(finding?.reason).toMatch(
-      /^Its words need \d+ px of height; one row at 352 px of width give it 160\.$/,
+      /^Its words need \d+ px of height; one row at 352 px of width gives it 160\.$/,
     );
   });
 

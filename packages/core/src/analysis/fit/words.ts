@@ -25,6 +25,7 @@ const whole = (value: unknown) => String(Math.round(Number(value)));
 const up = (value: unknown) => String(Math.ceil(Number(value) - 0.001));
 const down = (value: unknown) => String(Math.floor(Number(value) + 0.001));
 const percent = (value: unknown) => `${Math.round(Number(value) * 100)} %`;
+const gives = (count: unknown) => (Number(count) === 1 ? 'gives' : 'give');
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const aspect = (said: Said) => (Number(said.inlineSize) / Number(said.blockSize)).toFixed(2);
 
@@ -59,12 +60,12 @@ export function say(
     case 'clipped':
       return {
         title: `Text is clipped in ${first}`,
-        reason: `Its words need ${up(said.need)} px of height; ${counted(Number(said.rows), 'row')} at ${whole(said.inline)} px of width give it ${down(said.has)}.`,
+        reason: `Its words need ${up(said.need)} px of height; ${counted(Number(said.rows), 'row')} at ${whole(said.inline)} px of width ${gives(said.rows)} it ${down(said.has)}.`,
       };
     case 'squashed':
       return {
         title: `${first} is squashed`,
-        reason: `${WHAT_NEEDS[String(said.by)] ?? 'It needs'} ${up(said.need)} px; ${counted(Number(said.columns), 'column')} of ${said.of} give it ${down(said.has)}.`,
+        reason: `${WHAT_NEEDS[String(said.by)] ?? 'It needs'} ${up(said.need)} px; ${counted(Number(said.columns), 'column')} of ${said.of} ${gives(said.columns)} it ${down(said.has)}.`,
       };
     case 'hole':
       if (said.lane !== undefined)

@@ -18,9 +18,9 @@ export class PatchError extends Error {
 
 const REASONS: Readonly<Record<string, string>> = {
   OPERATION_PATH_UNRESOLVABLE:
-    'there is nothing at this path. Read the collection again and write the patch anew',
+    'there is nothing at this path. Read the collection again and write the patch again',
   OPERATION_FROM_UNRESOLVABLE:
-    'there is nothing at its “from”. Read the collection again and write the patch anew',
+    'there is nothing at its “from”. Read the collection again and write the patch again',
   OPERATION_PATH_CANNOT_ADD: 'nothing can be added here, because its parent is missing. Add the parent first',
   OPERATION_PATH_ILLEGAL_ARRAY_INDEX: 'a list takes a position as a whole number, or “-” for its end',
   OPERATION_VALUE_OUT_OF_BOUNDS: 'the position is beyond the end of the list',

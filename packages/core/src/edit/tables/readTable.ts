@@ -65,7 +65,7 @@ function decoded(bytes: Uint8Array): { readonly text: string; readonly notices: 
     if (/[\u0080-\u07ff\u0800-\ufffc]/.test(lenient)) {
       const line = lenient.slice(0, lenient.indexOf('\ufffd')).split('\n').length;
       throw new TableError(
-        `The file mixes two encodings: it is UTF-8, but not in line ${line}. Save it anew as UTF-8.`,
+        `The file mixes two encodings: it is UTF-8, but not in line ${line}. Save it again as UTF-8.`,
       );
     }
     return {

@@ -25,7 +25,7 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
     return (
       <Row label="Recipe">
         <div className="flex gap-1">
-          <Button className="h-[26px]!" onClick={() => dispatch(shown('recipes'))}>
+          <Button className="h-[26px]! px-2!" onClick={() => dispatch(shown('recipes'))}>
             Use recipe…
           </Button>
           {tiles.length === 1 && (
@@ -120,7 +120,7 @@ function Naming({ verb, name, onName }: { verb: string; name: string; onName: (n
   const [naming, setNaming] = useState<string | null>(null);
   if (naming === null) {
     return (
-      <Button className="h-[26px]!" onClick={() => setNaming('')}>
+      <Button className="h-[26px]! px-2!" onClick={() => setNaming('')}>
         {verb}
       </Button>
     );

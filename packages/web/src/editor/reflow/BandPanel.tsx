@@ -91,7 +91,7 @@ export function BandPanel() {
                 work(
                   'Derive again',
                   (now) => engine('work').ask('derive', now, [index, true]),
-                  'The band was derived anew.',
+                  'The band was derived again.',
                 )
               }
             >

@@ -9,7 +9,7 @@ import type { Case } from './case.js';
 /** A band worked out anew from the next wider one. */
 export function* derivedAnew({ document, finding, index, options }: Case): Generator<Candidate> {
   if (index > 0 && finding.kind !== 'focus lost')
-    yield tame('Derive this band anew', deriveBand(document, index, options));
+    yield tame('Derive this band again', deriveBand(document, index, options));
 }
 
 /** Findings at an end of a band go with its breakpoint; others with a new one. */
