@@ -1,0 +1,159 @@
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { applyPatch, type CollectionDocument, type JsonPatch } from '@noria/core';
+import { composeStore, stats } from '../../testing/composeStore';
+import { listAside } from './aside';
+import { open } from './open';
+
+/** The browser’s synchronous storage, which has what it keeps as its own keys; there is no other one here. */
+class Journal {
+  [key: string]: unknown;
+}
+Object.defineProperties(Journal.prototype, {
+  getItem: {
+    value(this: Journal, key: string) {
+      return this[key] ?? null;
+    },
+  },
+  setItem: {
+    value(this: Journal, key: string, value: string) {
+      this[key] = value;
+    },
+  },
+  removeItem: {
+    value(this: Journal, key: string) {
+      Reflect.deleteProperty(this, key);
+    },
+  },
+});
+let journal = new Journal();
+/** A collection of its own for each test. */
+let id = '';
+let tests = 0;
+Object.assign(globalThis, { window: { addEventListener: () => undefined } });
+
+const start = stats([
+  [1, 1],
+  [2, 1],
+]);
+const named = (tile: string, name: string): JsonPatch => [
+  { op: 'replace', path: `/tiles/${tile}/name`, value: name },
+];
+
+/** A server with the revisions of one collection, from the first; null: it was deleted. */
+function server(revisions: readonly CollectionDocument[] | null) {
+  const all = [...(revisions ?? [])];
+  const sent: JsonPatch[] = [];
+  const answer = (url: string, init: RequestInit): Response => {
+    if (!revisions) return Response.json({ detail: 'There is no such collection.' }, { status: 404 });
+    if (init.method === 'PATCH') {
+      const patch = JSON.parse(init.body as string) as JsonPatch;
+      const base = new Headers(init.headers).get('If-Match');
+      if (base !== `"${all.length}"`) return Response.json({ detail: 'Stale.' }, { status: 412 });
+      sent.push(patch);
+      all.push(applyPatch(all.at(-1) ?? start, patch));
+      return Response.json({ revision: all.length });
+    }
+    const of = /revisions\/(\d+)$/.exec(url);
+    return of
+      ? Response.json({ document: all[Number(of[1]) - 1] })
+      : Response.json({
+          id,
+          name: 'Beds',
+          revision: all.length,
+          updatedAt: '',
+          document: all.at(-1),
+        });
+  };
+  Object.assign(globalThis, {
+    fetch: jest.fn((url: string, init: RequestInit = {}) => Promise.resolve(answer(url, init))),
+  });
+  return { sent, all };
+}
+
+/** What a tab that is gone left unsent. */
+const left = (revision: number, unsent: JsonPatch) => {
+  journal[`noria-unsent:${id}:gone`] = JSON.stringify({
+    revision,
+    underWay: null,
+    unsent,
+    format: 2,
+    write: Date.now(),
+  });
+};
+const isLeft = () => `noria-unsent:${id}:gone` in journal;
+
+async function opening() {
+  const compose = composeStore(stats([[4, 4]]));
+  await compose.run(open(id));
+  return { ...compose, saving: () => compose.store.getState().document.saving };
+}
+const names = (document: CollectionDocument) => document.order.map((id) => document.tiles[id]?.name);
+
+beforeEach(() => {
+  id = `c${++tests}`;
+  journal = new Journal();
+  Object.assign(globalThis, { localStorage: journal });
+});
+
+test('a collection is opened as it is stored, at its revision', async () => {
+  server([start, applyPatch(start, named('t1', 'Huts'))]);
+  const { document, store, steps } = await opening();
+  expect(names(document())).toEqual(['Huts', 'Stat 2']);
+  expect(store.getState().document).toMatchObject({ id, revision: 2 });
+  expect(steps()).toEqual([]);
+});
+
+describe('what another tab left unsent', () => {
+  test('is sent first, said, and part of what is opened', async () => {
+    const { sent } = server([start]);
+    left(1, named('t1', 'Bunks'));
+    const { document, said } = await opening();
+    expect(sent).toEqual([named('t1', 'Bunks')]);
+    expect(names(document())).toEqual(['Bunks', 'Stat 2']);
+    expect(said()).toBe('Changes from an earlier visit were saved.');
+    expect(isLeft()).toBe(false);
+  });
+
+  test('is joined with what came meanwhile, where both are about other things', async () => {
+    server([start, applyPatch(start, named('t2', 'Huts'))]);
+    left(1, named('t1', 'Bunks'));
+    const { document } = await opening();
+    expect(names(document())).toEqual(['Bunks', 'Huts']);
+  });
+
+  test('is asked about where both meet in one value, and is shown as it was left', async () => {
+    const { sent } = server([start, applyPatch(start, named('t1', 'Huts'))]);
+    left(1, named('t1', 'Bunks'));
+    const { document, saving, store } = await opening();
+    expect(sent).toEqual([]);
+    expect(names(document())).toEqual(['Bunks', 'Stat 2']);
+    expect(saving()).toMatchObject({ state: 'asked' });
+    expect(store.getState().document.question?.meetings).toHaveLength(1);
+  });
+
+  test('of a collection that was deleted is not lost', async () => {
+    server(null);
+    left(1, named('t1', 'Bunks'));
+    await expect(opening()).rejects.toThrow('There is no such collection.');
+    expect(isLeft()).toBe(true);
+  });
+
+  test('that fits no version any more is set aside, and said', async () => {
+    server([start]);
+    left(1, [{ op: 'replace', path: '/tiles/gone/name', value: 'Bunks' }]);
+    const { document, warned } = await opening();
+    expect(names(document())).toEqual(['Stat 1', 'Stat 2']);
+    expect(warned()).toContain('Set aside');
+    expect(await listAside()).toHaveLength(1);
+  });
+});
+
+test('a server that is just starting is an error that passes, and nothing that was left is lost', async () => {
+  server([start]);
+  left(1, named('t1', 'Bunks'));
+  Object.assign(globalThis, {
+    fetch: () => Promise.resolve(Response.json({ detail: 'Not yet.' }, { status: 503 })),
+  });
+  await expect(opening()).rejects.toThrow();
+  expect(isLeft()).toBe(true);
+});
