@@ -43,3 +43,5 @@ Object.assign(Element.prototype, {
 });
 Object.assign(URL, { createObjectURL: () => 'blob:none', revokeObjectURL: () => undefined });
 if (!('PointerEvent' in globalThis)) Object.assign(globalThis, { PointerEvent: MouseEvent });
+// Libraries look here to know whether there are pointers.
+if (!('onpointerdown' in globalThis)) Object.assign(globalThis, { onpointerdown: null });

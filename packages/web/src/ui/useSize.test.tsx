@@ -19,7 +19,7 @@ beforeEach(() => {
     observe() {
       observed++;
       // A browser says the size once, after an element is first watched.
-      if (observed < 30) queueMicrotask(report);
+      if (observed < 30) queueMicrotask(() => act(report));
     }
     disconnect() {
       // nothing is kept
