@@ -294,7 +294,7 @@ test('order, hidden, never below and the run of text are set for a band or for a
   await page.getByRole('radio', { name: 'All widths' }).click();
   await page.getByLabel('Order', { exact: true }).fill('2');
   await page.keyboard.press('Enter');
-  await page.getByLabel('Minimum width').fill('240');
+  await page.getByLabel('Minimum width', { exact: true }).fill('240');
   await page.keyboard.press('Enter');
   await page.getByRole('radio', { name: 'On', exact: true }).click();
   await saved(page);

@@ -89,6 +89,7 @@ export function NumberField({
   return (
     <span
       {...bind()}
+      data-number
       className={`flex h-[26px] min-w-0 touch-none items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${onTry ? 'cursor-ew-resize' : ''} ${amiss ? 'outline-2 outline-amiss' : ''}`}
       onKeyDownCapture={(event) => {
         if (event.key === 'Escape') stop.current?.();

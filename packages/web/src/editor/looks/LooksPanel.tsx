@@ -24,6 +24,7 @@ import { NumberField } from '../../ui/NumberField';
 import { Section } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { WordsField } from '../../ui/WordsField';
+import { count } from '../../ui/words';
 import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
 import { download } from '../../ui/download';
@@ -34,7 +35,7 @@ import { namedUses } from './namedUses';
 const KINDS: readonly { readonly kind: NamedLook['kind']; readonly title: string; readonly one: string }[] = [
   { kind: 'colour', title: 'Colours', one: 'colour' },
   { kind: 'radius', title: 'Radii', one: 'radius' },
-  { kind: 'type', title: 'Type sizes', one: 'type step' },
+  { kind: 'type', title: 'Type sizes', one: 'type size' },
   { kind: 'space', title: 'Spacing', one: 'space' },
 ];
 
@@ -72,7 +73,9 @@ export function LooksPanel() {
           `“${file.name}” holds ${all.length} values; at most ${LIMITS.namedLooks} are taken.`,
         );
       dispatch(run('Import tokens', (draft) => all.forEach((look) => setNamedLook(look)(draft))));
-      dispatch(announce(`${all.length} named looks were imported from ${file.name}.`));
+      dispatch(
+        announce(`${count(all.length, 'named look was', 'named looks were')} imported from ${file.name}.`),
+      );
       if (notices.length > 0) dispatch(warn(`Left out: ${notices.slice(0, 6).join(' ')}`));
     } catch (error) {
       dispatch(
@@ -99,7 +102,7 @@ export function LooksPanel() {
               ))}
           </ul>
           <div className="flex gap-1.5">
-            <Button onClick={() => add(kind, one)}>Add a {one}</Button>
+            <Button onClick={() => add(kind, one)}>Add {one}</Button>
             {kind === 'type' && <Button onClick={() => add(kind, one, FLUID)}>Add fluid type size</Button>}
           </div>
         </Section>
@@ -140,7 +143,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
     dispatch(run('Named look', setNamedLook(next), `${look.id} ${key}`));
   const size = look.kind === 'type' ? typeSizeOf(namedLooks, look.value) : 0;
   return (
-    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1 [&>label]:w-[84px] [&>span>label]:w-[52px]">
+    <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1 [&>[data-number]]:w-[84px] [&>span>[data-number]]:w-[52px]">
       <WordsField
         name={`Name of ${look.name}`}
         value={look.name}
@@ -201,7 +204,7 @@ function PaletteMaker() {
   const [ground, setGround] = useState<'light' | 'dark'>('light');
   const palette = paletteFrom(from, ground === 'dark');
   const parts = [
-    { name: 'Ground', value: palette.ground },
+    { name: 'Background', value: palette.ground },
     ...palette.washes.map((value, k) => ({ name: `Wash ${k + 1}`, value })),
     ...palette.deep.map((value, k) => ({ name: `Deep ${k + 1}`, value })),
     { name: 'Accent', value: palette.accent },
@@ -211,7 +214,7 @@ function PaletteMaker() {
     dispatch(
       run('Palette', (draft) => {
         for (const part of parts) setNamedLook(part)(draft);
-        setCollectionLook({ ground: '{ground}' })(draft);
+        setCollectionLook({ ground: '{background}' })(draft);
         const plain = Object.values(draft.tiles).filter(
           (tile) =>
             !mediaOf(tile as Tile) &&

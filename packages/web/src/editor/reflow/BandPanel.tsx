@@ -50,8 +50,8 @@ export function BandPanel() {
     >
       <Section title="Breakpoints">
         <p className="mb-1.5 text-sm text-soft">
-          Breakpoints where a tile would be squashed, clipped or cropped too far; as few bands as are enough,
-          each derived from the wider one. Those there are now are replaced.
+          Adds a breakpoint wherever a tile would become squashed, clipped or cropped too far, and derives
+          each band from the wider one. Replaces the present breakpoints.
         </p>
         <Button
           look="copper"
@@ -194,7 +194,7 @@ function SetHereList({ name, values, band }: { name: string; values: readonly Se
           >
             <button
               type="button"
-              aria-label={`${label} is set in this band. Inherit it from the wider band again.`}
+              aria-label={`${label}: inherit from the wider band again`}
               title="Set in this band. Press to inherit it from the wider band again."
               className={`drop absolute top-1/2 -left-4 -translate-y-1/2 py-1 pr-2 pl-1.5 ${each.derived ? 'opacity-50' : ''}`}
               onClick={() => {
