@@ -87,6 +87,9 @@ export function RecipesScreen() {
   );
 }
 
+/** More collections than these are counted, not listed. */
+const MOST_LINKS = 4;
+
 interface Used {
   readonly recipe: Recipe;
   readonly from: readonly [StoredCollection, ...StoredCollection[]];
@@ -157,13 +160,16 @@ function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
       </p>
       {from && (
         <ul aria-label={`Collections that use ${recipe.name}`} className="grid">
-          {from.map(({ id, document }) => (
+          {from.slice(0, MOST_LINKS).map(({ id, document }) => (
             <li key={id} className="flex min-w-0">
               <Link to={`/collections/${id}/compose`} className="truncate text-sm text-copper-ink underline">
                 {document.name}, {count(usesOf(recipe, document), 'use').toLowerCase()}
               </Link>
             </li>
           ))}
+          {from.length > MOST_LINKS && (
+            <li className="text-sm text-faint">and {from.length - MOST_LINKS} more</li>
+          )}
         </ul>
       )}
     </li>
