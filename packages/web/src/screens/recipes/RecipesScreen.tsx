@@ -162,7 +162,10 @@ function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
         <ul aria-label={`Collections that use ${recipe.name}`} className="grid">
           {from.slice(0, MOST_LINKS).map(({ id, document }) => (
             <li key={id} className="flex min-w-0">
-              <Link to={`/collections/${id}/compose`} className="truncate text-sm text-copper-ink underline">
+              <Link
+                to={`/collections/${id}/compose`}
+                className="truncate text-sm leading-6 text-copper-ink underline"
+              >
                 {document.name}, {count(usesOf(recipe, document), 'use').toLowerCase()}
               </Link>
             </li>
