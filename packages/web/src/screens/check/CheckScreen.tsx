@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { count } from '../../ui/words';
 import { needleMoved } from '../../editor/editorSlice';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { showFinding } from '../../editor/actions/findings';
@@ -173,7 +174,7 @@ function summary(
   report: Parameters<typeof widthsAmiss>[0] & { from: number; to: number },
 ): string {
   const kinds = new Set(findings.map(({ kind }) => kind)).size;
-  return `${spaced(report.to - report.from + 1)} widths laid out, ${kinds} of 12 kinds of finding at ${spaced(widthsAmiss(report))} of them`;
+  return `${spaced(report.to - report.from + 1)} widths laid out, ${count(kinds, 'kind').toLowerCase()} of finding at ${spaced(widthsAmiss(report))} of them`;
 }
 
 const spaced = (value: number) => value.toLocaleString('en').replaceAll(',', ' ');
