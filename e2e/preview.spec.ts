@@ -116,7 +116,7 @@ test('a link in Preview leads nowhere, and says where it would', async ({ page, 
 });
 
 async function showPreviewWidth(page: Page, width: number): Promise<void> {
-  const field = page.getByLabel('Width of the page', { exact: true });
+  const field = page.getByRole('textbox', { name: 'Width of the page' });
   await field.fill(String(width));
   await field.press('Enter');
 }
