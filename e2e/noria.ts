@@ -150,7 +150,7 @@ export async function drag(
   { hold = false } = {},
 ): Promise<void> {
   // What arrives beside the first paint may still move it.
-  await from.hover({ trial: true, force: false });
+  await from.hover({ trial: true });
   const box = await from.boundingBox();
   if (!box) throw new Error('There is nothing to drag.');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];

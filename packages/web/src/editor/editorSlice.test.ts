@@ -23,7 +23,7 @@ test('the needle stands on a whole px of the axis', () => {
   expect(after(needleMoved(99_999)).needle).toBe(LIMITS.widest);
 });
 
-test('a tile is added to those in hand, and let go by the same', () => {
+test('a tile is added to the selected ones, and let go by the same', () => {
   expect(after(taken(['a']), toggled('b')).selected).toEqual(['a', 'b']);
   expect(after(taken(['a']), toggled('b'), toggled('a')).selected).toEqual(['b']);
 });

@@ -5,7 +5,7 @@ export interface EditorState {
   /** The width now shown, in px. */
   readonly needle: number;
   readonly selected: readonly TileId[];
-  /** Whether the span pad is beside the tile in hand: not when its span has just been drawn. */
+  /** Whether the span pad is beside the selected tile: not when its span has just been drawn. */
   readonly pad: boolean;
   readonly setFor: SetFor;
   readonly showLines: boolean;
@@ -81,7 +81,7 @@ export const editorSlice = createSlice({
       pad: false,
       cropping: false,
     }),
-    /** Adds a tile to those in hand, or lets it go. */
+    /** Adds a tile to the selected ones, or lets it go. */
     toggled: (state, { payload }: PayloadAction<TileId>) => ({
       ...state,
       selected: state.selected.includes(payload)

@@ -94,7 +94,7 @@ export const selectOrigin = createSelector([selectLevelLayout], (found) => ({
   y: found?.y ?? 0,
 }));
 
-/** The tiles in hand that are on this level, in the order they were taken. */
+/** The selected tiles that are on this level, in the order they were taken. */
 export const selectSelected = createSelector([selectView, selectHand], (view, ids): readonly Tile[] =>
   ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
 );

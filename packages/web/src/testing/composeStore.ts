@@ -64,7 +64,7 @@ export function composeStore(document: CollectionDocument, width = 1280) {
   store.dispatch(needleMoved(width));
   return {
     store,
-    /** Takes tiles in hand. */
+    /** Takes selected tiles. */
     take: (...ids: TileId[]) => void store.dispatch(taken(ids)),
     run: <Result>(thunk: AppThunk<Result>): Result => store.dispatch(thunk),
     document: (): CollectionDocument => {

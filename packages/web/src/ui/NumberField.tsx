@@ -90,6 +90,8 @@ export function NumberField({
     <span
       {...bind()}
       data-number
+      // A press beside the figure goes to it; where it is dragged, the drag sees to that.
+      onClick={onTry ? undefined : () => input.current?.focus()}
       className={`flex h-[26px] min-w-0 touch-none items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${onTry ? 'cursor-ew-resize' : ''} ${amiss ? 'outline-2 outline-amiss' : ''}`}
       onKeyDownCapture={(event) => {
         if (event.key === 'Escape') stop.current?.();

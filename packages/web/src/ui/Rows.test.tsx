@@ -27,7 +27,7 @@ describe('a control without a name of its own', () => {
     ['a few words', <Segments key="" value="a" choices={choices} onChoose={nothing} />, 'radiogroup'],
   ])('%s is called by the label of its row', (_, control, role) => {
     render(<Row label="Gap">{control}</Row>);
-    expect(screen.getByRole(role, { name: 'Gap' })).toBeTruthy();
+    expect(screen.getAllByRole(role)).toEqual([screen.getByRole(role, { name: 'Gap' })]);
   });
 
   test('is led to by a press on the label', () => {
@@ -54,6 +54,16 @@ describe('a control without a name of its own', () => {
   });
 });
 
+test('a press beside the figure goes to it', () => {
+  render(
+    <Row label="Gap">
+      <NumberField value={4} least={0} most={9} unit="px" onSet={nothing} />
+    </Row>,
+  );
+  fireEvent.click(screen.getByText('px'));
+  expect(document.activeElement).toBe(screen.getByRole('textbox'));
+});
+
 test('what it is counted in describes a number, and does not name it', () => {
   render(
     <Row label="Gap">
@@ -72,8 +82,9 @@ test('a second control of a row has a name of its own', () => {
       <NumberField name="Maximum width" value={900} least={0} most={2000} onSet={nothing} />
     </Row>,
   );
-  expect(screen.getByRole('radiogroup', { name: 'Width' })).toBeTruthy();
-  expect(screen.getByRole('textbox', { name: 'Maximum width' })).toBeTruthy();
+  expect(screen.getAllByRole('radiogroup', { name: 'Width' })).toHaveLength(1);
+  expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Maximum width' }).value).toBe('900');
+  expect(screen.queryByRole('textbox', { name: 'Width' })).toBeNull();
 });
 
 describe('a row that is set in a band', () => {
@@ -108,9 +119,9 @@ describe('a row that is set in a band', () => {
 test('a row without a label leaves its controls their names', () => {
   render(
     <Row label="">
-      <WordsField name="Name" value="" onType={nothing} />
+      <WordsField name="Name" value="Beds" onType={nothing} />
     </Row>,
   );
-  expect(screen.getByRole('textbox', { name: 'Name' })).toBeTruthy();
+  expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Name' }).value).toBe('Beds');
   expect(document.querySelector('label')).toBeNull();
 });

@@ -16,7 +16,7 @@ export const TRANSFERS: Readonly<Record<Transfer, string>> = {
 
 const COPIES = { look: 'copyLook', spans: 'copySpans', place: 'copyPlace', motion: 'copyMotion' } as const;
 
-/** Takes the look of the tile in hand, or another thing of it, to be put on others. */
+/** Takes the look of the selected tile, or another thing of it, to be put on others. */
 export const takeBrush =
   (what: Transfer): AppThunk =>
   (dispatch, getState) => {
@@ -48,7 +48,7 @@ export const putOn =
     return true;
   };
 
-/** Gives the look of the tile that was taken in hand first to all others in hand. */
+/** Gives the look of the tile that was selected first to all others selected. */
 export const giveToHand =
   (what: Transfer): AppThunk =>
   (dispatch, getState) => {

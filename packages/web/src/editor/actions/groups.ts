@@ -7,7 +7,7 @@ import { freshId } from './freshId';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
-/** Puts the tiles in hand into a new group. */
+/** Puts the selected tiles into a new group. */
 export const groupSelected = (): AppThunk => (dispatch, getState) => {
   const tiles = selectSelected(getState());
   if (tiles.length === 0) return;
@@ -20,7 +20,7 @@ export const groupSelected = (): AppThunk => (dispatch, getState) => {
   );
 };
 
-/** Takes the groups in hand apart. */
+/** Ungroups the selected groups. */
 export const takeApart = (): AppThunk => (dispatch, getState) => {
   const groups = selectSelected(getState()).filter(({ kind }) => kind === 'group');
   if (groups.length === 0) return;
@@ -30,7 +30,7 @@ export const takeApart = (): AppThunk => (dispatch, getState) => {
   dispatch(announce(`Ungrouped; ${inside.length} tiles selected.`));
 };
 
-/** Goes into the group in hand. */
+/** Opens the selected group. */
 export const enterGroup = (): AppThunk => (dispatch, getState) => {
   const [tile] = selectSelected(getState());
   if (tile?.kind !== 'group') return;

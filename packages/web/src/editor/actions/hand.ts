@@ -4,7 +4,7 @@ import { selectSelected, selectLayout, selectTrail, selectView } from '../select
 import { announce } from '../../ui/notices/noticesSlice';
 import type { AppThunk } from '../state';
 
-/** Takes the nearest tile in a direction from the one in hand; the first one when none is. */
+/** Selects the nearest tile in a direction from the selected one; the first one when none is. */
 export const takeTowards =
   (dx: number, dy: number): AppThunk<TileId | null> =>
   (dispatch, getState) => {
@@ -17,7 +17,7 @@ export const takeTowards =
     return best.id;
   };
 
-/** Takes the nearest tile in a direction as well; one that is in hand already becomes the last. */
+/** Takes the nearest tile in a direction as well; one that is selected already becomes the last. */
 export const takeMoreTowards =
   (dx: number, dy: number): AppThunk =>
   (dispatch, getState) => {
@@ -37,7 +37,7 @@ export const takeAll = (): AppThunk => (dispatch, getState) => {
   dispatch(announce(`${order.length} tiles selected.`));
 };
 
-/** Lets go of what is in hand; with nothing in hand, leaves the group that one is in. */
+/** Lets go of what is selected; with nothing selected, leaves the group that one is in. */
 export const letGo = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   if (selectSelected(state).length > 0) dispatch(taken([]));

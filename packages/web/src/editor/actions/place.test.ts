@@ -26,7 +26,7 @@ const open = (kind: ArrangementName = 'bento', width = 1280) => {
 };
 
 describe('spans', () => {
-  test('are set for all in hand in one step, which says where the first is now', () => {
+  test('are set for all selected in one step, which says where the first is now', () => {
     const { take, run, place, steps, said } = open();
     take('t2', 't3');
     run(spanTiles({ rowSpan: 2 }));
@@ -45,7 +45,7 @@ describe('spans', () => {
     expect(steps()).toHaveLength(2);
   });
 
-  test('with nothing in hand nothing is done', () => {
+  test('with nothing selected nothing is done', () => {
     const { run, steps } = open();
     [spanTiles({ columnSpan: 2 }), growTiles(1, 0), stepTiles(1, 0), pinTiles(), reorderTiles(1)].forEach(
       run,
@@ -108,7 +108,7 @@ describe('a step by keys', () => {
 describe('p', () => {
   const own = (place: Place) => [place.pin ?? null, place.slot ?? null, place.breakBefore ?? false];
 
-  test('pins in a bento, all in hand, and frees when all are pinned', () => {
+  test('pins in a bento, all selected, and frees when all are pinned', () => {
     const { take, run, place, said } = open();
     take('t2', 't3');
     run(pinTiles());

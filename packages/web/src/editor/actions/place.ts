@@ -18,7 +18,7 @@ import { named } from './named';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
-/** Sets a span of all tiles in hand. */
+/** Sets a span of all selected tiles. */
 export const spanTiles =
   (span: { columnSpan?: number; rowSpan?: number }): AppThunk =>
   (dispatch, getState) => {
@@ -32,7 +32,7 @@ export const spanTiles =
     dispatch(sayPlace());
   };
 
-/** Grows or shrinks the span of all tiles in hand, each from its own. */
+/** Grows or shrinks the span of all selected tiles, each from its own. */
 export const growTiles =
   (columns: number, rows: number): AppThunk =>
   (dispatch, getState) => {
@@ -63,7 +63,7 @@ export const growTiles =
     dispatch(sayPlace());
   };
 
-/** Moves the tiles in hand by so many cells. */
+/** Moves the selected tiles by so many cells. */
 export const stepTiles =
   (columns: number, rows: number): AppThunk =>
   (dispatch, getState) => {
@@ -102,7 +102,7 @@ export const stepTiles =
     dispatch(sayPlace());
   };
 
-/** Holds the tiles in hand where they are, or lets them flow when all are held. */
+/** Holds the selected tiles where they are, or lets them flow when all are held. */
 export const pinTiles = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const { index: band, arrangement } = selectBand(state);
@@ -121,7 +121,7 @@ export const pinTiles = (): AppThunk => (dispatch, getState) => {
   dispatch(announce(`${named(tiles)} ${holding.said(holds)}.`));
 };
 
-/** Moves the tiles in hand earlier (−1) or later (+1) in reading order. */
+/** Moves the selected tiles earlier (−1) or later (+1) in reading order. */
 export const reorderTiles =
   (by: -1 | 1): AppThunk =>
   (dispatch, getState) => {
@@ -135,7 +135,7 @@ export const reorderTiles =
     dispatch(announce(`Number ${position} of ${order.length} in reading order.`));
   };
 
-/** Sets how the tiles in hand lie in their cells. */
+/** Sets how the selected tiles lie in their cells. */
 export const fitTiles =
   (fit: Partial<Fit>): AppThunk =>
   (dispatch, getState) => {
@@ -144,7 +144,7 @@ export const fitTiles =
     dispatch(runHere('Fit', setFit(ids, fit, selectBand(state).index, selectSetFor(state))));
   };
 
-/** Lifts the tiles in hand over others in the same cells (1), or lowers them (−1). */
+/** Lifts the selected tiles over others in the same cells (1), or lowers them (−1). */
 export const layerTiles =
   (by: -1 | 1): AppThunk =>
   (dispatch, getState) => {
@@ -164,7 +164,7 @@ export const layerTiles =
     dispatch(announce(`${named(tiles)} ${by === 1 ? 'brought forward' : 'sent backward'} by a layer.`));
   };
 
-/** Says where the tile in hand is now. */
+/** Says where the selected tile is now. */
 export const sayPlace = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   const [tile] = selectSelected(state);

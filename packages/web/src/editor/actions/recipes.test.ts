@@ -30,7 +30,7 @@ const recipeOf = (compose: ReturnType<typeof open>, wanted: string): Recipe => {
 };
 
 describe('recipes', () => {
-  test('one is made of the tile in hand under a free id, and that tile uses it', () => {
+  test('one is made of the selected tile under a free id, and that tile uses it', () => {
     const compose = open();
     const { take, run, document } = compose;
     take('t1');
@@ -43,7 +43,7 @@ describe('recipes', () => {
     expect(document().tiles.t2?.recipe?.recipe).toBe(ids[1]);
   });
 
-  test('tiles in hand take it; with none in hand it becomes a tile of its own', () => {
+  test('selected tiles take it; with none selected it becomes a tile of its own', () => {
     const compose = open();
     const { take, run, document, selected, said } = compose;
     take('t1');
@@ -61,7 +61,7 @@ describe('recipes', () => {
     expect(document().order).toHaveLength(3);
   });
 
-  test('the tile in hand changes it for all, goes back to it, and lets go of it', () => {
+  test('the selected tile changes it for all, goes back to it, and lets go of it', () => {
     const compose = open();
     const { take, run, document, store } = compose;
     take('t1');
@@ -80,7 +80,7 @@ describe('recipes', () => {
     expect(store.getState().notices.warning).toBeNull();
   });
 
-  test('a variant is added of the tile in hand, and shown by it', () => {
+  test('a variant is added of the selected tile, and shown by it', () => {
     const compose = open();
     const { take, run, document } = compose;
     take('t1');
@@ -94,7 +94,7 @@ describe('recipes', () => {
     expect(document().tiles.t1?.recipe).toMatchObject({ variant: first?.id });
   });
 
-  test('with nothing in hand nothing is made, changed or let go', () => {
+  test('with nothing selected nothing is made, changed or let go', () => {
     const { run, steps } = open();
     [recipeFromHand('A'), variantFromHand('A'), changeRecipe(), releaseHand(), resetHand()].forEach((act) =>
       run(act),

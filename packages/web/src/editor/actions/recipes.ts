@@ -24,7 +24,7 @@ import type { AppThunk } from '../state';
 
 const fresh = ({ kind }: { kind: Parameters<typeof freshId>[0] }) => freshId(kind);
 
-/** Lets the tiles in hand use a recipe, or adds a tile that does. */
+/** Lets the selected tiles use a recipe, or adds a tile that does. */
 export const takeRecipe =
   (recipe: Recipe, variant: string | null, assets: Assets = starterAssets): AppThunk =>
   (dispatch, getState) => {
@@ -63,7 +63,7 @@ export const takeRecipe =
     dispatch(announce(`${recipe.name} was added and selected.`));
   };
 
-/** Makes a recipe of the tile in hand. */
+/** Makes a recipe of the selected tile. */
 export const recipeFromHand =
   (name: string): AppThunk =>
   (dispatch, getState) => {
@@ -97,7 +97,7 @@ export const releaseHand = () => onHand(COMMAND_WORDS.unlinkRecipe, releaseTiles
 export const resetHand = (fields?: readonly string[]) =>
   onHand(COMMAND_WORDS.resetToRecipe, (ids) => resetToRecipe(ids, fields));
 
-/** Changes the recipe into what the tile in hand has become; the others follow. */
+/** Changes the recipe into what the selected tile has become; the others follow. */
 export const changeRecipe = (): AppThunk => (dispatch, getState) => {
   const [tile] = selectSelected(getState());
   if (!tile) return;

@@ -57,9 +57,9 @@ describe('any work', () => {
         const start = document();
         for (const name of names) {
           run<unknown>(acts[name]());
-          // Only the look asks for a tile in hand in words that are seen.
+          // Only the look asks for a selected tile in words that are seen.
           expect([null, 'Select the tile to copy from first.']).toContain(warned());
-          // What is in hand is always there.
+          // what is selected is always there.
           const selected = selectSelected(store.getState());
           expect(new Set(selected).size).toBe(selected.length);
         }
@@ -76,7 +76,7 @@ describe('any work', () => {
   }, 120_000);
 });
 
-describe('what is in hand', () => {
+describe('what is selected', () => {
   test('moves to the nearest tile in a direction, and takes it as well', () => {
     const { run, selected } = open();
     expect(run(takeTowards(1, 0))).toBe('t1');
@@ -103,7 +103,7 @@ describe('what is in hand', () => {
     expect(said()).toBe('2 tiles deleted. Undo brings them back.');
   });
 
-  test('a new tile comes after what is in hand', () => {
+  test('a new tile comes after what is selected', () => {
     const { take, run, document, selected } = open();
     take('t2');
     run(addNewTile('quote'));
@@ -164,7 +164,7 @@ describe('the clipboard', () => {
     expect(to.selected().map((id) => to.document().tiles[id]?.name)).toEqual(['Stat 1', 'Stat 3']);
   });
 
-  test('any other text is none of its business, and nothing in hand is nothing to copy', () => {
+  test('any other text is none of its business, and nothing selected is nothing to copy', () => {
     const { run, steps } = open();
     for (const text of ['', 'snow', '{"tiles":{}}', '[1, 2']) expect(run(pasteText(text))).toBe(false);
     expect(run(copiedText())).toBeNull();
@@ -185,7 +185,7 @@ describe('what is taken from a tile', () => {
     expect(store.getState().editor.brush).toMatchObject({ from: 't3' });
   });
 
-  test('the first in hand gives to the others at once; with none in hand it is said what to do', () => {
+  test('the first selected gives to the others at once; with none selected it is said what to do', () => {
     const { take, run, document, warned, store } = open();
     run(giveToHand('spans'));
     expect(warned()).toMatch(/^Select the tile to copy from/);

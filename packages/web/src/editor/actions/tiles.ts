@@ -24,7 +24,7 @@ import { named } from './named';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
-/** Where a new tile comes in reading order: after those in hand, else at the end. */
+/** Where a new tile comes in reading order: after the selected ones, else at the end. */
 export const nextPosition = (state: Parameters<typeof selectView>[0]) => {
   const { order } = selectView(state);
   const last = Math.max(-1, ...selectSelected(state).map(({ id }) => order.indexOf(id)));
@@ -100,7 +100,7 @@ export const deleteTiles = (): AppThunk => (dispatch, getState) => {
   dispatch(announce(`${named(tiles)} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
 };
 
-/** The tiles in hand as text for the clipboard; null when none is. */
+/** The selected tiles as text for the clipboard; null when none is. */
 export const copiedText = (): AppThunk<string | null> => (dispatch, getState) => {
   const tiles = selectSelected(getState());
   if (tiles.length === 0) return null;
@@ -136,7 +136,7 @@ export const swapWith =
     dispatch(runHere('Swap', swapTiles(a, b)));
   };
 
-/** Puts the tiles in hand into an area of this band, or out of any. */
+/** Puts the selected tiles into an area of this band, or out of any. */
 export const putInArea =
   (area: string | null): AppThunk =>
   (dispatch, getState) => {

@@ -34,7 +34,7 @@ export function StartItems({ onChoose }: { onChoose: (what: TileStart) => void }
   ));
 }
 
-/** Adds a tile after the one in hand, or at the end. */
+/** Adds a tile after the selected one, or at the end. */
 export function AddTile({ label }: { label: string }) {
   const dispatch = useAppDispatch();
   const files = useRef<HTMLInputElement>(null);

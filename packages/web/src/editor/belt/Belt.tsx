@@ -61,7 +61,7 @@ export function Belt() {
   const place = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const id = String(active.id);
-    // Several in hand move together, to where the one that is dragged was let go.
+    // Several selected ones move together, to where the one that is dragged was let go.
     const { selected } = store.getState().editor;
     const moving = selected.includes(id) ? order.filter((each) => selected.includes(each)) : [id];
     const target = order.indexOf(String(over.id));

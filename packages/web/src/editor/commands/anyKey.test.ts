@@ -24,7 +24,7 @@ const key = fc.oneof(
 );
 const held = fc.constantFrom({}, {}, {}, { shiftKey: true }, { altKey: true }, { ctrlKey: true });
 const pressed = fc.tuple(key, held).map(([one, other]) => ({ ...one, ...other }));
-/** What hands do between keys: take some tiles, another width, or go into the group in hand. */
+/** What hands do between keys: take some tiles, another width, or open the selected group. */
 const hands = fc.oneof(
   fc.constant({ enters: true }),
   fc.array(fc.nat(30), { minLength: 1, maxLength: 3 }).map((take) => ({ take })),

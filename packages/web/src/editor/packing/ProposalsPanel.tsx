@@ -22,7 +22,7 @@ export function ProposalsPanel() {
   const selected = useAppSelector(selectSelected);
   const [seed, setSeed] = useState(1);
   const [found, setFound] = useState<readonly Proposal[] | null>(null);
-  // Several in hand are arranged anew among the others; else all tiles are.
+  // Several selected ones are arranged anew among the others; else all tiles are.
   const some = selected.length > 1 ? selected.map(({ id }) => id).join() : '';
 
   useEffect(() => {

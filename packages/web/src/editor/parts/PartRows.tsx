@@ -25,7 +25,7 @@ const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part,
   film: FilmRows,
 };
 
-/** What one part of the tile in hand holds. */
+/** What one part of the selected tile holds. */
 export function PartRows({ tile, part }: PartProps) {
   const Rows = ROWS[part.kind] as ComponentType<PartProps>;
   return <Rows tile={tile} part={part} />;

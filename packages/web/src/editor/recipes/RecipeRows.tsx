@@ -13,7 +13,7 @@ import { CommandButton } from '../commands/CommandButton';
 import { shown } from '../editorSlice';
 import { selectSavedView, selectShared } from '../selectors';
 
-/** The recipe that the tile in hand uses: its variants, what the tile has otherwise, and what can be done. */
+/** The recipe that the selected tile uses: its variants, what the tile has otherwise, and what can be done. */
 export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const dispatch = useAppDispatch();
   const { recipes } = useAppSelector(selectShared);

@@ -54,7 +54,9 @@ const listed = () =>
 test('the widest band sets everything, and has no breakpoint of its own', () => {
   open(1280);
   expect(screen.getByRole('heading', { level: 2 }).textContent).toBe('From 900 px up');
-  expect(screen.getByText(/The widest band sets everything/)).toBeTruthy();
+  expect(screen.getByRole('complementary', { name: 'Band' }).textContent).toContain(
+    'The widest band sets everything; narrower ones inherit it.',
+  );
   expect(screen.queryByRole('textbox', { name: 'Breakpoint' })).toBeNull();
 });
 
@@ -77,7 +79,10 @@ test('all is inherited again at once', () => {
   const { document } = open(700);
   press('Inherit all');
   expect(setHereIn(document(), 1)).toEqual([]);
-  expect(screen.getByText(/everything is inherited from the wider band/)).toBeTruthy();
+  expect(screen.getByRole('complementary', { name: 'Band' }).textContent).toMatch(
+    /Set hereNothing: everything is inherited from the wider band\.$/,
+  );
+  expect(screen.queryByRole('list', { name: 'Set by hand' })).toBeNull();
 });
 
 test('a tile that is listed is selected by its name', () => {

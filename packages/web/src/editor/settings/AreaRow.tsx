@@ -10,7 +10,7 @@ import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { shared } from './shared';
 
-/** The area that the tiles in hand lie in; a new name paints one around them. */
+/** The area that the selected tiles lie in; a new name paints one around them. */
 export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
   const dispatch = useAppDispatch();
   const view = useAppSelector(selectView);

@@ -55,7 +55,7 @@ function factsOf(state: RootState, ids: readonly TileId[]) {
 }
 
 interface BandRowsProps {
-  /** Ids of the tiles in hand, with blanks between. */
+  /** Ids of the selected tiles, with blanks between. */
   readonly tiles: string;
 }
 

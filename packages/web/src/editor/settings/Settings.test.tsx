@@ -18,7 +18,7 @@ function typeInto(field: HTMLInputElement, words: string) {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
-test('words typed before the settings have followed go into the tile that is in hand', async () => {
+test('words typed before the settings have followed go into the tile that is selected', async () => {
   const { store } = composeStore(
     stats([
       [1, 1],

@@ -17,7 +17,7 @@ import { TileLook } from './TileLook';
 import { TileMotion } from './TileMotion';
 import { TilePlace } from './TilePlace';
 
-/** Answers questions about what is in hand; with nothing in hand, about the arrangement. */
+/** Answers questions about what is selected; with nothing selected, about the arrangement. */
 export function Settings() {
   const document = useAppSelector(selectView);
   const { ids, hands } = useSelectedIds();

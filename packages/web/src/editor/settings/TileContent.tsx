@@ -12,7 +12,7 @@ import { Badges } from './Badges';
 import { PartRows } from '../parts/PartRows';
 import { sameButPlace } from './sameTiles';
 
-/** What is in the tile in hand; words take effect while they are typed. */
+/** What is in the selected tile; words take effect while they are typed. */
 export const TileContent = memo(
   function TileContent({ tile }: { tile: Tile }) {
     const dispatch = useAppDispatch();

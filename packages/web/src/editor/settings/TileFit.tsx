@@ -46,7 +46,7 @@ function factsOf(state: RootState, ids: readonly TileId[]) {
   };
 }
 
-/** How the tiles in hand fill their places; their ids with blanks between. */
+/** How the selected tiles fill their places; their ids with blanks between. */
 export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
   const dispatch = useAppDispatch();
   const store = useAppStore();

@@ -1,7 +1,8 @@
-import { contrastIn, flows, inks, type Tile } from '@noria/core';
+import { contrastIn, flows, inks, type Tile, type TileLook as TileLooks } from '@noria/core';
 import { memo } from 'react';
 import { useAppSelector } from '../hooks';
 import { Section } from '../../ui/Rows';
+import type { ChoiceField } from '../fields/field';
 import { LOOK } from '../fields/fields';
 import { selectShared } from '../selectors';
 import { RecipeRows } from '../recipes/RecipeRows';
@@ -11,23 +12,45 @@ import { FillRows } from './look/FillRows';
 import { TextColourRow } from './look/TextColourRow';
 import { ShadowRows } from './look/ShadowRows';
 import { TypeRows } from './look/TypeRows';
-import { useLook } from './look/useLook';
+import { useLook, type Look } from './look/useLook';
 import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
 import { useBandLook } from './useBandLook';
 
-/** What goes without saying is left out of the file. */
-const unless = <V,>(usual: V, value: V): V | undefined => (value === usual ? undefined : value);
+/** What goes without saying, and is left out of the file. */
+const USUAL = { align: 'fill', direction: 'down', textDirection: 'inline' } as const;
 
-/** How the tiles in hand look. */
+interface BandChoiceProps<F extends keyof typeof USUAL | 'spread'> {
+  readonly of: F;
+  readonly look: Look;
+}
+
+/** How contents lie in the tiles: chosen by words, in a band or everywhere. */
+function BandChoice<F extends keyof typeof USUAL | 'spread'>({ of, look }: BandChoiceProps<F>) {
+  type Value = NonNullable<TileLooks[F]>;
+  const field = LOOK[of] as unknown as ChoiceField<Value>;
+  const usual = of === 'spread' ? undefined : (USUAL[of] as Value);
+  const band = useBandLook(
+    of,
+    look.tiles.map(({ id }) => id),
+  );
+  return (
+    <ChoiceRow
+      field={field}
+      value={((band.value ?? look.look[of]) as Value | undefined) ?? usual ?? null}
+      setHere={band.setHere}
+      onInherit={band.inherit}
+      onChoose={(value) =>
+        band.set(field.label, value, look.command({ [of]: value === usual ? undefined : value }))
+      }
+    />
+  );
+}
+
+/** How the selected tiles look. */
 export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const document = useAppSelector(selectShared);
   const look = useLook(tiles);
-  const ids = tiles.map(({ id }) => id);
-  const spread = useBandLook('spread', ids);
-  const align = useBandLook('align', ids);
-  const direction = useBandLook('direction', ids);
-  const textDirection = useBandLook('textDirection', ids);
   const hasFlow = tiles.some(flows);
   const hasWords = tiles.some(inks);
   return (
@@ -37,44 +60,9 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
       {hasWords && <TextColourRow look={look} ratio={contrastIn(document, tiles[0])} />}
       {hasFlow && (
         <>
-          <ChoiceRow
-            field={LOOK.spread}
-            value={spread.value ?? look.look.spread}
-            setHere={spread.setHere}
-            onInherit={spread.inherit}
-            onChoose={(value) => spread.set(LOOK.spread.label, value, look.command({ spread: value }))}
-          />
-          <ChoiceRow
-            field={LOOK.align}
-            value={align.value ?? look.look.align ?? 'fill'}
-            setHere={align.setHere}
-            onInherit={align.inherit}
-            onChoose={(value) =>
-              align.set(LOOK.align.label, value, look.command({ align: unless('fill', value) }))
-            }
-          />
-          <ChoiceRow
-            field={LOOK.direction}
-            value={direction.value ?? look.look.direction ?? 'down'}
-            setHere={direction.setHere}
-            onInherit={direction.inherit}
-            onChoose={(value) =>
-              direction.set(LOOK.direction.label, value, look.command({ direction: unless('down', value) }))
-            }
-          />
-          <ChoiceRow
-            field={LOOK.textDirection}
-            value={textDirection.value ?? look.look.textDirection ?? 'inline'}
-            setHere={textDirection.setHere}
-            onInherit={textDirection.inherit}
-            onChoose={(value) =>
-              textDirection.set(
-                LOOK.textDirection.label,
-                value,
-                look.command({ textDirection: unless('inline', value) }),
-              )
-            }
-          />
+          {(['spread', 'align', 'direction', 'textDirection'] as const).map((of) => (
+            <BandChoice key={of} of={of} look={look} />
+          ))}
           <TypeRows look={look} />
         </>
       )}

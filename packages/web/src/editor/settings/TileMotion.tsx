@@ -9,7 +9,7 @@ import { sameTiles } from './sameTiles';
 
 const STILL: Motion = { opens: 'none', points: 'none' };
 
-/** How the tiles in hand come in, and what they do when pointed at, in the page. */
+/** How the selected tiles come in, and what they do when pointed at, in the page. */
 export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const dispatch = useAppDispatch();
   const motion = tiles[0].motion ?? STILL;

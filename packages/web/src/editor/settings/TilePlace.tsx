@@ -13,7 +13,7 @@ import { AreaRow } from './AreaRow';
 import { BandRows } from './BandRows';
 import { shared } from './shared';
 
-/** Where the tiles in hand sit. */
+/** Where the selected tiles sit. */
 export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectView);

@@ -9,7 +9,7 @@ export function HeldMarks({ space }: { space: StageSpace }) {
   const view = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const { tiles } = useAppSelector(selectLayout);
-  // What is in hand says it with its span.
+  // what is selected says it with its span.
   const selected = useAppSelector(selectSelected).map(({ id }) => id);
   const { holding } = interfaceOf(band.arrangement);
   if (!holding?.Sign) return null;

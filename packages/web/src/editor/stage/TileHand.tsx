@@ -13,7 +13,7 @@ interface TileHandProps {
   readonly takesTab: boolean;
 }
 
-/** What takes a tile in hand: a button over it. What it does is done by the list that holds it. */
+/** What takes a selected tile: a button over it. What it does is done by the list that holds it. */
 export const TileHand = memo(function TileHand({ id, name, layer, held, takesTab, ...box }: TileHandProps) {
   const button = useRef<HTMLButtonElement>(null);
 

@@ -72,7 +72,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
       layout.tiles.flatMap((laidOut, k) => {
         const tile = view.tiles[laidOut.id];
         if (!tile) return [];
-        // What is in hand keeps the focus wherever it is.
+        // what is selected keeps the focus wherever it is.
         if (!isSeen(seen, laidOut.y + space.y, laidOut.blockSize) && !kept.includes(tile)) return [];
         const place = placeIn(view, tile, band.index);
         const placed = { tile, at: laidOut, place, number: k + 1, arrangement: band.arrangement };
@@ -150,7 +150,7 @@ interface OnTileProps {
   readonly cropping: boolean;
 }
 
-/** What is taken hold of on the tile in hand itself: its picture in the slot, the stops of its gradient. */
+/** What is taken hold of on the selected tile itself: its picture in the slot, the stops of its gradient. */
 function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   const { pictures } = useAppSelector(selectView);
   const part = pictureOf(tile);

@@ -57,7 +57,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     if (!from) return null;
     const selected = selectSelected(state).map((tile) => tile.id);
     const ids = selected.includes(from.id) ? selected : [from.id];
-    // In a task of its own: what shows a tile in hand takes time, and the drag has begun.
+    // In a task of its own: what shows a selected tile takes time, and the drag has begun.
     if (ids.length === 1 && selected[0] !== from.id) window.setTimeout(() => dispatch(takenBare([from.id])));
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {

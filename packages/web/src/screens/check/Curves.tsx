@@ -2,6 +2,7 @@ import { columnCountOf, LIMITS, worstRuns, type Finding, type FitReport } from '
 import { useMemo, type PointerEvent } from 'react';
 import {
   Area,
+  CartesianGrid,
   ComposedChart,
   Line,
   ReferenceLine,
@@ -214,6 +215,7 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
   const floor = key === 'packed' || key === 'shown' ? 0 : Math.max(0, least - room);
   const needs = key === 'narrowest' ? points.flatMap(({ need }) => need ?? []) : [];
   const top = Math.max(most, ...needs) + (key === 'packed' || key === 'shown' ? 4 : room);
+  const ticks = ticksOf(floor, top, isStep);
   return (
     <section
       aria-label={`${title}: from ${words(least, unit)} to ${words(most, unit)}`}
@@ -222,7 +224,6 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
       <h2 className="pointer-events-none absolute top-1.5 left-1.5 z-10 text-[11.5px] font-semibold">
         {title}
       </h2>
-      <Figures least={floor} most={top} unit={unit} isStep={isStep} />
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart
           data={points}
@@ -230,7 +231,18 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
           accessibilityLayer={false}
         >
           <XAxis type="number" dataKey="at" domain={[0, 1]} hide />
-          <YAxis type="number" domain={[floor, top]} hide />
+          <YAxis
+            type="number"
+            domain={[floor, top]}
+            ticks={ticks}
+            unit={unit && ` ${unit}`}
+            orientation="right"
+            mirror
+            axisLine={false}
+            tickLine={false}
+            tick={{ fontSize: 10, fill: 'var(--ink-faint)', dy: -6, fontFamily: 'var(--font-figures)' }}
+          />
+          <CartesianGrid vertical={false} stroke="var(--ink-faint)" strokeOpacity={0.35} />
           <Tooltip
             cursor={{ stroke: 'var(--copper)', strokeDasharray: '2 2' }}
             isAnimationActive={false}
@@ -276,32 +288,6 @@ function ticksOf(from: number, to: number, isWhole: boolean): number[] {
   const by = isWhole ? Math.max(1, Math.round(step)) : step;
   const first = Math.ceil(from / by) * by;
   return Array.from({ length: Math.floor((to - first) / by) + 1 }, (_, k) => first + k * by);
-}
-
-interface FiguresProps {
-  readonly least: number;
-  readonly most: number;
-  readonly unit: string;
-  readonly isStep: boolean;
-}
-
-/** The figures of a curve’s axis, at its end, each with a line across. */
-function Figures({ least, most, unit, isStep }: FiguresProps) {
-  return (
-    <div className="pointer-events-none absolute inset-x-0 top-5 bottom-0" aria-hidden>
-      {ticksOf(least, most, isStep).map((value) => (
-        <i
-          key={value}
-          className="absolute inset-x-0 border-t border-faint/35"
-          style={{ bottom: `${((value - least) / (most - least)) * 100}%` }}
-        >
-          <span className="figures absolute right-1 bottom-0 text-[10px] leading-[11px] text-faint not-italic">
-            {words(value, unit)}
-          </span>
-        </i>
-      ))}
-    </div>
-  );
 }
 
 function Said({ point, of, unit }: { point: Point; of: CurveKey; unit: string }) {

@@ -127,7 +127,7 @@ interface HeldOutlinesProps {
   readonly layout: ReturnType<typeof layoutCollection>;
 }
 
-/** The tiles in hand, seen in the other panes. */
+/** The selected tiles, seen in the other panes. */
 function HeldOutlines({ width, scale, layout }: HeldOutlinesProps) {
   const document = useAppSelector(selectShown);
   const held = useAppSelector(selectSelected).map(({ id }) => id);

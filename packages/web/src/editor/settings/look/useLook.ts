@@ -5,7 +5,7 @@ import { shared } from '../shared';
 
 export type LookValues = { [K in keyof TileLook]?: TileLook[K] | undefined };
 
-/** The look of the tiles in hand, and how it is set for all of them. */
+/** The look of the selected tiles, and how it is set for all of them. */
 export interface Look {
   /** The first one's. */
   readonly look: TileLook;
