@@ -22,7 +22,7 @@ export function ColumnCountRows({ what, value, now, command, ...inherited }: Col
   const dispatch = useAppDispatch();
   const title = sentence(what);
   const count = { label: title, unit: what, least: 1, most: LIMITS.columns };
-  const min = { label: `Minimum width of ${what}`, unit: 'px minimum', least: 1, most: LIMITS.track };
+  const min = { label: `Minimum width of ${what}`, unit: 'px min', least: 1, most: LIMITS.track };
   const max = { label: `Maximum number of ${what}`, least: 0, most: LIMITS.columns };
   const isFitted = value.count === null;
   return (
@@ -61,7 +61,7 @@ export function ColumnCountRows({ what, value, now, command, ...inherited }: Col
             <SetNumber
               field={max}
               value={value.max ?? 0}
-              unit={value.max === null ? 'no maximum' : 'maximum'}
+              unit={value.max === null ? 'no max' : 'max'}
               command={(max) => command({ max: max === 0 ? null : max })}
             />
           </div>

@@ -17,19 +17,25 @@ import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
 import { useBandLook } from './useBandLook';
 
-/** What goes without saying, and is left out of the file. */
-const USUAL = { align: 'fill', direction: 'down', textDirection: 'inline' } as const;
+type Laid = 'spread' | 'align' | 'direction' | 'textDirection';
 
-interface BandChoiceProps<F extends keyof typeof USUAL | 'spread'> {
+/** What goes without saying, and is left out of the file. */
+const USUAL: { readonly [F in Laid]?: TileLooks[F] } = {
+  align: 'fill',
+  direction: 'down',
+  textDirection: 'inline',
+};
+
+interface BandChoiceProps<F extends Laid> {
   readonly of: F;
   readonly look: Look;
 }
 
 /** How contents lie in the tiles: chosen by words, in a band or everywhere. */
-function BandChoice<F extends keyof typeof USUAL | 'spread'>({ of, look }: BandChoiceProps<F>) {
+function BandChoice<F extends Laid>({ of, look }: BandChoiceProps<F>) {
   type Value = NonNullable<TileLooks[F]>;
   const field = LOOK[of] as unknown as ChoiceField<Value>;
-  const usual = of === 'spread' ? undefined : (USUAL[of] as Value);
+  const usual = USUAL[of] as Value | undefined;
   const band = useBandLook(
     of,
     look.tiles.map(({ id }) => id),

@@ -242,7 +242,12 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
             tickLine={false}
             tick={{ fontSize: 10, fill: 'var(--ink-faint)', dy: -6, fontFamily: 'var(--font-figures)' }}
           />
-          <CartesianGrid vertical={false} stroke="var(--ink-faint)" strokeOpacity={0.35} />
+          <CartesianGrid
+            vertical={false}
+            horizontalValues={ticks}
+            stroke="var(--ink-faint)"
+            strokeOpacity={0.35}
+          />
           <Tooltip
             cursor={{ stroke: 'var(--copper)', strokeDasharray: '2 2' }}
             isAnimationActive={false}
