@@ -77,7 +77,7 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
   expect(changed.document.tiles.highest?.place.columnSpan).toBe(2);
 
   // Undo both, redo both.
-  await page.getByRole('button', { name: 'Undo: Gap' }).click();
+  await page.getByRole('button', { name: 'Undo: Column gap' }).click();
   await page.getByRole('button', { name: 'Undo: Columns' }).click();
   await expect(columns()).toHaveCount(6);
   await page.keyboard.press('Control+Shift+Z');

@@ -18,7 +18,8 @@ function typeInto(field: HTMLInputElement, words: string) {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
-test('words typed before the settings have followed go into the tile that is selected', async () => {
+/** The settings of one of two tiles. */
+function settingsOfTheFirst() {
   const { store } = composeStore(
     stats([
       [1, 1],
@@ -35,7 +36,11 @@ test('words typed before the settings have followed go into the tile that is sel
   );
   const field = screen.getByLabelText<HTMLInputElement>('Name');
   expect(field.value).toBe('Stat 1');
+  return { store, field };
+}
 
+test('words typed before the settings have followed go into the tile that is selected', async () => {
+  const { store, field } = settingsOfTheFirst();
   Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
   store.dispatch(taken(['t2']));
   // What must happen at once has happened; what is put off has not.
@@ -49,4 +54,20 @@ test('words typed before the settings have followed go into the tile that is sel
 
   const { tiles } = selectView(store.getState());
   expect([tiles.t1?.name, tiles.t2?.name]).toEqual(['Stat 1', 'Sauna']);
+});
+
+test.each([
+  ['after it got the focus', (field: HTMLInputElement) => (field.focus(), field.select())],
+  ['with the focus, as Tab does', (field: HTMLInputElement) => (field.select(), field.focus())],
+])('words that a hand selected %s stay selected when the settings follow', async (_, select) => {
+  const { store, field } = settingsOfTheFirst();
+  Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
+  store.dispatch(taken(['t2']));
+  await Promise.resolve();
+  select(field);
+  await Promise.resolve();
+  Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
+
+  expect(field.value).toBe('Stat 2');
+  expect(field.value.slice(field.selectionStart ?? 0, field.selectionEnd ?? 0)).toBe('Stat 2');
 });

@@ -1,5 +1,6 @@
 import { kindTitle } from '@noria/core';
 import { Suspense, useDeferredValue, useState, type FocusEvent } from 'react';
+import { flushSync } from 'react-dom';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
@@ -89,11 +90,21 @@ function useSelectedIds() {
     ids: touched ? now : later,
     hands: {
       onPointerDownCapture: () => setTouched(true),
-      onFocusCapture: () => setTouched(true),
+      // At once, and not after the hand: what it selects in the field would be selected no more.
+      onFocusCapture: ({ target }: FocusEvent) =>
+        now === later ? setTouched(true) : keepingSelected(target, () => flushSync(() => setTouched(true))),
       onBlurCapture: ({ currentTarget, relatedTarget }: FocusEvent) =>
         setTouched(currentTarget.contains(relatedTarget)),
     },
   };
+}
+
+/** Other words in a field take its selection away; if all of the words before were selected, all of these are. */
+function keepingSelected(field: Element, change: () => void) {
+  const isText = field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement;
+  const all = isText && field.selectionStart === 0 && field.selectionEnd === field.value.length;
+  change();
+  if (all) field.select();
 }
 
 /** Gaps are closed by spans, which only a bento has of its own. */
