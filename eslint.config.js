@@ -39,6 +39,8 @@ const OLDER_FORMATS = 'packages/core/src/check/migrations/**';
 const TESTS = ['**/*.test.{ts,tsx}', 'packages/*/src/testing/**'];
 /** In web a kind has its interface in a folder of its own. */
 const KIND_INTERFACES = 'packages/web/src/editor/kinds/**';
+/** And a part one in this folder. */
+const PART_INTERFACES = 'packages/web/src/editor/parts/**';
 const CODE = 'packages/{core,cli,server}/src/**/*.ts';
 
 export default tseslint.config(
@@ -74,9 +76,11 @@ export default tseslint.config(
   { files: PART_PLACES, ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] } },
   {
     files: ['packages/web/src/**/*.{ts,tsx}'],
-    ignores: [...TESTS, KIND_INTERFACES],
-    rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] },
+    ignores: [...TESTS, KIND_INTERFACES, PART_INTERFACES],
+    rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES, ...PART_NAMES] },
   },
+  { files: [KIND_INTERFACES], ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...PART_NAMES] } },
+  { files: [PART_INTERFACES], ignores: TESTS, rules: { 'no-restricted-syntax': ['error', ...KIND_NAMES] } },
   { files: ['packages/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
   // What it hands to `page.evaluate` runs in the browser.

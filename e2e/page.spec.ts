@@ -129,9 +129,9 @@ function everything(start: CollectionDocument): CollectionDocument {
     setFit(['beds'], { inline: 'end', block: 'center' }, 0, 'band'),
     setFit(['opening'], { inline: 'center', inlineSize: 240, block: 'end' }, 0, 'band'),
     setFit(['night'], { inline: 'start', inlineSize: 90, block: 'start', blockSize: 60 }, 0, 'band'),
-    setFit(['night'], { inline: 'fill', block: 'fill' }, 2, 'band'),
+    setFit(['night'], { inline: 'stretch', block: 'stretch' }, 2, 'band'),
     setBadges('hut-at-dusk', [
-      { words: 'New', inline: 'end', block: 'start', fill: '#ffffff', ink: '#000000' },
+      { words: 'New', inline: 'end', block: 'start', fill: '#ffffff', textColour: '#000000' },
     ]),
     groupTiles(['highest', 'wardens-week'], 'g', 0),
     onLevel('g', track('column', 0, '2fr', 0)),
@@ -263,7 +263,7 @@ function everyLook(start: CollectionDocument): CollectionDocument {
       headingSize: { from: 18, to: 60, fromWidth: 400, toWidth: 1600 },
       headingFamily: 'Martian Mono',
       headingLineHeight: 1.3,
-      headingTracking: 0.02,
+      headingLetterSpacing: 0.02,
       bodySize: 17,
       bodyWeight: 700,
     }),
@@ -285,13 +285,13 @@ function everyLook(start: CollectionDocument): CollectionDocument {
         },
       ],
     }),
-    setLook(['beds'], { direction: 'along', align: 'center', gap: '{gap}' }),
+    setLook(['beds'], { direction: 'row', align: 'center', gap: '{gap}' }),
     setNamedLook({ id: 'gap', name: 'Gap', kind: 'space', value: 30 }),
     setLook(['voice'], {
       align: 'end',
-      outerShade: { x: 0, y: 4, blur: 9, spread: 0, colour: '#000000', strength: 0.4 },
+      outerShadow: { x: 0, y: 4, blur: 9, spread: 0, colour: '#000000', opacity: 0.4 },
     }),
-    setPart(['panorama'], 'picture', { zoom: 1.5, tint: { colour: '#000000', strength: 0.2 } }),
+    setPart(['panorama'], 'picture', { zoom: 1.5, tint: { colour: '#000000', opacity: 0.2 } }),
     ...STARTERS.map((recipe) =>
       addFromRecipe({
         recipe,

@@ -154,10 +154,10 @@ for (const queries of ['container', 'media'] as const) {
       setOrder(['panorama'], -1, 1, 'band'),
       setBandTypeSizes({ headingSize: 17, bodySize: 12 }, 1),
       setBandLook(['voice'], { headingSize: 15, spread: 'start', align: 'center' }, 2),
-      setBandLook(['opening'], { direction: 'along' }, 1),
-      setBandLook(['opening'], { direction: 'down', textDirection: 'inline' }, 2),
-      setLook(['kitchen'], { textDirection: 'block' }),
-      setBandLook(['kitchen'], { textDirection: 'inline' }, 1),
+      setBandLook(['opening'], { direction: 'row' }, 1),
+      setBandLook(['opening'], { direction: 'column', writingDirection: 'horizontal' }, 2),
+      setLook(['kitchen'], { writingDirection: 'vertical' }),
+      setBandLook(['kitchen'], { writingDirection: 'horizontal' }, 1),
     ];
     const document = commands.reduce(
       (made, command) => change(made, command).document,
@@ -301,9 +301,13 @@ test('order, hidden, never below and the run of text are set for a band or for a
   await page.reload();
   const { document } = await readStored(application, collection);
   expect(document.bands[0]?.tiles.voice?.hidden).toBe(true);
-  expect(document.bands[0]?.looks).toEqual({ kitchen: { textDirection: 'block' } });
-  expect(document.tiles.kitchen?.look.textDirection).toBeUndefined();
-  expect(document.tiles.opening).toMatchObject({ neverBelow: 240, withNext: true, place: { order: 2 } });
+  expect(document.bands[0]?.looks).toEqual({ kitchen: { writingDirection: 'vertical' } });
+  expect(document.tiles.kitchen?.look.writingDirection).toBeUndefined();
+  expect(document.tiles.opening).toMatchObject({
+    minimumWidth: 240,
+    keepWithNext: true,
+    place: { order: 2 },
+  });
 });
 
 test('a fluid arrangement is chosen with both kinds in sight; the helper gives the range of minimums', async ({
@@ -341,8 +345,8 @@ async function broken(): Promise<CollectionDocument> {
     ...document,
     tiles: {
       ...document.tiles,
-      beds: { ...beds, neverBelow: 180 },
-      opening: { ...opening, look: { ...opening.look, fill: '#888888', ink: '#999999' } },
+      beds: { ...beds, minimumWidth: 180 },
+      opening: { ...opening, look: { ...opening.look, fill: '#888888', textColour: '#999999' } },
     },
   };
 }
@@ -361,7 +365,7 @@ test('a finding is seen on the strip, gone to, and put right from the Check view
   await page.getByRole('link', { name: /^Check/ }).click();
   const list = page.getByRole('list', { name: 'Open findings' });
   await list.getByRole('button', { name: /The words of “Opening” are faint/ }).click();
-  await list.getByRole('button', { name: 'Legible ink by itself' }).click();
+  await list.getByRole('button', { name: 'Automatic text colour' }).click();
   await expect(list).not.toContainText('faint');
   await list
     .getByRole('button', { name: /“Beds” is squashed/ })
@@ -378,7 +382,7 @@ test('a finding is seen on the strip, gone to, and put right from the Check view
   await expectAccessible(page);
 });
 
-test('a fix is tried on the stage while it is pointed at, and a finding can be accepted', async ({
+test('a fix is tried on the stage while it is pointed at, and a finding can be ignored', async ({
   page,
   application,
 }) => {

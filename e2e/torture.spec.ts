@@ -153,7 +153,7 @@ async function write(world: World, k: number, id: string, until: () => boolean, 
   for (let n = 0; until(); n++) {
     const name = `writer-${k}-${n}`;
     const patch = JSON.stringify([
-      { op: 'add', path: `/tiles/${name}`, value: newTile('figure', name) },
+      { op: 'add', path: `/tiles/${name}`, value: newTile('stat', name) },
       { op: 'add', path: '/order/-', value: name },
     ]);
     for (let revision = 0; ;) {
@@ -283,7 +283,7 @@ test('kills of servers, database, network, tabs and browser lose, misplace and d
     const base = emptyDocument('Torture');
     const start: CollectionDocument = {
       ...base,
-      tiles: Object.fromEntries(tabTiles.map((name) => [name, newTile('figure', name)])),
+      tiles: Object.fromEntries(tabTiles.map((name) => [name, newTile('stat', name)])),
       order: tabTiles,
     };
     const created = await fetch(`${world.url(0)}/api/workspaces/huts/collections`, {

@@ -110,7 +110,7 @@ const core = {
     return time(15, (k) =>
       layoutRows(items, {
         inlineSize: 1000 + (k + 3) * 7, columnGap: 8, rowGap: 8, targetBlockSize: 180, minBlockSize: 120,
-        maxBlockSize: 260, lastRow: 'at-most-target', mostUpscale: Infinity,
+        maxBlockSize: 260, lastRow: 'keep-height', mostUpscale: Infinity,
       }).boxes); // prettier-ignore
   },
   mosaic: (count) => {

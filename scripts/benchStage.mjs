@@ -22,7 +22,7 @@ const tile = (k) => ({
   name: `Tile ${k + 1}`,
   kind: 'card',
   place: { columnSpan: 1 + ((k * 7) % 3), rowSpan: 1 + ((k * 5) % 2), pin: null },
-  look: { fill: '#ffffff', ink: '#1d2b2a', spread: 'end' },
+  look: { fill: '#ffffff', textColour: '#1d2b2a', spread: 'end' },
   parts: [
     { id: 'eyebrow', kind: 'eyebrow', words: '' },
     { id: 'heading', kind: 'heading', words: `Tile ${k + 1}` },

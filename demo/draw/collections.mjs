@@ -14,7 +14,7 @@ const bento = (columns, autoRows, gap, padding, maxInlineSize) => ({
 });
 
 const look = {
-  ground: '#eef1ec',
+  background: '#eef1ec',
   radius: 14,
   tilePadding: 18,
   headingFamily: 'Bricolage Grotesque',
@@ -55,7 +55,7 @@ export const COLLECTIONS = [
         spans: { 'Hut at dusk': [1, 1], Opening: [1, 1] },
       },
     ],
-    look: { ...look, ground: '{mist}', radius: '{card}' },
+    look: { ...look, background: '{mist}', radius: '{card}' },
     namedLooks: {
       mist: { name: 'Mist', kind: 'colour', value: '#eef1ec' },
       lichen: { name: 'Lichen, light', kind: 'colour', value: '#dfe8e2' },
@@ -127,7 +127,7 @@ export const COLLECTIONS = [
         action: 'Ask for a bunk',
         address: '#book',
         fill: '{night}',
-        ink: '#f0c9a4',
+        textColour: '#f0c9a4',
       },
       { name: 'Night', kind: 'picture', picture: 'night-ridge', span: [2, 1], fill: '#0d1b26' },
       { name: 'Map', kind: 'picture', picture: 'contour-map', span: [1, 1], fill: '#eee9dc' },
@@ -184,7 +184,7 @@ export const COLLECTIONS = [
         spans: { 'Table top': [1, 1] },
       },
     ],
-    look: { ...look, ground: '#f4efe6', radius: 10, headingSize: 23 },
+    look: { ...look, background: '#f4efe6', radius: 10, headingSize: 23 },
     tiles: [
       { name: 'Table top', kind: 'picture', picture: 'wood-grain', span: [2, 2], fill: '#b97b48' },
       {
@@ -217,7 +217,7 @@ export const COLLECTIONS = [
             { colour: '#3b2a1b', at: 0.85 },
           ],
         },
-        ink: '#f6e9d6',
+        textColour: '#f6e9d6',
         type: { headingSize: 34 },
       },
       { name: 'Hut bread', kind: 'picture', picture: 'loaf', span: [1, 1], fill: '#3a2a1e' },
@@ -228,7 +228,7 @@ export const COLLECTIONS = [
         quote: '“Leave it drier than you found it.”',
         source: 'The only house rule',
         fill: '#c9d6cf',
-        ink: '#1d2b2a',
+        textColour: '#1d2b2a',
         spread: 'between',
       },
       {
@@ -238,7 +238,7 @@ export const COLLECTIONS = [
         action: 'Come to the next one',
         address: '#join',
         fill: '#8f3f22',
-        ink: '#fff1e6',
+        textColour: '#fff1e6',
       },
     ],
   },
@@ -259,7 +259,7 @@ export const COLLECTIONS = [
         spans: { 'Star trails': [1, 2], Moonless: [1, 2], 'Ridge by night': [1, 1] },
       },
     ],
-    look: { ...look, ground: '#0a141d', radius: 4, headingSize: 24 },
+    look: { ...look, background: '#0a141d', radius: 4, headingSize: 24 },
     tiles: [
       { name: 'Star trails', kind: 'picture', picture: 'star-trails', span: [2, 4], fill: '#14273a' },
       {
@@ -285,7 +285,7 @@ export const COLLECTIONS = [
         figure: '2 400',
         label: 'stars without a glass',
         fill: '#0f1f2b',
-        ink: '#ffd9a8',
+        textColour: '#ffd9a8',
       },
       {
         name: 'Cold',
@@ -294,7 +294,7 @@ export const COLLECTIONS = [
         figure: '−17°',
         label: 'at the door, on average',
         fill: '#1b3547',
-        ink: '#d8ebf5',
+        textColour: '#d8ebf5',
       },
       { name: 'Ridge by night', kind: 'picture', picture: 'night-ridge', span: [2, 2], fill: '#0d1b26' },
     ],
@@ -307,7 +307,7 @@ export const COLLECTIONS = [
       fluid: { repeat: 'auto-fill', min: 236, max: 4, spansFrom: null },
     },
     bands: [],
-    look: { ...look, ground: '#eaf0ef', radius: 12, headingSize: 20 },
+    look: { ...look, background: '#eaf0ef', radius: 12, headingSize: 20 },
     tiles: [
       { name: 'The whole ridge', kind: 'picture', picture: 'panorama', span: [2, 1], fill: '#bb9788' },
       {
@@ -365,7 +365,7 @@ export const COLLECTIONS = [
         action: 'Walk it in June',
         address: '#june',
         fill: '#8f3f22',
-        ink: '#fff1e6',
+        textColour: '#fff1e6',
       },
     ],
   },

@@ -110,7 +110,7 @@ function written({
   span = [1, 1],
   place = {},
   fill = '#e3e9e4',
-  ink = 'auto',
+  textColour = 'auto',
   spread = 'end',
   type = {},
   recipe,
@@ -125,7 +125,7 @@ function written({
       : newCard(kind, id, held(content))),
     name,
     place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...place },
-    look: { fill, ink, spread, ...type },
+    look: { fill, textColour, spread, ...type },
     ...(recipe && { recipe: { recipe, variant: null, tile: RECIPES[recipe].root } }),
   };
   return [tile, ...(tiles ?? []).flatMap(written)];

@@ -16,7 +16,7 @@ const base = (kind, gap, padding, maxInlineSize) => ({
 });
 
 const look = {
-  ground: '#eef1ec',
+  background: '#eef1ec',
   radius: 10,
   tilePadding: 18,
   headingFamily: 'Bricolage Grotesque',
@@ -67,7 +67,7 @@ export const GALLERIES = [
         arrangement: { masonry: { count: 1, min: 150, max: 2, order: 'balanced', tolerance: 16 } },
       },
     ],
-    look: { ...look, ground: '#f1efe8' },
+    look: { ...look, background: '#f1efe8' },
     tiles: [
       picture('long-night', { span: [2, 1] }),
       {
@@ -88,7 +88,7 @@ export const GALLERIES = [
         figure: '1 130',
         label: 'pictures since May',
         fill: '#8f3f22',
-        ink: '#fff1e6',
+        textColour: '#fff1e6',
         type: { headingSize: 26 },
       },
       picture('tower-peak'),
@@ -117,7 +117,7 @@ export const GALLERIES = [
     name: 'The long way round',
     arrangement: {
       ...base('rows', 8, 8, 1900),
-      rowHeights: { target: 250, min: 150, max: 420, lastRow: 'justified' },
+      rowHeights: { target: 250, min: 150, max: 420, lastRow: 'fill-width' },
     },
     bands: [
       {
@@ -127,11 +127,11 @@ export const GALLERIES = [
           columnGap: 5,
           rowGap: 5,
           padding: all(5),
-          rowHeights: { target: 170, min: 90, max: 420, lastRow: 'justified' },
+          rowHeights: { target: 170, min: 90, max: 420, lastRow: 'fill-width' },
         },
       },
     ],
-    look: { ...look, ground: '#10191d', radius: 3 },
+    look: { ...look, background: '#10191d', radius: 3 },
     enlarges: 'all',
     tiles: [
       'panorama',
@@ -181,7 +181,7 @@ export const GALLERIES = [
         },
       },
     ],
-    look: { ...look, ground: '#e8ecea', radius: 4 },
+    look: { ...look, background: '#e8ecea', radius: 4 },
     tiles: [
       'hut-at-dusk',
       'dawn-column',
@@ -239,7 +239,7 @@ export const GALLERIES = [
         },
       },
     ],
-    look: { ...look, ground: '#182428', radius: 16 },
+    look: { ...look, background: '#182428', radius: 16 },
     tiles: [
       ['last-light', 'Hut one: the window is left lit all night'],
       ['dawn-column', 'Hut two: two hundred steps to the door'],
@@ -260,7 +260,7 @@ export const GALLERIES = [
       { id: 'middle', below: 900, arrangement: { columns: shares(4) }, spans: { 'Hut at dusk': [4, 3] } },
       { id: 'narrow', below: 600, arrangement: { columns: shares(3) }, spans: { 'Hut at dusk': [3, 2] } },
     ],
-    look: { ...look, ground: '#0e1719', radius: 0 },
+    look: { ...look, background: '#0e1719', radius: 0 },
     tiles: [
       picture('hut-at-dusk', { span: [6, 3] }),
       ...[
@@ -296,7 +296,7 @@ export const GALLERIES = [
           columns: ['1fr', '220px'],
         },
         groups: {
-          content: { rowHeights: { target: 200, min: 120, max: 360, lastRow: 'justified' } },
+          content: { rowHeights: { target: 200, min: 120, max: 360, lastRow: 'fill-width' } },
         },
       },
       {
@@ -315,7 +315,7 @@ export const GALLERIES = [
           content: {
             columnGap: 6,
             rowGap: 6,
-            rowHeights: { target: 150, min: 80, max: 320, lastRow: 'justified' },
+            rowHeights: { target: 150, min: 80, max: 320, lastRow: 'fill-width' },
           },
           side: { columns: shares(2) },
           footer: { columns: ['1fr'] },
@@ -330,7 +330,7 @@ export const GALLERIES = [
         spans: { 'Way up': [1, 1], 'Warden’s word': [1, 1] },
       },
     ],
-    look: { ...look, ground: '#eceee6', radius: 12 },
+    look: { ...look, background: '#eceee6', radius: 12 },
     enlarges: 'all',
     tiles: [
       {
@@ -356,7 +356,7 @@ export const GALLERIES = [
             action: 'Ask for the key',
             address: '#key',
             fill: '#c2613a',
-            ink: '#1a0d06',
+            textColour: '#1a0d06',
           },
         ],
       },
@@ -368,7 +368,7 @@ export const GALLERIES = [
         type: { radius: 0 },
         arrangement: {
           ...base('rows', 8, 0, null),
-          rowHeights: { target: 230, min: 140, max: 380, lastRow: 'justified' },
+          rowHeights: { target: 230, min: 140, max: 380, lastRow: 'fill-width' },
         },
         tiles: [
           'larch-gate',

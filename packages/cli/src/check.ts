@@ -42,7 +42,7 @@ function asJson(report: FitReport): string {
     to,
     widthsAmiss: widthsAmiss(report),
     findings: findings.map(
-      ({ kind, severity, tiles, level, ranges, title, reason, worst, figures, accepted }) => ({
+      ({ kind, severity, tiles, level, ranges, title, reason, worst, figures, ignored }) => ({
         kind,
         severity,
         tiles,
@@ -52,7 +52,7 @@ function asJson(report: FitReport): string {
         reason,
         worst,
         figures,
-        accepted,
+        ignored,
       }),
     ),
   });

@@ -199,7 +199,7 @@ describe('noria check', () => {
 
   test('says what, where and why, as text or JSON, and fails on the named kinds alone', async () => {
     const document = JSON.parse(await readFile(small, 'utf8')) as { tiles: Record<string, object> };
-    document.tiles.stars = { ...document.tiles.stars, neverBelow: 400 };
+    document.tiles.stars = { ...document.tiles.stars, minimumWidth: 400 };
     const broken = await file('broken.noria.json', JSON.stringify(document));
     const text = await noria('check', broken, '--fail-on', 'hole,overflow');
     expect(text).toMatch(/squashed: “Stars” is squashed, at 320–/);

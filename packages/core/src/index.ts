@@ -87,7 +87,7 @@ export { same } from './edit/join/same.js';
 export * from './edit/patch/difference.js';
 export * from './look/colour.js';
 export * from './look/named.js';
-export * from './look/ink.js';
+export * from './look/textColour.js';
 export * from './look/palette.js';
 export * from './look/css.js';
 export * from './edit/commands/assets.js';

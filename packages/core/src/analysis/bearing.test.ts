@@ -56,7 +56,7 @@ describe('what tiles bear at a width', () => {
   });
 
   test('nothing is allowed that the check finds squashed, clipped or cropped too far', () => {
-    const contained = { ...withHeld(picture, { picture: { shows: 'contain' } }), id: 'whole' };
+    const contained = { ...withHeld(picture, { picture: { fit: 'contain' } }), id: 'whole' };
     const running = cardWith('text', 'running', { heading: 'Hut', text: 'Bread, a spoon and a blanket.' });
     const all: CollectionDocument = {
       ...document,

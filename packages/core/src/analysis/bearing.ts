@@ -105,7 +105,7 @@ export function bandBearing(
 /** Inline ÷ block of the picture that a tile covers itself with; null without one. */
 export function coveredAspect({ pictures }: CollectionDocument, tile: Tile): number | null {
   const part = pictureOf(tile);
-  if (part?.shows === 'contain') return null;
+  if (part?.fit === 'contain') return null;
   const { fill } = tile.look;
   const id: string | null =
     part !== null ? part.picture : typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : null;

@@ -9,7 +9,7 @@ import { laneImbalance, placeLanes } from '../engine/lanes/placeLanes.js';
 import { laidOver } from '../look/colour.js';
 import { layoutRows } from '../arrangements/rows/layoutRows.js';
 import { LETTERS } from '../testing/layoutHtml.js';
-import { leastContrast } from '../look/ink.js';
+import { leastContrast } from '../look/textColour.js';
 import { neededBlockSize } from './fit/needs.js';
 import { readDesign } from './packing/designRows.js';
 import { sample } from '../testing/sample.js';
@@ -114,7 +114,7 @@ describe('the sums', () => {
       targetBlockSize: 245,
       minBlockSize: 0,
       maxBlockSize: 2000,
-      lastRow: 'justified',
+      lastRow: 'fill-width',
       mostUpscale: 100,
     } as const;
     const { rows } = layoutRows([{ aspect: 1.5 }, { aspect: 1.5 }, { aspect: 1 }], options);

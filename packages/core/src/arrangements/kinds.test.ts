@@ -176,7 +176,7 @@ describe('masonry', () => {
   test('kept in order, tiles take the lanes in turn', () => {
     const document = samplePictures([1, 0.5, 2, 1, 1, 2, 0.5], {
       ...given('masonry', 10),
-      masonry: { ...ANY_MASONRY, count: 3, order: 'kept' },
+      masonry: { ...ANY_MASONRY, count: 3, order: 'in-turn' },
     });
     expect(layOut(document, 900).tiles.map(({ column }) => column)).toEqual([1, 2, 3, 1, 2, 3, 1]);
   });

@@ -42,9 +42,9 @@ const bandLook = fields(
     headingSize: typeSize,
     bodySize: typeSize,
     spread: oneOf(['start', 'center', 'end', 'between'], 'How contents are spread'),
-    align: oneOf(['start', 'center', 'end', 'fill'], 'How contents are aligned'),
-    direction: oneOf(['down', 'along'], 'The direction of contents'),
-    textDirection: oneOf(['inline', 'block'], 'The direction of text'),
+    align: oneOf(['start', 'center', 'end', 'stretch'], 'How contents are aligned'),
+    direction: oneOf(['column', 'row'], 'The direction of contents'),
+    writingDirection: oneOf(['horizontal', 'vertical'], 'The writing direction'),
   },
   'A band’s look of a tile',
   ['headingSize', 'bodySize', ...BAND_LOOK_FIELDS],
@@ -71,13 +71,15 @@ const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
 };
 
 const corner = oneOf(['start', 'center', 'end'], 'Where a badge sits');
-const badge = fields({ id, words, inline: corner, block: corner, fill: colour, ink: colour }, 'A badge', [
-  'id',
-]);
+const badge = fields(
+  { id, words, inline: corner, block: corner, fill: colour, textColour: colour },
+  'A badge',
+  ['id'],
+);
 const motion = fields(
   {
-    opens: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),
-    points: oneOf(['none', 'lift', 'near'], 'What a tile does when pointed at'),
+    entrance: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),
+    hover: oneOf(['none', 'lift', 'zoom'], 'What a tile does when pointed at'),
   },
   'A motion',
 );
@@ -85,9 +87,9 @@ const use = fields({ recipe: id, variant: orNull(id), tile: id }, 'The use of a 
 const weight = number(1, 5, 'A weight', true);
 const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
 
-const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', 'neverBelow', 'withNext'];
-const neverBelow = number(1, LIMITS.track, 'A least width');
-const withNext = oneOf([true], 'Whether a tile belongs with the next');
+const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', 'minimumWidth', 'keepWithNext'];
+const minimumWidth = number(1, LIMITS.track, 'A least width');
+const keepWithNext = oneOf([true], 'Whether a tile belongs with the next');
 
 const tile =
   (key: string): Check =>
@@ -108,8 +110,8 @@ const tile =
       link: address,
       recipe: use,
       motion,
-      neverBelow,
-      withNext,
+      minimumWidth,
+      keepWithNext,
       ...content,
     };
     fields(known, kind ? `A ${kind}` : 'A tile', OPTIONAL_IN_TILE)(value, path, report);
@@ -188,19 +190,19 @@ const collection = fields(
     namedLooks: record(namedLook, LIMITS.namedLooks, 'The set of named looks'),
     recipes: record(recipe, LIMITS.recipes, 'The set of recipes'),
     tables: record(table, LIMITS.tables, 'The set of tables'),
-    accepted: list(
+    ignored: list(
       fields(
         { kind: text(40, 'The kind of a finding', 1), tiles: list(id, 0, LIMITS.tiles, 'Its tiles') },
-        'An accepted finding',
+        'An ignored finding',
       ),
       0,
       LIMITS.tiles,
-      'The list of accepted findings',
+      'The list of ignored findings',
     ),
     enlarges: oneOf(['all'], 'Which pictures open large'),
   },
   'A collection',
-  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'accepted', 'enlarges'],
+  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'ignored', 'enlarges'],
 );
 
 /**

@@ -4,7 +4,7 @@ import { LIMITS } from '../document/limits.js';
 import { fields, isObject, list, number, oneOf, orNull, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
 
-const stop = fields({ id, colour, at: share, strength: share }, 'A stop of a gradient', ['id', 'strength']);
+const stop = fields({ id, colour, at: share, opacity: share }, 'A stop of a gradient', ['id', 'opacity']);
 const stops = list(stop, 2, LIMITS.stops, 'The list of stops');
 const gradients: Readonly<Record<string, Check>> = {
   linear: fields(
@@ -36,17 +36,17 @@ const colourOr =
 const side = number(0, LIMITS.padding, 'A length');
 const sides = fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'Four sides');
 const measure = (most: number, what: string) => orNamed(number(0, most, what));
-const offset = number(-LIMITS.shade, LIMITS.shade, 'A shade’s offset');
-const shade = fields(
+const offset = number(-LIMITS.shadow, LIMITS.shadow, 'A shadow’s offset');
+const shadow = fields(
   {
     x: offset,
     y: offset,
-    blur: number(0, LIMITS.shade, 'A shade’s blur'),
+    blur: number(0, LIMITS.shadow, 'A shadow’s blur'),
     spread: offset,
     colour,
-    strength: share,
+    opacity: share,
   },
-  'A shade',
+  'A shadow',
 );
 
 const typePx = number(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size');
@@ -61,12 +61,12 @@ const typeFields = (role: string) => ({
   [`${role}Size`]: typeSize,
   [`${role}Weight`]: number(100, 900, 'A weight of type', true),
   [`${role}LineHeight`]: number(0.5, 4, 'A line height'),
-  [`${role}Tracking`]: number(-0.5, 2, 'A tracking'),
+  [`${role}LetterSpacing`]: number(-0.5, 2, 'A letter spacing'),
 });
 
 const optionalLook = {
-  align: oneOf(['start', 'center', 'end', 'fill'], 'The alignment'),
-  direction: oneOf(['down', 'along'], 'The direction'),
+  align: oneOf(['start', 'center', 'end', 'stretch'], 'The alignment'),
+  direction: oneOf(['column', 'row'], 'The direction'),
   gap: measure(LIMITS.gap, 'A gap'),
   padding: ((value, path, report) =>
     (isObject(value) ? sides : measure(LIMITS.padding, 'A padding'))(value, path, report)) as Check,
@@ -78,22 +78,22 @@ const optionalLook = {
     },
     'A border',
   ),
-  outerShade: shade,
-  innerShade: shade,
+  outerShadow: shadow,
+  innerShadow: shadow,
   fade: sides,
-  textDirection: oneOf(['inline', 'block'], 'The direction of text'),
+  writingDirection: oneOf(['horizontal', 'vertical'], 'The writing direction'),
   ...typeFields('heading'),
   ...typeFields('body'),
 };
 const fillOrNone: Check = (value, path, report) => {
   if (value !== 'none') colourOr(fills, 'The kind of a fill')(value, path, report);
 };
-const ink: Check = (value, path, report) => {
+const textColour: Check = (value, path, report) => {
   if (value !== 'auto') colour(value, path, report);
 };
 const wholeLook = {
   fill: fillOrNone,
-  ink,
+  textColour,
   spread: oneOf(['start', 'center', 'end', 'between'], 'The spread'),
   ...optionalLook,
 };
@@ -104,7 +104,7 @@ export const partOfLook = fields(wholeLook, 'A variant’s look', Object.keys(wh
 
 export const collectionLook = fields(
   {
-    ground: colour,
+    background: colour,
     radius: measure(LIMITS.radius, 'A corner radius'),
     tilePadding: measure(LIMITS.padding, 'A padding'),
     headingFamily: family,

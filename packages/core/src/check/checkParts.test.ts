@@ -14,7 +14,7 @@ const said = (tile: object, more?: object) =>
   withTile(tile, more)
     .problems.map(({ path, message }) => `${path}: ${message}`)
     .join('\n');
-const look = { fill: '#ffffff', ink: 'auto', spread: 'end' };
+const look = { fill: '#ffffff', textColour: 'auto', spread: 'end' };
 const marks = (shapes: unknown) => ({
   icons: { x: { id: 'x', name: 'X', shapes } },
 });
@@ -50,9 +50,9 @@ describe('what tiles hold and look like is checked', () => {
       '/tiles/a/look/fill: A colour is written like',
     ],
     [
-      'an endless shade',
-      { look: { ...look, outerShade: { x: 0, y: 0, blur: 1e9, spread: 0, colour: '#000000', strength: 1 } } },
-      'A shade’s blur is a number from 0 to 400',
+      'an endless shadow',
+      { look: { ...look, outerShadow: { x: 0, y: 0, blur: 1e9, spread: 0, colour: '#000000', opacity: 1 } } },
+      'A shadow’s blur is a number from 0 to 400',
     ],
     [
       'a level that is none',
@@ -84,7 +84,7 @@ describe('what tiles hold and look like is checked', () => {
             kind: 'picture',
             picture: 'p',
             focalPoint: { x: 0, y: 0 },
-            tint: { colour: '#000000', strength: 0 },
+            tint: { colour: '#000000', opacity: 0 },
           },
         },
       },
@@ -92,8 +92,8 @@ describe('what tiles hold and look like is checked', () => {
     ],
     [
       'a motion of no kind',
-      { motion: { opens: 'spin', points: 'none' } },
-      '/tiles/a/motion/opens: How a tile opens is one of',
+      { motion: { entrance: 'spin', hover: 'none' } },
+      '/tiles/a/motion/entrance: How a tile opens is one of',
     ],
   ])('%s', (_, tile, words) => expect(said(tile)).toContain(words));
 
@@ -129,7 +129,7 @@ describe('what tiles hold and look like is checked', () => {
       id: 'r',
       name: 'R',
       root: 'x',
-      tiles: { x: cardWith('figure', 'x'), y: cardWith('figure', 'y') },
+      tiles: { x: cardWith('stat', 'x'), y: cardWith('stat', 'y') },
       slots: [{ name: 'Words', tile: 'x', part: 'figure', field: 'heading' }],
       variants: [],
     };

@@ -16,7 +16,7 @@ const pin = orNull(
   ),
 );
 
-const lie = oneOf(['fill', 'start', 'center', 'end'], 'How a tile lies in its cells');
+const lie = oneOf(['stretch', 'start', 'center', 'end'], 'How a tile lies in its cells');
 const ownSize = orNull(number(1, LIMITS.track, 'A size of its own'));
 const fit = fields({ inline: lie, block: lie, inlineSize: ownSize, blockSize: ownSize }, 'A fit');
 const placeFields = {

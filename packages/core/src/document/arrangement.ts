@@ -52,7 +52,7 @@ export interface MasonryLanes extends ColumnCount {
   /** How high a lane is in which tiles run along, px. */
   readonly laneSize: number;
   /** `kept`: tiles take the lanes in turn. `balanced`: each takes a lane that ends first. */
-  readonly order: 'kept' | 'balanced';
+  readonly order: 'in-turn' | 'balanced';
   /** How far behind the shortest a lane may be and still be taken in its turn, px, where balanced. */
   readonly tolerance: number;
 }
@@ -63,7 +63,7 @@ export interface RowHeights {
   readonly min: number;
   readonly max: number;
   /** A last row that is not full is filled up all the same, or no higher than the target. */
-  readonly lastRow: 'justified' | 'at-most-target';
+  readonly lastRow: 'fill-width' | 'keep-height';
 }
 
 export interface MosaicModules extends ColumnCount {

@@ -68,7 +68,7 @@ export function bandAt(document: CollectionDocument, width: number): Band {
   return { ...band, at: width };
 }
 
-export const FILLS: Fit = { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null };
+export const STRETCHES: Fit = { inline: 'stretch', block: 'stretch', inlineSize: null, blockSize: null };
 
 const NO_BREAK = { breakBefore: false, slot: null } as const;
 
@@ -79,7 +79,7 @@ const NO_BREAK = { breakBefore: false, slot: null } as const;
 export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): WholePlace {
   let place: WholePlace = {
     area: null,
-    fit: FILLS,
+    fit: STRETCHES,
     layer: 0,
     order: 0,
     hidden: false,

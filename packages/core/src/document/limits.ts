@@ -22,7 +22,7 @@ export const LIMITS = {
   badges: 8,
   height: 100_000,
   stops: 12,
-  shade: 400,
+  shadow: 400,
   border: 100,
   spans: 2000,
   /** Of a card. */

@@ -14,10 +14,10 @@ export interface FocalPoint {
   readonly y: number;
 }
 
-/** A colour laid over a picture; strength 0 (none) to 1 (nothing of the picture shows). */
+/** A colour laid over a picture; opacity 0 (none) to 1 (nothing of the picture shows). */
 export interface Tint {
   readonly colour: Colour;
-  readonly strength: number;
+  readonly opacity: number;
 }
 
 export interface GradientStop {
@@ -27,7 +27,7 @@ export interface GradientStop {
   /** 0 to 1 along the gradient's line or radius. */
   readonly at: number;
   /** 0 (nothing of it shows) to 1; left out: 1. */
-  readonly strength?: number;
+  readonly opacity?: number;
 }
 
 export interface LinearGradient {
@@ -65,15 +65,15 @@ export interface Border {
   readonly paint: Colour | Gradient;
 }
 
-/** A shade that a tile casts, or one cast into it. */
-export interface Shade {
+/** A shadow that a tile casts, or one cast into it. */
+export interface Shadow {
   readonly x: number;
   readonly y: number;
   readonly blur: number;
   readonly spread: number;
   readonly colour: Colour;
   /** 0 to 1. */
-  readonly strength: number;
+  readonly opacity: number;
 }
 
 export interface FourSides {
@@ -97,28 +97,28 @@ export type FamilyName = 'Bricolage Grotesque' | 'Hanken Grotesk' | 'Martian Mon
 
 export type Spread = 'start' | 'center' | 'end' | 'between';
 /** Across the content's direction; `fill` stretches. */
-export type Alignment = 'start' | 'center' | 'end' | 'fill';
+export type Alignment = 'start' | 'center' | 'end' | 'stretch';
 
 /** What is left out is as the collection has it, or none. */
 export interface TileLook {
   readonly fill: Fill;
   /** The colour of words; `auto`: light or dark, whichever is more legible on what lies behind. */
-  readonly ink: Colour;
+  readonly textColour: Colour;
   /** How the contents are spread along their direction. */
   readonly spread: Spread;
   readonly align?: Alignment;
   /** The contents go down the tile or along it. */
-  readonly direction?: 'down' | 'along';
+  readonly direction?: 'column' | 'row';
   readonly gap?: Measure;
   readonly padding?: Measure | FourSides;
   readonly radius?: Measure;
   readonly border?: Border;
-  readonly outerShade?: Shade;
-  readonly innerShade?: Shade;
+  readonly outerShadow?: Shadow;
+  readonly innerShadow?: Shadow;
   /** Edges that fade out over so many px. */
   readonly fade?: FourSides;
   /** Words run along the inline axis, or down the block axis. */
-  readonly textDirection?: 'inline' | 'block';
+  readonly writingDirection?: 'horizontal' | 'vertical';
   /** Of heading, figure, quoted words and the label of an action. */
   readonly headingFamily?: FamilyName;
   readonly headingSize?: TypeSize;
@@ -126,17 +126,17 @@ export interface TileLook {
   /** A factor of the size. */
   readonly headingLineHeight?: number;
   /** em. */
-  readonly headingTracking?: number;
+  readonly headingLetterSpacing?: number;
   /** Of everything else. */
   readonly bodyFamily?: FamilyName;
   readonly bodySize?: TypeSize;
   readonly bodyWeight?: number;
   readonly bodyLineHeight?: number;
-  readonly bodyTracking?: number;
+  readonly bodyLetterSpacing?: number;
 }
 
 export interface CollectionLook {
-  readonly ground: Colour;
+  readonly background: Colour;
   readonly radius: Measure;
   readonly tilePadding: Measure;
   readonly headingFamily: FamilyName;

@@ -77,7 +77,7 @@ export interface PicturePart extends PartBase {
   readonly focalPoint: FocalPoint;
   readonly caption: string;
   /** Left out: it covers its place. */
-  readonly shows?: 'cover' | 'contain';
+  readonly fit?: 'cover' | 'contain';
   /** 1 to 8 times the size that covers its place; left out: 1. */
   readonly zoom?: number;
   /** Which piece of it shows, as `object-position`; left out: the one around the focal point. */
@@ -96,7 +96,7 @@ export interface FilmPart extends PartBase {
   readonly focalPoint: FocalPoint;
   readonly caption: string;
   /** By itself, again and again, or by controls that it shows. */
-  readonly plays: 'itself' | 'controls';
+  readonly playback: 'automatic' | 'controls';
 }
 
 export type Part =

@@ -12,7 +12,7 @@ export interface Pin {
 }
 
 /** Where a tile lies in its cells along one axis; `fill` makes it as large as they are. */
-export type Lie = 'fill' | 'start' | 'center' | 'end';
+export type Lie = 'stretch' | 'start' | 'center' | 'end';
 
 /** How a tile fills its place; a size in px of its own, or null: by its content. */
 export interface Fit {
@@ -63,10 +63,10 @@ export interface Badge {
   /** Tells it apart from the other badges of its tile; filled in where it is left out. */
   readonly id?: string;
   readonly words: string;
-  readonly inline: Exclude<Lie, 'fill'>;
-  readonly block: Exclude<Lie, 'fill'>;
+  readonly inline: Exclude<Lie, 'stretch'>;
+  readonly block: Exclude<Lie, 'stretch'>;
   readonly fill: Colour;
-  readonly ink: Colour;
+  readonly textColour: Colour;
 }
 
 interface TileBase {
@@ -87,17 +87,17 @@ interface TileBase {
   /** Left out: it stays as it is. */
   readonly motion?: Motion;
   /** The least width at which it is legible, px; left out: by what is in it. */
-  readonly neverBelow?: number;
+  readonly minimumWidth?: number;
   /** It belongs with the next tile in reading order: derived bands keep them beside each other. */
-  readonly withNext?: true;
+  readonly keepWithNext?: true;
 }
 
 /** How a tile moves in the page; none of it for those who asked for less motion. */
 export interface Motion {
   /** How it comes in, one tile after the other in reading order. */
-  readonly opens: 'none' | 'fade' | 'rise' | 'grow';
+  readonly entrance: 'none' | 'fade' | 'rise' | 'grow';
   /** What it does when pointed at. */
-  readonly points: 'none' | 'lift' | 'near';
+  readonly hover: 'none' | 'lift' | 'zoom';
 }
 
 /** A tile that holds parts: what they are says what it is in the page. */

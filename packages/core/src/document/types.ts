@@ -41,10 +41,10 @@ export interface TypeSizes {
 /** What of a tile's look a band may set: how its contents lie, how large its type is. */
 export interface BandLook extends TypeSizes, Partial<Pick<TileLook, (typeof BAND_LOOK_FIELDS)[number]>> {}
 
-export const BAND_LOOK_FIELDS = ['spread', 'align', 'direction', 'textDirection'] as const;
+export const BAND_LOOK_FIELDS = ['spread', 'align', 'direction', 'writingDirection'] as const;
 
 /** A finding that was looked at and is as it should be. */
-export interface AcceptedFinding {
+export interface IgnoredFinding {
   readonly kind: string;
   readonly tiles: readonly TileId[];
 }
@@ -71,7 +71,7 @@ export interface CollectionDocument {
   readonly namedLooks?: NamedLooks;
   readonly recipes?: Readonly<Record<RecipeId, Recipe>>;
   readonly tables?: Readonly<Record<TableId, Table>>;
-  readonly accepted?: readonly AcceptedFinding[];
+  readonly ignored?: readonly IgnoredFinding[];
   /** Every picture without a link opens large in the page; left out: only those that say so. */
   readonly enlarges?: 'all';
 }

@@ -35,7 +35,7 @@ export function emptyDocument(name: string): CollectionDocument {
       },
     ],
     look: {
-      ground: '#eef1ec',
+      background: '#eef1ec',
       radius: 14,
       tilePadding: 18,
       headingFamily: 'Bricolage Grotesque',

@@ -35,4 +35,4 @@ export const address: Check = (value, path, report) => {
   });
 };
 
-export const tint = fields({ colour, strength: share }, 'A tint');
+export const tint = fields({ colour, opacity: share }, 'A tint');

@@ -53,11 +53,11 @@ export function fromOklch({ lightness, chroma, hue }: LightnessChromaHue): strin
   return formatHex(shows ? colour : clampChroma(colour, 'oklch'));
 }
 
-/** `over` laid on `under` with a strength of 0 to 1, in sRGB as browsers composite (CSS Compositing 1). */
-export function laidOver(over: string, strength: number, under: string): string {
+/** `over` laid on `under` with an opacity of 0 to 1, in sRGB as browsers composite (CSS Compositing 1). */
+export function laidOver(over: string, opacity: number, under: string): string {
   const channel = (hex: string, at: number) => Number.parseInt(hex.slice(at, at + 2), 16);
   const mixed = [1, 3, 5].map((at) =>
-    Math.round(channel(over, at) * strength + channel(under, at) * (1 - strength)),
+    Math.round(channel(over, at) * opacity + channel(under, at) * (1 - opacity)),
   );
   return `#${mixed.map((value) => value.toString(16).padStart(2, '0')).join('')}`;
 }

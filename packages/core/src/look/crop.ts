@@ -7,7 +7,7 @@ export interface SlotSize {
 }
 
 type Natural = Pick<PictureAsset, 'inlineSize' | 'blockSize'>;
-type Shown = Pick<PicturePart, 'focalPoint' | 'shows' | 'zoom' | 'position'>;
+type Shown = Pick<PicturePart, 'focalPoint' | 'fit' | 'zoom' | 'position'>;
 
 /** The part of a picture that is in view, as shares of it from its top left. */
 export interface Crop {
@@ -18,10 +18,10 @@ export interface Crop {
 }
 
 /** How many px of the slot one px of the picture takes (CSS Images 3, section 5.5, and the tile's zoom). */
-export function scaleIn(picture: Natural, slot: SlotSize, { shows = 'cover', zoom = 1 }: Shown): number {
+export function scaleIn(picture: Natural, slot: SlotSize, { fit = 'cover', zoom = 1 }: Shown): number {
   const across = slot.inlineSize / picture.inlineSize;
   const down = slot.blockSize / picture.blockSize;
-  return (shows === 'contain' ? Math.min(across, down) : Math.max(across, down)) * zoom;
+  return (fit === 'contain' ? Math.min(across, down) : Math.max(across, down)) * zoom;
 }
 
 /**

@@ -9,7 +9,7 @@ import type {
   Gradient,
   Measure,
   NamedLook,
-  Shade,
+  Shadow,
   TypeSize,
 } from '../document/look.js';
 import type { Declarations } from '../engine/css/rule.js';
@@ -49,18 +49,18 @@ function fluidCss({ from, to, fromWidth, toWidth }: FluidSize): string {
 /** A gradient as an image (CSS Images 3, sections 3.1 and 3.2). */
 export function gradientCss(gradient: Gradient): string {
   const stops = gradient.stops
-    .map(({ colour, at, strength = 1 }) => `${faintCss(colour, strength)} ${percentCss(at)}`)
+    .map(({ colour, at, opacity = 1 }) => `${faintCss(colour, opacity)} ${percentCss(at)}`)
     .join(', ');
   return gradient.kind === 'linear'
     ? `linear-gradient(${short(gradient.angle)}deg, ${stops})`
     : `radial-gradient(circle at ${percentCss(gradient.x)} ${percentCss(gradient.y)}, ${stops})`;
 }
 
-/** A colour let through to a strength of 0 to 1. */
-export const faintCss = (colour: Colour, strength: number) =>
-  strength >= 1
+/** A colour let through to an opacity of 0 to 1. */
+export const faintCss = (colour: Colour, opacity: number) =>
+  opacity >= 1
     ? colourCss(colour)
-    : `color-mix(in srgb, ${colourCss(colour)} ${percentCss(strength)}, transparent)`;
+    : `color-mix(in srgb, ${colourCss(colour)} ${percentCss(opacity)}, transparent)`;
 
 /** Layers of a fill, uppermost first, without the colour behind them. */
 function fillLayers(fill: Fill, pictureUrl: string | null): string[] {
@@ -68,9 +68,9 @@ function fillLayers(fill: Fill, pictureUrl: string | null): string[] {
   if (fill.kind !== 'picture') return [gradientCss(fill)];
   const { tint, focalPoint } = fill;
   const at = `${percentCss(focalPoint.x)} ${percentCss(focalPoint.y)}`;
-  const veil = faintCss(tint.colour, tint.strength);
+  const veil = faintCss(tint.colour, tint.opacity);
   return [
-    ...(tint.strength > 0 ? [`linear-gradient(${veil}, ${veil})`] : []),
+    ...(tint.opacity > 0 ? [`linear-gradient(${veil}, ${veil})`] : []),
     ...(pictureUrl ? [`${pictureUrl} ${at} / cover no-repeat`] : []),
   ];
 }
@@ -96,10 +96,10 @@ export function groundCss(fill: Fill, border: Border | undefined, pictureUrl: st
 }
 
 /** Shades outside and inside, as `box-shadow`. */
-export function shadesCss(outer: Shade | undefined, inner: Shade | undefined): Declarations {
-  const shade = ({ x, y, blur, spread, colour, strength }: Shade) =>
-    `${px(x)} ${px(y)} ${px(blur)} ${px(spread)} ${faintCss(colour, strength)}`;
-  const all = [...(outer ? [shade(outer)] : []), ...(inner ? [`inset ${shade(inner)}`] : [])];
+export function shadowsCss(outer: Shadow | undefined, inner: Shadow | undefined): Declarations {
+  const shadow = ({ x, y, blur, spread, colour, opacity }: Shadow) =>
+    `${px(x)} ${px(y)} ${px(blur)} ${px(spread)} ${faintCss(colour, opacity)}`;
+  const all = [...(outer ? [shadow(outer)] : []), ...(inner ? [`inset ${shadow(inner)}`] : [])];
   return all.length > 0 ? { 'box-shadow': all.join(', ') } : {};
 }
 

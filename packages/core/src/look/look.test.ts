@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { contrast } from './contrast.js';
 import { fromOklch, laidOver, toOklch } from './colour.js';
 import { fadeCss, gradientCss, groundCss, typeSizeCss } from './css.js';
-import { coloursOf, contrastIn, legibleInk, leastContrast } from './ink.js';
+import { coloursOf, contrastIn, legibleTextColour, leastContrast } from './textColour.js';
 import { fromDesignTokens, toDesignTokens } from './designTokens.js';
 import { paletteFrom } from './palette.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
@@ -38,11 +38,11 @@ describe('colours', () => {
   });
 });
 
-describe('ink', () => {
+describe('text colour', () => {
   test('is legible on any one colour', () => {
     fc.assert(
       fc.property(colour, (behind) => {
-        expect(contrast(legibleInk([behind]), behind)).toBeGreaterThanOrEqual(4.5);
+        expect(contrast(legibleTextColour([behind]), behind)).toBeGreaterThanOrEqual(4.5);
       }),
     );
   });
@@ -51,7 +51,7 @@ describe('ink', () => {
     fc.assert(
       fc.property(fc.array(colour, { minLength: 1, maxLength: 4 }), (behind) => {
         const best = Math.max(leastContrast('#000000', behind), leastContrast('#ffffff', behind));
-        expect(leastContrast(legibleInk(behind), behind)).toBeGreaterThanOrEqual(Math.min(4.5, best));
+        expect(leastContrast(legibleTextColour(behind), behind)).toBeGreaterThanOrEqual(Math.min(4.5, best));
       }),
     );
   });
@@ -69,17 +69,17 @@ describe('ink', () => {
       colours: ['#808080', '#000000', '#ffffff'],
     } as const;
     const document = { ...emptyDocument('Huts'), pictures: { hut } };
-    const behind = (strength: number) =>
+    const behind = (opacity: number) =>
       ({
         kind: 'picture',
         picture: 'hut',
         focalPoint: { x: 0.5, y: 0.5 },
-        tint: { colour: '#000000', strength },
+        tint: { colour: '#000000', opacity },
       }) as const;
     expect(coloursOf(document, behind(0.8))).toEqual(['#1a1a1a', '#000000', '#333333']);
     const tile = newTile('text', 't');
-    const ratio = (strength: number) =>
-      contrastIn(document, { look: { ...tile.look, ink: '#ffffff', fill: behind(strength) } });
+    const ratio = (opacity: number) =>
+      contrastIn(document, { look: { ...tile.look, textColour: '#ffffff', fill: behind(opacity) } });
     expect(ratio(0)).toBe(1);
     expect(ratio(0.8)).toBeGreaterThan(12);
   });
@@ -88,10 +88,10 @@ describe('ink', () => {
 test('a palette keeps the hue, and words on every part of it are legible', () => {
   fc.assert(
     fc.property(colour, fc.boolean(), (from, dark) => {
-      const { ground, washes, deep, accent } = paletteFrom(from, dark);
-      for (const part of [ground, ...washes, ...deep, accent])
-        expect(contrast(legibleInk([part]), part)).toBeGreaterThanOrEqual(4.5);
-      expect(toOklch(ground).lightness > 0.9).toBe(!dark);
+      const { background, washes, deep, accent } = paletteFrom(from, dark);
+      for (const part of [background, ...washes, ...deep, accent])
+        expect(contrast(legibleTextColour([part]), part)).toBeGreaterThanOrEqual(4.5);
+      expect(toOklch(background).lightness > 0.9).toBe(!dark);
     }),
   );
 });
@@ -113,7 +113,7 @@ describe('looks as CSS', () => {
       angle: 90,
       stops: [
         { colour: '#000000', at: 0 },
-        { colour: '{moss}', at: 1, strength: 0.5 },
+        { colour: '{moss}', at: 1, opacity: 0.5 },
       ],
     } as const;
     expect(gradientCss(paint)).toBe(

@@ -61,7 +61,7 @@ describe('a crop', () => {
   test('contain shows all of it; sharpness counts the density', () => {
     const picture = { inlineSize: 800, blockSize: 400 };
     const slot = { inlineSize: 400, blockSize: 400 };
-    expect(cropIn(picture, slot, { focalPoint: centre, shows: 'contain' })).toEqual({
+    expect(cropIn(picture, slot, { focalPoint: centre, fit: 'contain' })).toEqual({
       x: 0,
       y: 0,
       width: 1,

@@ -97,5 +97,5 @@ ${RING_CSS}
 ${apart ? of('apart') : ''}`;
 }
 
-/** The ground of the page or the stage. */
-export const groundColour = ({ look }: Pick<CollectionDocument, 'look'>) => colourCss(look.ground);
+/** The background of the page or the stage. */
+export const backgroundColour = ({ look }: Pick<CollectionDocument, 'look'>) => colourCss(look.background);

@@ -8,7 +8,7 @@ const plain = (id: TileId) =>
   ({
     id,
     place: { columnSpan: 1, rowSpan: 1, pin: null },
-    look: { fill: '#ffffff', ink: 'auto', spread: 'end' },
+    look: { fill: '#ffffff', textColour: 'auto', spread: 'end' },
   }) as const;
 
 /**

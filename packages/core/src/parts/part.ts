@@ -10,7 +10,7 @@ import type {
 } from '../document/types.js';
 import type { Rule } from '../engine/css/rule.js';
 import type { Attributes, PageElement, PageNode } from '../engine/html/node.js';
-import type { Known } from '../look/ink.js';
+import type { Known } from '../look/textColour.js';
 
 /** How a picture is named in the page: the stage and the exported page reach its bytes differently. */
 export interface PictureSources {
@@ -141,7 +141,7 @@ export interface CardContent {
 }
 
 /** What a card can begin as. */
-export type CompositionName = 'text' | 'picture' | 'figure' | 'quote' | 'icons' | 'action' | 'film';
+export type CompositionName = 'text' | 'picture' | 'stat' | 'quote' | 'icons' | 'action' | 'film';
 
 /** A composition that a card can begin as. */
 export interface Start extends Composition {
@@ -163,8 +163,8 @@ export interface Composition {
   readonly elements?: Readonly<Record<string, string>>;
   /** Whether its parts flow in the tile; else they fill it, and it has no look of contents. */
   readonly flows: boolean;
-  /** Whether its words take the tile's ink. */
-  readonly inks: boolean;
+  /** Whether its words take the tile's text colour. */
+  readonly takesTextColour: boolean;
   readonly write: (content: CardContent) => PageElement;
   /** Whether the tile's element is its only part itself, with nothing around it. Left out: never. */
   readonly isBare?: (tile: Card) => boolean;

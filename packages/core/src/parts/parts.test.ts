@@ -39,7 +39,7 @@ const document: CollectionDocument = {
 
 /** Fields that make each part show something. */
 const FULL: Readonly<Record<string, object>> = {
-  picture: { picture: 'hut', caption: HOSTILE, tint: { colour: '#102030', strength: 0.3 } },
+  picture: { picture: 'hut', caption: HOSTILE, tint: { colour: '#102030', opacity: 0.3 } },
   film: { film: 'snow', poster: 'hut', caption: HOSTILE },
   icons: { icons: [{ id: 'a', icon: 'soup', picture: null, label: HOSTILE, address: '#x' }] },
 };
@@ -167,7 +167,7 @@ describe('compositions', () => {
       'Huts',
     );
     expect(mainWords(cardWith('text', 't', { eyebrow: 'Winter', heading: '' }))).toBe('Winter');
-    expect(mainWords(cardWith('figure', 't', { figure: '184' }))).toBe('184');
+    expect(mainWords(cardWith('stat', 't', { figure: '184' }))).toBe('184');
     expect(mainWords(newTile('group', 't'))).toBe('');
   });
 });

@@ -42,7 +42,7 @@ export function tileBox(
   const page = pages(tile, [look, pictures, namedLooks, films, icons], () => pageAround(document, tile));
   return boxes(tile, [page, measurer, isFluid(document, tile) ? pageInlineSize : null], () => {
     const read = boxOf(document, page, tile, measurer, pageInlineSize);
-    return tile.look.textDirection === 'block' && flows(tile) ? turned(read) : read;
+    return tile.look.writingDirection === 'vertical' && flows(tile) ? turned(read) : read;
   });
 }
 

@@ -37,7 +37,7 @@ const html = (composition: CompositionName, held: Held = {}, values: object = {}
 describe('a tile as HTML', () => {
   test.each<[CompositionName, Held, object]>([
     ['text', { eyebrow: HOSTILE, heading: HOSTILE, text: HOSTILE }, {}],
-    ['figure', { figure: HOSTILE, label: HOSTILE }, {}],
+    ['stat', { figure: HOSTILE, label: HOSTILE }, {}],
     ['quote', { quote: HOSTILE, source: HOSTILE }, {}],
     ['action', { action: { words: HOSTILE, address: `#${HOSTILE}` } }, {}],
     ['picture', { picture: { picture: 'hut', caption: HOSTILE } }, {}],
@@ -62,7 +62,7 @@ describe('a tile as HTML', () => {
     expect(led.match(/<a /g)).toHaveLength(1);
     const leads = { name: 'To the snow', link: '/snow' };
     for (const [composition, held] of [
-      ['figure', { figure: '4' }],
+      ['stat', { figure: '4' }],
       ['quote', { quote: 'Snow.' }],
       ['picture', { picture: { picture: 'hut' } }],
       ['text', { heading: '', text: 'Snow' }],
@@ -92,9 +92,9 @@ describe('a tile as HTML', () => {
       words,
       corner: 'start start',
       fill: '#000000',
-      ink: '#ffffff',
+      textColour: '#ffffff',
     }));
-    expect(html('figure', {}, { badges })).toMatch(
+    expect(html('stat', {}, { badges })).toMatch(
       /<span class="badge" data-badge="1">New<\/span>\s*<span class="badge" data-badge="2">Two nights<\/span>/,
     );
   });
@@ -107,7 +107,7 @@ describe('a tile as HTML', () => {
   });
 
   test('a group is a section with its tiles in order', () => {
-    const inner = cardWith('figure', 'inner', { figure: '7' });
+    const inner = cardWith('stat', 'inner', { figure: '7' });
     const group = { ...newGroup('t'), order: ['inner'] };
     const written = tileHtml({ ...document, tiles: { t: group, inner }, order: ['t'] }, group, sources);
     expect(written).toMatch(

@@ -1,5 +1,5 @@
-import { colourCss, fadeCss, groundCss, measureCss, shadesCss, sidesCss, typeSizeCss } from '../look/css.js';
-import { inkOf, type Known } from '../look/ink.js';
+import { colourCss, fadeCss, groundCss, measureCss, shadowsCss, sidesCss, typeSizeCss } from '../look/css.js';
+import { textColourOf, type Known } from '../look/textColour.js';
 import { LARGE } from './contentCss.js';
 import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from '../engine/css/rule.js';
@@ -33,7 +33,7 @@ const ALIGN: Readonly<Record<Alignment, string>> = {
   start: 'flex-start',
   center: 'center',
   end: 'flex-end',
-  fill: 'stretch',
+  stretch: 'stretch',
 };
 
 function ownRules(document: Known, tile: Tile, image: PictureImage): Rule[] {
@@ -48,21 +48,26 @@ function ownRules(document: Known, tile: Tile, image: PictureImage): Rule[] {
     ...(look.padding !== undefined && {
       padding: typeof look.padding === 'object' ? sidesCss(look.padding) : measureCss(look.padding),
     }),
-    ...shadesCss(look.outerShade, look.innerShade),
+    ...shadowsCss(look.outerShadow, look.innerShadow),
     ...fadeCss(look.fade),
   };
-  const ink = { color: look.ink === 'auto' ? inkOf(document, tile) : colourCss(look.ink) };
+  const textColour = {
+    color: look.textColour === 'auto' ? textColourOf(document, tile) : colourCss(look.textColour),
+  };
   if (tile.kind === 'group') {
     // The tracks of a group keep its padding and gaps.
     const { padding: _, ...rest } = frame;
-    return [{ selector: at, declarations: { ...rest, ...ink } }];
+    return [{ selector: at, declarations: { ...rest, ...textColour } }];
   }
   const composition = compositionOf(tile);
   const own = composition.rules?.(tile, { known: document, tile, image, at }) ?? [];
   if (!composition.flows)
-    return [{ selector: at, declarations: { ...frame, ...(composition.inks && ink) } }, ...own];
+    return [
+      { selector: at, declarations: { ...frame, ...(composition.takesTextColour && textColour) } },
+      ...own,
+    ];
   return [
-    { selector: at, declarations: { ...frame, ...ink, ...flowCss(look), ...typeCss(look, 'body') } },
+    { selector: at, declarations: { ...frame, ...textColour, ...flowCss(look), ...typeCss(look, 'body') } },
     { selector: composition.isLink ? at : `${at} > ${LARGE}`, declarations: typeCss(look, 'heading') },
     ...own,
     ...(isApart(tile) ? partRules(document, tile, image) : []),
@@ -77,15 +82,15 @@ const partRules = (document: Known, tile: Card, image: PictureImage): Rule[] =>
   });
 
 function flowCss(look: TileLook): Declarations {
-  const { align, direction, gap, textDirection } = look;
+  const { align, direction, gap, writingDirection } = look;
   const across = align === 'center' ? 'center' : align === 'end' ? 'end' : 'start';
   return {
     'justify-content': SPREAD[look.spread],
-    ...(direction === 'along' && { 'flex-direction': 'row' }),
+    ...(direction === 'row' && { 'flex-direction': 'row' }),
     ...(align !== undefined && { 'align-items': ALIGN[align] }),
-    ...(align !== undefined && align !== 'fill' && direction !== 'along' && { 'text-align': across }),
+    ...(align !== undefined && align !== 'stretch' && direction !== 'row' && { 'text-align': across }),
     ...(gap !== undefined && { gap: measureCss(gap) }),
-    ...(textDirection === 'block' && { 'writing-mode': 'vertical-rl' }),
+    ...(writingDirection === 'vertical' && { 'writing-mode': 'vertical-rl' }),
   };
 }
 
@@ -122,20 +127,20 @@ function typeCss(look: TileLook, role: 'heading' | 'body'): Declarations {
   const size = look[`${role}Size`];
   const weight = look[`${role}Weight`];
   const lineHeight = look[`${role}LineHeight`];
-  const tracking = look[`${role}Tracking`];
+  const letterSpacing = look[`${role}LetterSpacing`];
   return {
     ...(family !== undefined && { 'font-family': familyCss(family) }),
     ...(size !== undefined && { 'font-size': typeSizeCss(size) }),
     ...(weight !== undefined && { 'font-weight': String(weight) }),
     ...(lineHeight !== undefined && { 'line-height': String(lineHeight) }),
-    ...(tracking !== undefined && { 'letter-spacing': `${tracking}em` }),
+    ...(letterSpacing !== undefined && { 'letter-spacing': `${letterSpacing}em` }),
   };
 }
 
 const BADGE_INSET = 10;
 
 /** Held at its corner or edge alone, so that more words make it grow away from there. */
-function badgeRule(tile: Tile, { inline, block, fill, ink }: Badge, k: number): Rule {
+function badgeRule(tile: Tile, { inline, block, fill, textColour }: Badge, k: number): Rule {
   const shift = (lie: Badge['inline']) => (lie === 'center' ? '-50%' : '0');
   const inset = (axis: string, lie: Badge['inline']) => ({
     [`inset-${axis}-${lie === 'end' ? 'end' : 'start'}`]: lie === 'center' ? '50%' : px(BADGE_INSET),
@@ -149,7 +154,7 @@ function badgeRule(tile: Tile, { inline, block, fill, ink }: Badge, k: number): 
         translate: `${shift(inline)} ${shift(block)}`,
       }),
       background: colourCss(fill),
-      color: colourCss(ink),
+      color: colourCss(textColour),
     },
   };
 }

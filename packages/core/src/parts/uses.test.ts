@@ -19,11 +19,18 @@ const hut: PictureAsset = {
   blockSize: 600,
   alternativeText: 'A hut',
 };
-const tint = { colour: '{moss}', strength: 0.4 };
+const tint = { colour: '{moss}', opacity: 0.4 };
 const tile: Tile = {
   ...cardWith('picture', 't', { picture: { picture: 'hut', tint } }),
   badges: [
-    { id: 'new', words: '{not a name}', inline: 'end', block: 'start', fill: '{snow}', ink: '#000000' },
+    {
+      id: 'new',
+      words: '{not a name}',
+      inline: 'end',
+      block: 'start',
+      fill: '{snow}',
+      textColour: '#000000',
+    },
   ],
 };
 const document: CollectionDocument = {

@@ -70,7 +70,10 @@ export const namesIn = (tile: Tile): { readonly id: string; readonly at: string 
   const all: [string, unknown][] = [
     ['/look', tile.look],
     // The words of a badge say what they say.
-    ...(tile.badges ?? []).map(({ fill, ink }, k): [string, unknown] => [`/badges/${k}`, [fill, ink]]),
+    ...(tile.badges ?? []).map(({ fill, textColour }, k): [string, unknown] => [
+      `/badges/${k}`,
+      [fill, textColour],
+    ]),
     ...partsOf(tile).map((part, k): [string, unknown] => [`/parts/${k}`, partKindOf(part).looks?.(part)]),
   ];
   return all.flatMap(([at, value]) => namedLooksIn(value).map((id) => ({ id, at })));

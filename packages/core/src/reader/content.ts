@@ -95,7 +95,7 @@ function contentTile(
   const [first = '', ...rest] = pieces;
   if (!heading && pieces.length > 0 && FIGURE.test(first)) {
     const counts = rest.join(' ');
-    const tile = newCard('figure', id, { figure: { words: first }, label: { words: counts } });
+    const tile = newCard('stat', id, { figure: { words: first }, label: { words: counts } });
     return { tile, label: `${first} ${counts}` };
   }
   const title = heading ? wordsOf(heading) : '';

@@ -136,7 +136,7 @@ export function readCollection(
       language: page.root.attribs.lang ?? base.language,
       arrangement,
       bands: narrower,
-      look: { ...base.look, ground: colourOf(page, widest.element, 'ground', report) ?? '#ffffff' },
+      look: { ...base.look, background: colourOf(page, widest.element, 'background', report) ?? '#ffffff' },
       tiles,
       order: elements.map((element) => ids.get(element) as TileId),
     }),
@@ -271,19 +271,19 @@ function lookOf(
   report: (report: Report) => void,
 ): Tile['look'] {
   const fill = colourOf(page, element, 'fill', report);
-  const ink = colourOf(page, element, 'ink', report);
-  return { ...tile.look, ...(fill && { fill }), ...(ink && { ink }) };
+  const textColour = colourOf(page, element, 'textColour', report);
+  return { ...tile.look, ...(fill && { fill }), ...(textColour && { textColour }) };
 }
 
 /** A colour written in hexadecimal; other ways are reported. */
 function colourOf(
   page: SourcePage,
   element: Element,
-  of: 'fill' | 'ink' | 'ground',
+  of: 'fill' | 'textColour' | 'background',
   report: (report: Report) => void,
 ): string | null {
   const { values } = cascade(page, element, new Map(), cascadeAt(1280, SCREEN_BLOCK_SIZE));
-  const properties = of === 'ink' ? ['color'] : ['background-color', 'background'];
+  const properties = of === 'textColour' ? ['color'] : ['background-color', 'background'];
   const property = properties.find((each) => values.has(each));
   const nodes = property === undefined ? undefined : values.get(property);
   if (property === undefined || !nodes) return null;

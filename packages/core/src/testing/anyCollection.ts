@@ -26,7 +26,7 @@ const px = fc.constantFrom(0, 3, 12, 30);
 /** None so narrow that a tile is no wider than its padding. */
 const track = fc.constantFrom('1fr', '2fr', '110px', 'minmax(60px, 1fr)', 'minmax(90px, 2fr)');
 const span = fc.integer({ min: 1, max: 3 });
-const lie = fc.constantFrom('start' as const, 'center' as const, 'end' as const, 'fill' as const);
+const lie = fc.constantFrom('start' as const, 'center' as const, 'end' as const, 'stretch' as const);
 
 /** Parts that cards hold in any order, which is none of a composition. */
 const MIXED = ['eyebrow', 'heading', 'text', 'figure', 'label', 'quote', 'source', 'action'] as const;
@@ -47,7 +47,7 @@ const tile = (id: string) =>
   fc.oneof(
     word.map((heading): Command[] => [addTile('text', id), hold([id], { heading, text: WORDS[2] ?? '' })]),
     word.map((quote): Command[] => [addTile('quote', id), hold([id], { quote, source: 'Guest book' })]),
-    fc.constant<Command[]>([addTile('figure', id), hold([id], { figure: '184', label: 'beds' })]),
+    fc.constant<Command[]>([addTile('stat', id), hold([id], { figure: '184', label: 'beds' })]),
     word.map((words): Command[] => [addTile('action', id), hold([id], { action: { words } })]),
     fc
       .tuple(word, fc.shuffledSubarray([...MIXED], { minLength: 2 }))

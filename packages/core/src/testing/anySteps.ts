@@ -145,7 +145,7 @@ const STEPS: Readonly<Record<string, Step>> = {
   badges: (v, d) =>
     setBadges(
       pick(v.order, d.n[0]),
-      d.flag ? [{ words: 'New', inline: 'end', block: 'start', fill: '#ffffff', ink: '#000000' }] : [],
+      d.flag ? [{ words: 'New', inline: 'end', block: 'start', fill: '#ffffff', textColour: '#000000' }] : [],
     ),
   add: (_, d, whole) =>
     d.tag in whole.tiles

@@ -12,7 +12,7 @@ export function sample(spans: readonly SampleSpans[], columns = 6): CollectionDo
   spans.forEach(([columnSpan, rowSpan, column, row], k) => {
     const pin = column === undefined || row === undefined ? null : { column, row };
     const place: Place = { columnSpan, rowSpan, pin };
-    tiles[`t${k + 1}`] = { ...newTile('figure', `t${k + 1}`), place };
+    tiles[`t${k + 1}`] = { ...newTile('stat', `t${k + 1}`), place };
   });
   return {
     ...document,

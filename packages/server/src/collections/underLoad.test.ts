@@ -67,7 +67,7 @@ describe('many at once', () => {
         const { body: now } = (await request(address).get(`${huts}/collections/${id}`)) as unknown as {
           body: Created;
         };
-        const value = newTile('figure', name);
+        const value = newTile('stat', name);
         const operations = [
           { op: 'add', path: `/tiles/${name}`, value },
           { op: 'add', path: '/order/-', value: name },

@@ -186,9 +186,9 @@ describe('pictures', () => {
         kind: 'picture',
         picture: 'ridge',
         focalPoint: { x: 0, y: 0 },
-        tint: { colour: '#000000', strength: 0.5 },
+        tint: { colour: '#000000', opacity: 0.5 },
       },
-      ink: 'auto',
+      textColour: 'auto',
       spread: 'end',
     };
     const document = { ...base, tiles: { beds: { ...base.tiles.beds, look } }, pictures: { ridge: asset } };

@@ -63,7 +63,7 @@ export async function createTestAppOn(other: TestApp): Promise<Pick<TestApp, 'ap
 
 /** A collection of one stat. */
 export function oneStat(): CollectionDocument {
-  return { ...emptyDocument('Beds'), tiles: { beds: newTile('figure', 'beds') }, order: ['beds'] };
+  return { ...emptyDocument('Beds'), tiles: { beds: newTile('stat', 'beds') }, order: ['beds'] };
 }
 
 /** A plain picture of a size in px. */

@@ -7,8 +7,8 @@ import {
   entered,
   needleMoved,
   shown,
-  taken,
-  takenBare,
+  tilesSelected,
+  tilesSelectedBare,
   toggled,
   toolChosen,
 } from './editorSlice';
@@ -24,16 +24,16 @@ test('the needle stands on a whole px of the axis', () => {
 });
 
 test('a tile is added to the selected ones, and let go by the same', () => {
-  expect(after(taken(['a']), toggled('b')).selected).toEqual(['a', 'b']);
-  expect(after(taken(['a']), toggled('b'), toggled('a')).selected).toEqual(['b']);
+  expect(after(tilesSelected(['a']), toggled('b')).selected).toEqual(['a', 'b']);
+  expect(after(tilesSelected(['a']), toggled('b'), toggled('a')).selected).toEqual(['b']);
 });
 
-test('the span pad is beside what is taken, but not where it would lie over what comes next', () => {
-  expect(after(taken(['a'])).pad).toBe(true);
-  expect(after(takenBare(['a'])).pad).toBe(false);
-  expect(after(taken(['a']), brushTaken({ from: 'a', what: 'look' })).pad).toBe(false);
-  expect(after(taken(['a']), croppingChosen(true)).pad).toBe(false);
-  expect(after(takenBare(['a']), taken(['b'])).pad).toBe(true);
+test('the span pad is beside what is tilesSelected, but not where it would lie over what comes next', () => {
+  expect(after(tilesSelected(['a'])).pad).toBe(true);
+  expect(after(tilesSelectedBare(['a'])).pad).toBe(false);
+  expect(after(tilesSelected(['a']), brushTaken({ from: 'a', what: 'look' })).pad).toBe(false);
+  expect(after(tilesSelected(['a']), croppingChosen(true)).pad).toBe(false);
+  expect(after(tilesSelectedBare(['a']), tilesSelected(['b'])).pad).toBe(true);
 });
 
 test('groups are entered one in another, and left for any of them', () => {
@@ -44,10 +44,13 @@ test('groups are entered one in another, and left for any of them', () => {
 });
 
 test('who enters a group lets go, and closes what stood in place of the settings', () => {
-  expect(after(taken(['a']), shown('gaps'), entered('a'))).toMatchObject({ selected: [], showing: null });
+  expect(after(tilesSelected(['a']), shown('gaps'), entered('a'))).toMatchObject({
+    selected: [],
+    showing: null,
+  });
 });
 
 test('another tool lets go, another tile ends moving a picture in its slot', () => {
-  expect(after(taken(['a']), toolChosen('areas')).selected).toEqual([]);
-  expect(after(taken(['a']), croppingChosen(true), taken(['b'])).cropping).toBe(false);
+  expect(after(tilesSelected(['a']), toolChosen('areas')).selected).toEqual([]);
+  expect(after(tilesSelected(['a']), croppingChosen(true), tilesSelected(['b'])).cropping).toBe(false);
 });

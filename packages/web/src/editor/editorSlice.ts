@@ -68,14 +68,14 @@ export const editorSlice = createSlice({
       needle: Math.min(LIMITS.widest, Math.max(LIMITS.narrowest, Math.round(payload))),
     }),
     swept: (state, { payload }: PayloadAction<boolean>) => ({ ...state, sweeping: payload }),
-    taken: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
+    tilesSelected: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
       ...state,
       selected: payload,
       pad: true,
       cropping: false,
     }),
     /** Takes tiles without the span pad, which would lie over what comes next. */
-    takenBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
+    tilesSelectedBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
       ...state,
       selected: payload,
       pad: false,
@@ -130,8 +130,8 @@ export const editorSlice = createSlice({
 export const {
   needleMoved,
   swept,
-  taken,
-  takenBare,
+  tilesSelected,
+  tilesSelectedBare,
   toggled,
   entered,
   drawnChosen,

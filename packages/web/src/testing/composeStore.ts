@@ -12,7 +12,7 @@ import {
   type Command,
   type TileId,
 } from '@noria/core';
-import { needleMoved, taken } from '../editor/editorSlice';
+import { needleMoved, tilesSelected } from '../editor/editorSlice';
 import { opened } from '../editor/document/documentSlice';
 import { reducer, type AppThunk } from '../editor/state';
 
@@ -40,7 +40,7 @@ export function stats(
   arrangement: Partial<Arrangement> = {},
 ): CollectionDocument {
   const commands: Command[] = spans.flatMap(([columnSpan, rowSpan], k) => [
-    addTile('figure', `t${k + 1}`),
+    addTile('stat', `t${k + 1}`),
     setTile([`t${k + 1}`], { name: `Stat ${k + 1}` }),
     setPart([`t${k + 1}`], 'figure', { words: String(k + 1) }),
     setPart([`t${k + 1}`], 'label', { words: 'beds' }),
@@ -65,7 +65,7 @@ export function composeStore(document: CollectionDocument, width = 1280) {
   return {
     store,
     /** Takes selected tiles. */
-    take: (...ids: TileId[]) => void store.dispatch(taken(ids)),
+    take: (...ids: TileId[]) => void store.dispatch(tilesSelected(ids)),
     run: <Result>(thunk: AppThunk<Result>): Result => store.dispatch(thunk),
     document: (): CollectionDocument => {
       const { document: now } = store.getState().document;

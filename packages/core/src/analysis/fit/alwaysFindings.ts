@@ -1,4 +1,4 @@
-import { coloursOf, contrastIn, leastContrast } from '../../look/ink.js';
+import { coloursOf, contrastIn, leastContrast } from '../../look/textColour.js';
 import { colourOf } from '../../look/named.js';
 import { partsOf } from '../../document/card.js';
 import { hasWords } from './needs.js';
@@ -32,8 +32,8 @@ const remembered = whileSame<Tile, number>();
 const leastIn = ({ pictures, namedLooks }: Checked['looks'], tile: Tile): number =>
   remembered(tile, [pictures, namedLooks], () => {
     const known = { pictures, namedLooks };
-    const badges = (tile.badges ?? []).map(({ fill, ink }) =>
-      leastContrast(colourOf(namedLooks, ink), coloursOf(known, fill)),
+    const badges = (tile.badges ?? []).map(({ fill, textColour }) =>
+      leastContrast(colourOf(namedLooks, textColour), coloursOf(known, fill)),
     );
     return Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
   });

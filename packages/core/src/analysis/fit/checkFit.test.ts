@@ -8,7 +8,7 @@ import { flatTiles, layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { rangesWhere, rangeWords } from './ranges.js';
 import { sample, type SampleSpans } from '../../testing/sample.js';
-import { setAccepted } from '../../edit/commands/findings.js';
+import { setIgnored } from '../../edit/commands/findings.js';
 import { setHidden, setOrder } from '../../edit/commands/place.js';
 import { tileSize } from '../../parts/tileSize.js';
 import { cardWith, withHeld, type Held } from '../../testing/held.js';
@@ -198,7 +198,7 @@ describe('each kind of finding', () => {
     );
     // Half a px is no finding.
     expect(finding?.ranges.at(-1)?.to).toBe(Math.ceil(4 * (need - 0.5) + 3 * 16 + 48) - 1);
-    const set = withTile(base, 't1', { neverBelow: 300 });
+    const set = withTile(base, 't1', { minimumWidth: 300 });
     expect(checkFit(set, { measurer, from: 1280, to: 1280 }).findings[0]?.reason).toBe(
       'Its minimum width is 300 px; one column of 4 gives it 296.',
     );
@@ -220,7 +220,7 @@ describe('each kind of finding', () => {
     // A slot of 1232 × 160 is 7.7 : 1; a picture of 3 : 1 shows 39 % in it.
     expect(kindsOf(withPicture(base, 't1', asset(3000, 1000)), 1280)).toEqual(['over-cropped']);
     expect(kindsOf(withPicture(base, 't1', asset(7700, 1000)), 1280)).toEqual([]);
-    expect(kindsOf(withPicture(base, 't1', asset(7700, 1000), { shows: 'contain' }), 1280)).toEqual([]);
+    expect(kindsOf(withPicture(base, 't1', asset(7700, 1000), { fit: 'contain' }), 1280)).toEqual([]);
     const moved = withPicture(base, 't1', asset(9000, 1000), {
       focalPoint: { x: 0.9, y: 0.5 },
       position: { x: 0, y: 0.5 },
@@ -232,7 +232,7 @@ describe('each kind of finding', () => {
 
   test('faint words, and pictures that nobody described, at every width', () => {
     const base = collection([[4, 1]]);
-    const faint = withTile(base, 't1', { look: { fill: '#888888', ink: '#999999', spread: 'end' } });
+    const faint = withTile(base, 't1', { look: { fill: '#888888', textColour: '#999999', spread: 'end' } });
     const [finding] = checkFit(faint, { measurer }).findings;
     expect(finding?.kind).toBe('faint');
     expect(finding?.ranges).toEqual([{ from: 240, to: 2560 }]);
@@ -300,13 +300,13 @@ describe('what puts findings right', () => {
     }
   }, 60_000);
 
-  test('a hole, a faint ink and a squashed tile have at least one fix, and all that is safe is done in one go', () => {
+  test('a hole, a faint text colour and a squashed tile have at least one fix, and all that is safe is done in one go', () => {
     const broken = withTile(
       withWords({ ...narrowing, order: ['t1', 't2', 't4', 't3', 't5', 't6'] }, 't2', {
         figure: 'wwwwwwwwwwwwwwww',
       }),
       't3',
-      { look: { fill: '#888888', ink: '#999999', spread: 'end' } },
+      { look: { fill: '#888888', textColour: '#999999', spread: 'end' } },
     );
     const report = checkFit(broken, { measurer });
     for (const finding of report.findings)
@@ -333,21 +333,19 @@ describe('what puts findings right', () => {
     expect(fixes[0]).toMatchObject({ does: 'Around the focal point', safe: true });
   });
 
-  test('what is accepted stays found and does not count', () => {
+  test('what is ignored stays found and does not count', () => {
     const document = collection([
       [4, 1],
       [3, 1],
     ]);
     const [finding] = checkFit(document, { measurer }).findings;
     if (!finding) throw new Error('the last row is not full');
-    const accepted = change(document, setAccepted(finding.kind, finding.tiles, true)).document;
-    const report = checkFit(accepted, { measurer });
+    const ignored = change(document, setIgnored(finding.kind, finding.tiles, true)).document;
+    const report = checkFit(ignored, { measurer });
     expect(openFindings(report)).toEqual([]);
-    expect(report.findings[0]?.accepted).toBe(true);
+    expect(report.findings[0]?.ignored).toBe(true);
     expect(widthsAmiss(report)).toBe(0);
-    expect(
-      change(accepted, setAccepted(finding.kind, finding.tiles, false)).document.accepted,
-    ).toBeUndefined();
+    expect(change(ignored, setIgnored(finding.kind, finding.tiles, false)).document.ignored).toBeUndefined();
   });
 
   test('the worst at each width is what is drawn', () => {

@@ -117,16 +117,16 @@ function finished(document: CollectionDocument, { id, band, first, ranges, worst
     ...say(document, kind, tiles, worst.said),
     worst: worst.worst,
     figures: worst.said,
-    accepted: isAccepted(document, kind, tiles),
+    ignored: isIgnored(document, kind, tiles),
   };
 }
 
 /** Whether a finding was looked at and is as it should be. */
-const isAccepted = (
-  { accepted = [] }: CollectionDocument,
+const isIgnored = (
+  { ignored = [] }: CollectionDocument,
   kind: FindingKind,
   tiles: readonly TileId[],
-): boolean => accepted.some((each) => each.kind === kind && each.tiles.join() === tiles.join());
+): boolean => ignored.some((each) => each.kind === kind && each.tiles.join() === tiles.join());
 
 function emptyCurves(length: number): { -readonly [K in keyof WidthCurves]: Float32Array } {
   const curve = () => new Float32Array(length);
@@ -159,11 +159,11 @@ function draw(curves: ReturnType<typeof emptyCurves>, checked: Checked, origin: 
   pictureFindings.draw(checked, curves.leastShown, origin);
 }
 
-/** The findings that were not accepted. */
+/** The findings that were not ignored. */
 export const openFindings = ({ findings }: Pick<FitReport, 'findings'>) =>
-  findings.filter(({ accepted }) => !accepted);
+  findings.filter(({ ignored }) => !ignored);
 
-/** At how many widths something is found that was not accepted. */
+/** At how many widths something is found that was not ignored. */
 export function widthsAmiss(report: Pick<FitReport, 'findings'>): number {
   const all: WidthRange[] = [];
   const sorted = openFindings(report)

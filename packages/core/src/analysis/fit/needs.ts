@@ -62,7 +62,7 @@ function knownOf(document: CollectionDocument, tile: Tile, measurer: TextMeasure
  * @throws whatever the measurer throws
  */
 export function needOf(document: CollectionDocument, tile: Tile, measurer: TextMeasurer, page: number): Need {
-  if (tile.neverBelow !== undefined) return { inlineSize: tile.neverBelow, by: 'hand' };
+  if (tile.minimumWidth !== undefined) return { inlineSize: tile.minimumWidth, by: 'hand' };
   if (!hasWords(tile) && !tile.badges) return NOTHING;
   const found = knownOf(document, tile, measurer, page);
   return (found.need ??= withBadges(
@@ -89,7 +89,8 @@ function read(document: CollectionDocument, tile: Tile, box: Box): Need {
   const asked = new Set(partsOf(tile).map((part) => partKindOf(part).least));
   const whole = asked.has('whole') ? wholeLine(document, tile, box, least) : 0;
   if (whole > least) return { inlineSize: whole, by: 'figure' };
-  if (!asked.has('line') || tile.look.textDirection === 'block') return { inlineSize: least, by: 'words' };
+  if (!asked.has('line') || tile.look.writingDirection === 'vertical')
+    return { inlineSize: least, by: 'words' };
   const size = pxOf(typeSizeOf(document.namedLooks, tile.look.bodySize ?? document.look.bodySize));
   const padding = box.style.padding;
   const beside = Number(padding[1]) + Number(padding[3]) || 0;

@@ -14,7 +14,7 @@ export const LEAST_SHOWN = 0.5;
 const SHARP = 0.999;
 
 /** How a picture lies in its slot. */
-type Shown = Pick<PicturePart, 'picture' | 'focalPoint' | 'shows' | 'zoom' | 'position'>;
+type Shown = Pick<PicturePart, 'picture' | 'focalPoint' | 'fit' | 'zoom' | 'position'>;
 
 interface Slotted {
   readonly id: TileId;
@@ -70,7 +70,7 @@ function* check(checked: Checked): Generator<Found> {
       const scale = scaleIn(picture, slot, own);
       const sharp = 1 / (scale * density);
       if (sharp < SHARP) note('soft', width, 1 - sharp, slot);
-      if (own.shows === 'contain') continue;
+      if (own.fit === 'contain') continue;
       const shown = coveredShare(picture, slot);
       if (shown < LEAST_SHOWN) note('over-cropped', width, 1 - shown, slot);
       if (isFocusLost(cropIn(picture, slot, own), own.focalPoint)) note('focus lost', width, 1 - shown, slot);
@@ -104,7 +104,7 @@ function isSound(picture: PictureAsset, own: Shown, slot: LaidOutTile, density: 
   if (slot.inlineSize <= 0 || slot.blockSize <= 0) return true;
   if (1 / (scaleIn(picture, slot, own) * density) < SHARP) return false;
   return (
-    own.shows === 'contain' ||
+    own.fit === 'contain' ||
     (coveredShare(picture, slot) >= LEAST_SHOWN && !isFocusLost(cropIn(picture, slot, own), own.focalPoint))
   );
 }
@@ -117,7 +117,7 @@ const coveredShare = (picture: PictureAsset, slot: { inlineSize: number; blockSi
 function draw(checked: Checked, curve: Float32Array, origin: number): void {
   const { from, to } = checked.stretch;
   for (const { shown: own, picture, a, b } of slotsOf(checked)) {
-    if (own.shows === 'contain') continue;
+    if (own.fit === 'contain') continue;
     const aspect = picture.inlineSize / picture.blockSize;
     for (let width = from; width <= to; width++) {
       const share = to === from ? 0 : (width - from) / (to - from);

@@ -85,7 +85,7 @@ function isPlain(document: CollectionDocument, band: Band, low: number): boolean
     document.order.every((id) => {
       const tile = document.tiles[id] as Tile;
       const { fit } = placeIn(document, tile, band.index);
-      return tile.kind !== 'group' && fit.inline === 'fill' && fit.block === 'fill';
+      return tile.kind !== 'group' && fit.inline === 'stretch' && fit.block === 'stretch';
     })
   );
 }

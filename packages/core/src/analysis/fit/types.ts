@@ -70,7 +70,7 @@ export interface Finding {
   readonly worst: number;
   /** The figures of the reason, at that width. */
   readonly figures: Readonly<Record<string, number | string>>;
-  readonly accepted: boolean;
+  readonly ignored: boolean;
 }
 
 /** What is drawn over the axis of widths: one value for every px from the first width on. */

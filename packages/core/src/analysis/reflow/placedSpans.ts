@@ -191,7 +191,7 @@ interface Pair {
 function pairsOf(flowing: readonly Candidate[], before: ReadonlyMap<TileId, GridArea>): Pair[] {
   return flowing.slice(1).flatMap(({ tile }, k): Pair[] => {
     const earlier = (flowing[k] as Candidate).tile;
-    if (earlier.withNext) return [{ a: k, b: k + 1, cost: APART.marked }];
+    if (earlier.keepWithNext) return [{ a: k, b: k + 1, cost: APART.marked }];
     const areas = [before.get(earlier.id), before.get(tile.id)] as const;
     const named = Boolean(earlier.place.area) && Boolean(tile.place.area);
     return named && areas[0] && areas[1] && areasTouch(areas[0], areas[1])

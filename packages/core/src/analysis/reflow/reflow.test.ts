@@ -134,7 +134,7 @@ describe('a derived band', () => {
     );
     const document: CollectionDocument = {
       ...base,
-      tiles: { ...base.tiles, t3: { ...(base.tiles.t3 as Tile), withNext: true } },
+      tiles: { ...base.tiles, t3: { ...(base.tiles.t3 as Tile), keepWithNext: true } },
       bands: [{ id: 'derived', below: 900, arrangement: {}, tiles: {} }],
     };
     const made = change(document, deriveBand(document, 1, { measurer, columns: 3 })).document;

@@ -215,7 +215,7 @@ describe('how large cells and tiles are', () => {
     [{ inline: 'start', inlineSize: 900 }, [0, 0, 300, 100]],
     [{ block: 'end', blockSize: 40 }, [0, 60, 300, 40]],
   ])('a tile that lies %j in its cell', (fit, expected) => {
-    const whole = { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null, ...fit } as const;
+    const whole = { inline: 'stretch', block: 'stretch', inlineSize: null, blockSize: null, ...fit } as const;
     const [tile] = lay(placed(bento([[1, 1]], 2), 't1', { fit: whole })).tiles;
     expect([tile?.x, tile?.y, tile?.inlineSize, tile?.blockSize]).toEqual(expected);
   });

@@ -54,7 +54,7 @@ describe('a fan in the page', () => {
   test('comes in as fast as tiles elsewhere, though every other sibling is a button', () => {
     const moving = change(
       fan({}),
-      setTile(['p1', 'p2'], { motion: { opens: 'rise', points: 'none' } }),
+      setTile(['p1', 'p2'], { motion: { entrance: 'rise', hover: 'none' } }),
     ).document;
     expect(page(moving).css).toMatch(
       /\[data-tile="p2"\] \{\s*animation-delay: calc\(sibling-index\(\) \/ 2 \* 55ms\)/,

@@ -46,7 +46,7 @@ describe('where lanes end', () => {
   test('along rows they end at the right of their last tile', () => {
     const along: Arrangement = {
       ...masonry,
-      masonry: { count: 2, min: 1, max: null, order: 'kept', tolerance: 0, direction: 'inline' },
+      masonry: { count: 2, min: 1, max: null, order: 'in-turn', tolerance: 0, direction: 'inline' },
     };
     const tiles = [
       tile({ row: 1, x: 30, inlineSize: 200 }),

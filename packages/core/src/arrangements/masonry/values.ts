@@ -27,7 +27,8 @@ export const isAlong = ({ kind, masonry }: Pick<Arrangement, 'kind' | 'masonry'>
 export const laneCountOf = ({ count }: Pick<MasonryLanes, 'count'>) => count ?? 2;
 
 /** How far behind the shortest a lane may be, px, for CSS Grid 3’s `flow-tolerance`. */
-export const toleranceOf = ({ order, tolerance }: MasonryLanes) => (order === 'kept' ? Infinity : tolerance);
+export const toleranceOf = ({ order, tolerance }: MasonryLanes) =>
+  order === 'in-turn' ? Infinity : tolerance;
 
 export const masonryValues: ValuesOfKind<'masonry'> = {
   field: 'masonry',
@@ -37,7 +38,7 @@ export const masonryValues: ValuesOfKind<'masonry'> = {
       direction: oneOf(['block', 'inline'], 'The direction of lanes'),
       laneSize: number(1, LIMITS.track, 'A height of lanes'),
       ...countChecks('lanes'),
-      order: oneOf(['kept', 'balanced'], 'The order in lanes'),
+      order: oneOf(['in-turn', 'balanced'], 'The order in lanes'),
       tolerance: number(0, LIMITS.track, 'A tolerance'),
     },
     'Masonry',

@@ -40,7 +40,7 @@ export function breakRows(
   const { target, lastRow } = rowHeights;
   return breaks.map(({ first, count, aspects }, k) => {
     const full = (Math.max(0, inner - (count - 1) * columnGap) * (1 - ROOM)) / aspects;
-    const isHeld = k === breaks.length - 1 && lastRow === 'at-most-target' && full > target;
+    const isHeld = k === breaks.length - 1 && lastRow === 'keep-height' && full > target;
     return { first, count, aspects, blockSize: isHeld ? target : full };
   });
 }

@@ -13,9 +13,9 @@ export type LastRow =
   /** At the target height, not filled up. */
   | 'as-is'
   /** Filled up as every other. */
-  | 'justified'
+  | 'fill-width'
   /** Filled up unless it would be higher than the target. */
-  | 'at-most-target';
+  | 'keep-height';
 
 export interface RowsOptions {
   /** Inner width, px, above 0. */
@@ -117,7 +117,7 @@ const capOf = ({ naturalBlockSize = Infinity }: RowItem, mostUpscale: number) =>
 function rowCost(blockSize: number, cap: number, isLast: boolean, options: RowsOptions): number {
   const { targetBlockSize, minBlockSize, maxBlockSize, lastRow } = options;
   if (blockSize <= 0) return OUT_OF_BOUNDS * 100;
-  if (isLast && lastRow !== 'justified' && blockSize >= targetBlockSize) return 0;
+  if (isLast && lastRow !== 'fill-width' && blockSize >= targetBlockSize) return 0;
   const off = Math.log(blockSize / targetBlockSize) ** 2;
   const bound = Math.min(maxBlockSize, cap);
   const beyond =
@@ -140,7 +140,8 @@ function finishRow(
   let cap = Infinity;
   for (let k = first; k < end; k++) cap = Math.min(cap, capOf(items[k] as RowItem, mostUpscale));
   let blockSize = Math.min(full, cap);
-  if (isLast && lastRow !== 'justified' && full > targetBlockSize) blockSize = Math.min(targetBlockSize, cap);
+  if (isLast && lastRow !== 'fill-width' && full > targetBlockSize)
+    blockSize = Math.min(targetBlockSize, cap);
   return { first, count, blockSize, isFull: blockSize === full };
 }
 

@@ -11,9 +11,9 @@ export function* rowsRemedies(arrangement: Arrangement, { kind }: Ailment): Gene
       does: `Rows of about ${px} px`,
       change: { values: { target: px, min: Math.min(min, px), max: Math.max(max, px) } },
     };
-  if (kind === 'soft' && lastRow === 'justified')
+  if (kind === 'soft' && lastRow === 'fill-width')
     yield {
       does: 'A last row no higher than the others',
-      change: { values: { lastRow: 'at-most-target' } },
+      change: { values: { lastRow: 'keep-height' } },
     };
 }

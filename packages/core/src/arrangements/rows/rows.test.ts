@@ -9,7 +9,7 @@ const base: RowsOptions = {
   targetBlockSize: 200,
   minBlockSize: 100,
   maxBlockSize: 400,
-  lastRow: 'at-most-target',
+  lastRow: 'keep-height',
   mostUpscale: Infinity,
 };
 const aspects = (...list: number[]): RowItem[] => list.map((aspect) => ({ aspect }));
@@ -61,7 +61,7 @@ describe('a row gallery', () => {
       fc.property(
         fc.array(fc.double({ min: 0.5, max: 2.5, noNaN: true }), { minLength: 1, maxLength: 9 }),
         (list) => {
-          const options: RowsOptions = { ...base, minBlockSize: 1, maxBlockSize: 1e9, lastRow: 'justified' };
+          const options: RowsOptions = { ...base, minBlockSize: 1, maxBlockSize: 1e9, lastRow: 'fill-width' };
           const { rows } = layoutRows(aspects(...list), options);
           const cost = rows.reduce(
             (sum, { blockSize }) => sum + Math.log(blockSize / options.targetBlockSize) ** 2,
@@ -75,8 +75,8 @@ describe('a row gallery', () => {
 
   test.each([
     ['as-is', 200, false],
-    ['at-most-target', 200, false],
-    ['justified', 1000 / 1.5, true],
+    ['keep-height', 200, false],
+    ['fill-width', 1000 / 1.5, true],
   ] as const)('treats a last row %s', (lastRow, blockSize, isFull) => {
     expect(layoutRows(aspects(1.5), { ...base, lastRow }).rows[0]).toMatchObject({ blockSize, isFull });
   });

@@ -71,9 +71,9 @@ describe('a row gallery', () => {
   });
 
   test('a last row that is not full is no higher than the target, or fills the width all the same', () => {
-    const [held] = rowsOf(inRows([1], { lastRow: 'at-most-target', target: 200 }), 900);
+    const [held] = rowsOf(inRows([1], { lastRow: 'keep-height', target: 200 }), 900);
     expect(held?.[0]?.blockSize).toBeCloseTo(200, 1);
-    const [filled] = rowsOf(inRows([1], { lastRow: 'justified', target: 200 }), 900);
+    const [filled] = rowsOf(inRows([1], { lastRow: 'fill-width', target: 200 }), 900);
     expect(filled?.[0]?.inlineSize).toBeCloseTo(900, 0);
   });
 

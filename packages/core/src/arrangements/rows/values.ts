@@ -7,7 +7,7 @@ export const ANY_ROW_HEIGHTS: RowHeights = {
   target: 240,
   min: 160,
   max: 400,
-  lastRow: 'at-most-target',
+  lastRow: 'keep-height',
 };
 
 export const rowHeightsOf = ({ rowHeights }: Pick<Arrangement, 'rowHeights'>): RowHeights =>
@@ -23,7 +23,7 @@ export const rowValues: ValuesOfKind<'rowHeights'> = {
       target: rowHeight,
       min: rowHeight,
       max: rowHeight,
-      lastRow: oneOf(['justified', 'at-most-target'], 'The last row'),
+      lastRow: oneOf(['fill-width', 'keep-height'], 'The last row'),
     },
     'A row gallery',
   ),

@@ -35,7 +35,7 @@ export function gridCss(
       : {
           ...placeCss(place),
           ...fitCss(document, tile, place),
-          ...(place.fit.block === 'fill' && isSquareGroup(tile) && { 'align-self': 'start' }),
+          ...(place.fit.block === 'stretch' && isSquareGroup(tile) && { 'align-self': 'start' }),
           ...stackCss(document, tile, place),
         };
   }
@@ -59,14 +59,14 @@ export function gridCss(
   };
 }
 
-const SELF: Readonly<Record<Lie, string>> = { fill: 'auto', start: 'start', center: 'center', end: 'end' };
+const SELF: Readonly<Record<Lie, string>> = { stretch: 'auto', start: 'start', center: 'center', end: 'end' };
 
 /** How a tile lies in its cells; nothing for one that fills them in every band, as most do. */
 function fitCss(document: CollectionDocument, tile: Tile, { fit }: WholePlace): Declarations {
   const places = [tile.place, ...document.bands.map((band) => band.tiles[tile.id])];
   const size = (lie: Lie, own: number | null) =>
-    lie !== 'fill' ? (own === null ? 'auto' : px(own)) : pictureOf(tile) ? '100%' : 'auto';
-  const most = (lie: Lie) => (lie === 'fill' ? 'none' : '100%');
+    lie !== 'stretch' ? (own === null ? 'auto' : px(own)) : pictureOf(tile) ? '100%' : 'auto';
+  const most = (lie: Lie) => (lie === 'stretch' ? 'none' : '100%');
   return {
     ...(places.some((place) => place?.fit) && {
       'justify-self': SELF[fit.inline],

@@ -75,7 +75,7 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
   /** In square cells a group is as large as they are; one of square modules is as high as those in others. */
   function inCells(tile: Tile, box: Box): Box {
     if (tile.kind !== 'group') return box;
-    if (isSquare) return { ...box, style: { ...box.style, ...FILLS } };
+    if (isSquare) return { ...box, style: { ...box.style, ...STRETCHES } };
     return isSquareGroup(tile) ? { ...box, style: { ...box.style, alignSelf: START } } : box;
   }
 
@@ -86,7 +86,8 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
       return inner.box;
     }
     const hugs =
-      (fit.inline !== 'fill' && fit.inlineSize === null) || (fit.block !== 'fill' && fit.blockSize === null);
+      (fit.inline !== 'stretch' && fit.inlineSize === null) ||
+      (fit.block !== 'stretch' && fit.blockSize === null);
     if (!asks && !hugs) return plainBox(tile.id);
     measures = true;
     return content(tile);
@@ -94,7 +95,7 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
 }
 
 const START = { at: 'start', safe: false } as const;
-const FILLS = { blockSize: 'auto', minBlockSize: 0, maxInlineSize: 'none' } as const;
+const STRETCHES = { blockSize: 'auto', minBlockSize: 0, maxInlineSize: 'none' } as const;
 
 const along = (starts: Float64Array | undefined, sizes: Float64Array | undefined): Track[] =>
   Array.from(starts ?? [], (start, k) => ({ start, size: sizes?.[k] ?? 0 }));
@@ -118,7 +119,7 @@ const tracks = (sizes: readonly TrackSize[]): BoxStyle['columns'] => ({
   parts: sizes.map((size) => ({ kind: 'track', sizing: sizing(size) })),
 });
 
-const LIES: Readonly<Record<Exclude<Lie, 'fill'>, 'start' | 'center' | 'end'>> = {
+const LIES: Readonly<Record<Exclude<Lie, 'stretch'>, 'start' | 'center' | 'end'>> = {
   start: 'start',
   center: 'center',
   end: 'end',
@@ -135,12 +136,12 @@ function cell(box: Box, area: GridArea, fit: Fit): Box {
       columnEnd: line(area.column + area.columnSpan),
       rowStart: line(area.row),
       rowEnd: line(area.row + area.rowSpan),
-      ...(fit.inline !== 'fill' && {
+      ...(fit.inline !== 'stretch' && {
         justifySelf: { at: LIES[fit.inline], safe: false },
         inlineSize: fit.inlineSize ?? 'auto',
         maxInlineSize: percent(100),
       }),
-      ...(fit.block !== 'fill' && {
+      ...(fit.block !== 'stretch' && {
         alignSelf: { at: LIES[fit.block], safe: false },
         blockSize: fit.blockSize ?? 'auto',
         maxBlockSize: percent(100),

@@ -11,7 +11,7 @@ import { heldBy } from '../../testing/held.js';
 const read = (path: string): unknown => JSON.parse(readFileSync(path, 'utf8'));
 const place = { columnSpan: 1, rowSpan: 1, pin: null };
 const look = { fill: '#ffffff', ink: 'auto', spread: 'centre', align: 'centre' };
-const fit = { inline: 'centre', block: 'end', inlineSize: null, blockSize: null };
+const fit = { inline: 'centre', block: 'fill', inlineSize: null, blockSize: null };
 const badge = { words: 'New', inline: 'centre', block: 'start', fill: '#ffffff', ink: '#000000' };
 const tile = (id: string, kind: string, content: object) => ({ id, name: id, kind, ...content, place, look });
 const picture = {
@@ -27,10 +27,23 @@ const picture = {
 const film = { ...picture, id: 'snow', file: 'snow.webm', mediaType: 'video/webm', duration: 4 };
 const point = { x: 0.2, y: 0.8 };
 
+const { background: _, ...restOfLook } = emptyDocument('Huts').look;
+const shade = { x: 0, y: 4, blur: 9, spread: 0, colour: '#000000', strength: 0.4 };
+const gradient = {
+  kind: 'linear',
+  angle: 0,
+  stops: [
+    { id: 'a', colour: '#000000', at: 0, strength: 0.5 },
+    { id: 'b', colour: '#ffffff', at: 1 },
+  ],
+};
+
 /** A collection of the first version that says everything that became otherwise. */
 const first = {
   ...emptyDocument('Huts'),
   formatVersion: 1,
+  look: { ...restOfLook, ground: '#102030' },
+  accepted: [{ kind: 'empty', tiles: [] }],
   arrangement: {
     ...emptyDocument('').arrangement,
     kind: 'fluid',
@@ -53,6 +66,20 @@ const first = {
     text: {
       ...tile('text', 'text', { eyebrow: 'Winter', heading: 'Huts', headingLevel: 3, body: 'One\n\nTwo' }),
       badges: [badge],
+      look: {
+        ...look,
+        fill: gradient,
+        border: { width: 2, paint: gradient },
+        outerShade: shade,
+        innerShade: shade,
+        direction: 'along',
+        textDirection: 'block',
+        headingTracking: 0.1,
+        bodyTracking: 0.2,
+      },
+      motion: { opens: 'rise', points: 'near' },
+      neverBelow: 120,
+      withNext: true,
       link: '#there',
       note: 'kept as it is',
     },
@@ -147,18 +174,37 @@ describe('a collection of format version 1', () => {
       kind: 'card',
       note: 'kept as it is',
       link: '#there',
-      look: { spread: 'center', align: 'center' },
-      badges: [{ inline: 'center', block: 'start' }],
+      look: {
+        textColour: 'auto',
+        spread: 'center',
+        align: 'center',
+        fill: { stops: [{ opacity: 0.5 }, { colour: '#ffffff' }] },
+        border: { paint: { stops: [{ opacity: 0.5 }, {}] } },
+        outerShadow: { blur: 9, opacity: 0.4 },
+        innerShadow: { opacity: 0.4 },
+        direction: 'row',
+        writingDirection: 'vertical',
+        headingLetterSpacing: 0.1,
+        bodyLetterSpacing: 0.2,
+      },
+      badges: [{ inline: 'center', block: 'start', textColour: '#000000' }],
+      motion: { entrance: 'rise', hover: 'zoom' },
+      minimumWidth: 120,
+      keepWithNext: true,
+    });
+    expect(document).toMatchObject({
+      look: { background: '#102030' },
+      ignored: [{ kind: 'empty', tiles: [] }],
     });
     expect(document?.arrangement).toMatchObject({
       fluid: { min: 200, max: 4 },
-      masonry: { min: 180, max: null },
-      rowHeights: { min: 100, max: 300 },
+      masonry: { min: 180, max: null, order: 'in-turn' },
+      rowHeights: { min: 100, max: 300, lastRow: 'fill-width' },
       mosaic: { min: 96, max: 12, maxCrop: 0.4 },
     });
     expect(document?.bands[0]).toMatchObject({
       arrangement: { fluid: { min: 120, max: 2 } },
-      tiles: { text: { fit: { inline: 'center', block: 'end' } } },
+      tiles: { text: { fit: { inline: 'center', block: 'stretch' } } },
       groups: { group: { rowHeights: { min: 50, max: 200 } } },
       looks: { text: { spread: 'center' } },
     });
@@ -182,9 +228,18 @@ describe('a collection of format version 1', () => {
     ['marks', { icons: { icons: [{ label: 'Soup', id: 'icon-1' }], size: 30, showLabels: false } }],
     [
       'picture',
-      { picture: { picture: 'hut', caption: 'Dusk', shows: 'contain', zoom: 2, enlarges: 'huts' } },
+      {
+        picture: {
+          picture: 'hut',
+          caption: 'Dusk',
+          fit: 'contain',
+          zoom: 2,
+          enlarges: 'huts',
+          tint: { opacity: 0.2 },
+        },
+      },
     ],
-    ['film', { film: { film: 'snow', poster: 'hut', plays: 'controls', focalPoint: point } }],
+    ['film', { film: { film: 'snow', poster: 'hut', playback: 'controls', focalPoint: point } }],
     ['group', {}],
   ])('a %s becomes its parts', (id, held) => {
     expect(heldBy(document?.tiles[id])).toMatchObject(held);

@@ -37,21 +37,56 @@ const each =
     return made;
   };
 
-const center = (value: unknown): unknown => (value === 'centre' ? 'center' : value);
-const lies = { inline: center, block: center };
+/** A value that is one of a table becomes what the table says. */
+const oneFor =
+  (table: Readonly<Record<string, string>>) =>
+  (value: unknown): unknown =>
+    typeof value === 'string' && Object.hasOwn(table, value) ? table[value] : value;
+
+const lie = oneFor({ centre: 'center', fill: 'stretch' });
+const lies = { inline: lie, block: lie };
 
 const COUNT = { minimum: 'min', most: 'max' };
 const arrangement = (value: unknown): unknown => renamed(inner(value), { gallery: 'rowHeights' });
 const inner = (value: unknown): unknown =>
   changed(value, {
     fluid: (own) => renamed(own, COUNT),
-    masonry: (own) => renamed(own, COUNT),
-    gallery: (own) => renamed(own, { least: 'min', most: 'max' }),
+    masonry: (own) => changed(renamed(own, COUNT), { order: oneFor({ kept: 'in-turn' }) }),
+    gallery: (own) =>
+      changed(renamed(own, { least: 'min', most: 'max' }), {
+        lastRow: oneFor({ justified: 'fill-width', 'at-most-target': 'keep-height' }),
+      }),
     mosaic: (own) => renamed(own, { ...COUNT, mostCrop: 'maxCrop' }),
   });
 const place = (value: unknown): unknown => changed(value, { fit: (fit) => changed(fit, lies) });
-const look = (value: unknown): unknown => changed(value, { spread: center, align: center });
-const badge = (value: unknown): unknown => changed(value, lies);
+
+const opacity = (value: unknown): unknown => renamed(value, { strength: 'opacity' });
+const paint = (value: unknown): unknown => changed(value, { stops: each(opacity), tint: opacity });
+const LOOK = {
+  ink: 'textColour',
+  outerShade: 'outerShadow',
+  innerShade: 'innerShadow',
+  textDirection: 'writingDirection',
+  headingTracking: 'headingLetterSpacing',
+  bodyTracking: 'bodyLetterSpacing',
+};
+const look = (value: unknown): unknown =>
+  renamed(
+    changed(value, {
+      fill: paint,
+      border: (border) => changed(border, { paint }),
+      outerShade: opacity,
+      innerShade: opacity,
+      spread: lie,
+      align: lie,
+      direction: oneFor({ down: 'column', along: 'row' }),
+      textDirection: oneFor({ inline: 'horizontal', block: 'vertical' }),
+    }),
+    LOOK,
+  );
+const motion = (value: unknown): unknown =>
+  renamed(changed(value, { points: oneFor({ near: 'zoom' }) }), { opens: 'entrance', points: 'hover' });
+const badge = (value: unknown): unknown => renamed(changed(value, lies), { ink: 'textColour' });
 const use = (value: unknown): unknown => renamed(value, { part: 'tile' });
 
 /** What the fields of each kind of tile became: the part, its field, and the fields that a part may lack. */
@@ -67,17 +102,25 @@ const PARTS: Readonly<Record<string, Parts>> = {
   marks: { icons: { marks: 'icons', markSize: 'size', showLabels: 'showLabels' } },
   action: { action: { label: 'words', address: 'address' } },
   picture: {
-    picture: Object.fromEntries(
-      ['picture', 'focalPoint', 'caption', 'shows', 'zoom', 'position', 'tint', 'enlarges'].map((field) => [
-        field,
-        field,
-      ]),
-    ),
+    picture: {
+      picture: 'picture',
+      focalPoint: 'focalPoint',
+      caption: 'caption',
+      shows: 'fit',
+      zoom: 'zoom',
+      position: 'position',
+      tint: 'tint',
+      enlarges: 'enlarges',
+    },
   },
   film: {
-    film: Object.fromEntries(
-      ['film', 'poster', 'focalPoint', 'caption', 'plays'].map((field) => [field, field]),
-    ),
+    film: {
+      film: 'film',
+      poster: 'poster',
+      focalPoint: 'focalPoint',
+      caption: 'caption',
+      plays: 'playback',
+    },
   },
 };
 
@@ -91,13 +134,19 @@ function partOf(kind: string, field: string): { readonly part: string; readonly 
 
 function tile(value: unknown): unknown {
   if (!isObject(value)) return value;
-  const common = changed(value, {
-    place,
-    look,
-    badges: each(badge),
-    recipe: use,
-    arrangement,
-  }) as Fields;
+  const common = renamed(
+    changed(value, {
+      place,
+      look,
+      badges: each(badge),
+      recipe: use,
+      arrangement,
+      motion,
+      tint: opacity,
+      plays: oneFor({ itself: 'automatic' }),
+    }),
+    { neverBelow: 'minimumWidth', withNext: 'keepWithNext' },
+  ) as Fields;
   const kind = String(common.kind);
   if (!Object.hasOwn(PARTS, kind)) return common;
   const parts = Object.keys(PARTS[kind] as Parts).map((part) => ({ id: part, kind: part }));
@@ -133,17 +182,22 @@ const table = (value: unknown): unknown => changed(value, { aside: each(each(til
 
 /**
  * From version 1 to 2: what a tile holds became a list of parts, each kind of tile a card that begins
- * with some; `part` of a recipe became `tile`; `least`, `most` and `centre` became CSS’s words. Fields
+ * with some; `part` of a recipe became `tile`; fields and their values got the words that the screen has
+ * for them, which are CSS’s where it has one. Fields
  * that are not known stay where they are, and what is not sound is left for the check to say.
  */
 export const fromVersion1 = (document: Readonly<Record<string, unknown>>): Record<string, unknown> => ({
-  ...(changed(document, {
-    arrangement,
-    bands: each(band),
-    tiles: each(tile),
-    recipes: each(recipe),
-    tables: each(table),
-  }) as Fields),
+  ...(renamed(
+    changed(document, {
+      arrangement,
+      bands: each(band),
+      look: (own) => renamed(own, { ground: 'background' }),
+      tiles: each(tile),
+      recipes: each(recipe),
+      tables: each(table),
+    }),
+    { accepted: 'ignored' },
+  ) as Fields),
   formatVersion: 2,
 });
 

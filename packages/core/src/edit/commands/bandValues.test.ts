@@ -119,7 +119,7 @@ test('hidden tiles stand aside when others are moved, and needs are set and take
   const moved = after(hidden, moveToCell(hidden, 't3', 0, { column: 1, row: 1 }).command);
   expect(moved.order).toEqual(['t1', 't3', 't2']);
   const needing = after(base, setNeverBelow(['t1'], 200.4), setWithNext(['t1'], true));
-  expect(needing.tiles.t1).toMatchObject({ neverBelow: 200, withNext: true });
+  expect(needing.tiles.t1).toMatchObject({ minimumWidth: 200, keepWithNext: true });
   expect(after(needing, setNeverBelow(['t1'], null), setWithNext(['t1'], false)).tiles.t1).toEqual(
     base.tiles.t1,
   );

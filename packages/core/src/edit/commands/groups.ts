@@ -26,7 +26,7 @@ export function groupTiles(ids: readonly TileId[], id: TileId, band: number): Co
     const group: GroupTile = {
       ...newGroup(id),
       place: { columnSpan, rowSpan, pin: null },
-      look: { fill: draft.look.ground, ink: 'auto', spread: 'start' },
+      look: { fill: draft.look.background, textColour: 'auto', spread: 'start' },
       arrangement: {
         ...emptyGroup(),
         columns: Array.from({ length: columnSpan }, () => '1fr'),

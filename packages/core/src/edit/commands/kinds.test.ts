@@ -87,8 +87,8 @@ describe('values of a kind', () => {
     const narrow = after(start, setOfKind('masonry', { count: 2 }, 1, 'band'));
     expect(masonryOf(bandAt(narrow, 500).arrangement)).toMatchObject({ count: 2, order: 'balanced' });
     expect(masonryOf(bandAt(narrow, 700).arrangement).count).toBe(3);
-    const all = after(narrow, setOfKind('masonry', { order: 'kept' }, 0, 'all'));
-    expect(masonryOf(bandAt(all, 500).arrangement)).toMatchObject({ count: 3, order: 'kept' });
+    const all = after(narrow, setOfKind('masonry', { order: 'in-turn' }, 0, 'all'));
+    expect(masonryOf(bandAt(all, 500).arrangement)).toMatchObject({ count: 3, order: 'in-turn' });
   });
 
   test('a break is inherited to narrower bands, a lock is not', () => {

@@ -36,14 +36,14 @@ const masonry = fc.record({
   ...counts,
   direction: fc.constantFrom('block' as const, 'inline' as const),
   laneSize: px,
-  order: fc.constantFrom('kept' as const, 'balanced' as const),
+  order: fc.constantFrom('in-turn' as const, 'balanced' as const),
   tolerance: px,
 });
 const rowHeights = fc.record({
   target: px,
   least: px,
   most: px,
-  lastRow: fc.constantFrom('justified' as const, 'at-most-target' as const),
+  lastRow: fc.constantFrom('fill-width' as const, 'keep-height' as const),
 });
 const mosaic = fc.record({
   ...counts,

@@ -9,7 +9,7 @@ import { makeRecipe } from '../recipes/commands.js';
 import { onLevel } from './level.js';
 import { removeTiles, setLook } from './tiles.js';
 import { sample } from '../../testing/sample.js';
-import { setAccepted } from './findings.js';
+import { setIgnored } from './findings.js';
 import { setArrangement } from './arrangement.js';
 import { setBandLook, inheritLook } from './bandLooks.js';
 import { setNamedLook } from './namedLooks.js';
@@ -38,12 +38,12 @@ describe('a command in a group', () => {
     expect(back.bands[0]?.looks ?? {}).toEqual({});
   });
 
-  test('adds the first recipe, named look and accepted finding of a collection', () => {
+  test('adds the first recipe, named look and ignored finding of a collection', () => {
     const made = run(grouped, onLevel('g', makeRecipe('t1', 'note', 'Note')));
     expect(made.recipes?.note?.name).toBe('Note');
     const look = { id: 'paper', kind: 'colour', name: 'Paper', value: '#f4f1ea' } as const;
     expect(Object.keys(run(grouped, onLevel('g', setNamedLook(look))).namedLooks ?? {})).not.toEqual([]);
-    expect(run(grouped, onLevel('g', setAccepted('empty', ['t1'], true))).accepted).toHaveLength(1);
+    expect(run(grouped, onLevel('g', setIgnored('empty', ['t1'], true))).ignored).toHaveLength(1);
   });
 
   test('leaves the collection’s own arrangement and order', () => {

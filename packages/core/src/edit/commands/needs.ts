@@ -7,8 +7,8 @@ export function setNeverBelow(ids: readonly TileId[], px: number | null): Comman
     for (const id of ids) {
       const tile = draft.tiles[id];
       if (!tile) continue;
-      if (px === null) delete tile.neverBelow;
-      else tile.neverBelow = Math.max(1, Math.round(px));
+      if (px === null) delete tile.minimumWidth;
+      else tile.minimumWidth = Math.max(1, Math.round(px));
     }
   };
 }
@@ -19,8 +19,8 @@ export function setWithNext(ids: readonly TileId[], belongs: boolean): Command {
     for (const id of ids) {
       const tile = draft.tiles[id];
       if (!tile) continue;
-      if (belongs) tile.withNext = true;
-      else delete tile.withNext;
+      if (belongs) tile.keepWithNext = true;
+      else delete tile.keepWithNext;
     }
   };
 }

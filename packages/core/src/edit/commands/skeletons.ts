@@ -75,7 +75,7 @@ function addGroup(draft: Draft, id: TileId, area: string, inside: readonly TileI
     ...newGroup(id),
     name: area.charAt(0).toUpperCase() + area.slice(1),
     place: { columnSpan: 1, rowSpan: 1, pin: null, area },
-    look: { fill: 'none', ink: 'auto', spread: 'start', radius: 0 },
+    look: { fill: 'none', textColour: 'auto', spread: 'start', radius: 0 },
     arrangement: {
       ...emptyGroup(),
       columns: ['1fr'],

@@ -9,7 +9,7 @@ import type { CollectionDocument, Tile } from '../../document/types.js';
 
 const start = [
   setLook(['t1'], { fill: '#123456', radius: 3 }),
-  setTile(['t1'], { motion: { opens: 'fade', points: 'lift' } }),
+  setTile(['t1'], { motion: { entrance: 'fade', hover: 'lift' } }),
   setSpan({ tiles: ['t2'], band: 1, setFor: 'band', columnSpan: 4 }),
 ].reduce(
   (document, command) => change(document, command).document,
@@ -47,7 +47,7 @@ describe('what a tile gives to others', () => {
   });
 
   test('its motion, and that it has none', () => {
-    expect(give('motion').tiles.t2?.motion).toEqual({ opens: 'fade', points: 'lift' });
+    expect(give('motion').tiles.t2?.motion).toEqual({ entrance: 'fade', hover: 'lift' });
     const back = change(
       give('motion'),
       transfer({ from: 't3', to: ['t2'], what: 'motion', band: 0, setFor: 'band' }),
@@ -58,6 +58,6 @@ describe('what a tile gives to others', () => {
   test('its place: fit and layer, not its cells', () => {
     const after = give('place');
     expect(spans(after, 0)).toEqual([1, 1]);
-    expect(after.tiles.t2?.place).toMatchObject({ area: null, layer: 0, fit: { inline: 'fill' } });
+    expect(after.tiles.t2?.place).toMatchObject({ area: null, layer: 0, fit: { inline: 'stretch' } });
   });
 });

@@ -18,7 +18,7 @@ const WHOLE: ReadonlySet<string> = new Set([
 /** Lists of texts that stand for something each, once. */
 const OF_NAMES: ReadonlySet<string> = new Set(['order', 'columns']);
 /** Lists whose entries are told apart by all they say. */
-const OF_FACTS: ReadonlySet<string> = new Set(['accepted', 'slots']);
+const OF_FACTS: ReadonlySet<string> = new Set(['ignored', 'slots']);
 
 /**
  * Joins two versions of a value: what one side changed is taken, field by field and entry by entry;

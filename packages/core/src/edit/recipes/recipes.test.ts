@@ -38,7 +38,7 @@ const run = (document: CollectionDocument, ...commands: Command[]) => {
 const text = (id: string, heading: string): Tile => cardWith('text', id, { heading });
 const three: CollectionDocument = {
   ...emptyDocument('Huts'),
-  tiles: { a: text('a', 'A'), b: text('b', 'B'), c: newTile('figure', 'c') },
+  tiles: { a: text('a', 'A'), b: text('b', 'B'), c: newTile('stat', 'c') },
   order: ['a', 'b', 'c'],
 };
 const use = (document: CollectionDocument, variant: string | null = null) => {
@@ -74,8 +74,8 @@ describe('a recipe', () => {
       setLook(['a'], { fill: '#24413f', headingSize: undefined, radius: 4 }),
       updateRecipe('a', freshId),
     );
-    expect(after.tiles.c?.look).toEqual({ fill: '#24413f', ink: 'auto', spread: 'end', radius: 4 });
-    expect(after.tiles.b?.look).toEqual({ fill: '#ffffff', ink: 'auto', spread: 'end', radius: 4 });
+    expect(after.tiles.c?.look).toEqual({ fill: '#24413f', textColour: 'auto', spread: 'end', radius: 4 });
+    expect(after.tiles.b?.look).toEqual({ fill: '#ffffff', textColour: 'auto', spread: 'end', radius: 4 });
     expect(heldBy(after.tiles.b)).toMatchObject({ heading: 'B' });
     const reset = run(after, resetToRecipe(['b'], ['fill']));
     expect(reset.tiles.b?.look.fill).toBe('#24413f');
@@ -120,7 +120,7 @@ describe('a recipe', () => {
         if (card?.kind !== 'group') return;
         card.order = ['a'];
         delete draft.tiles.b;
-        draft.tiles.s = newTile('figure', 's') as (typeof draft.tiles)[string];
+        draft.tiles.s = newTile('stat', 's') as (typeof draft.tiles)[string];
         card.order.push('s');
         card.arrangement.columnGap = 3;
       },

@@ -18,7 +18,7 @@ export const STARTER_TILES: readonly Recipe[] = [
       variant('Bread', { fill: PAINT.BREAD }),
       variant('Lake', { fill: PAINT.LAKE }),
       variant('Fir', { fill: PAINT.FIR }),
-      variant('Line', { fill: 'none', ink: '#1d2b2a', border: { width: 1, paint: '#9db0aa' } }),
+      variant('Line', { fill: 'none', textColour: '#1d2b2a', border: { width: 1, paint: '#9db0aa' } }),
     ],
   ),
   recipe(
@@ -44,7 +44,7 @@ export const STARTER_TILES: readonly Recipe[] = [
         spread: 'between',
         headingSize: { from: 28, to: 52, fromWidth: 360, toWidth: 1440 },
         headingLineHeight: 1.04,
-        headingTracking: -0.025,
+        headingLetterSpacing: -0.025,
         padding: 26,
       },
       [3, 2],
@@ -67,7 +67,7 @@ export const STARTER_TILES: readonly Recipe[] = [
     'figure',
     'Big figure',
     card(
-      'figure',
+      'stat',
       { name: 'Figure' },
       { figure: '184', label: 'beds, all with a blanket' },
       { fill: PAINT.FIR, headingSize: 46 },
@@ -82,10 +82,10 @@ export const STARTER_TILES: readonly Recipe[] = [
     'figure-line',
     'Figure on a line',
     card(
-      'figure',
+      'stat',
       { name: 'Figure' },
       { figure: '31', label: 'work days a year' },
-      { fill: PAINT.BREAD, direction: 'along', align: 'center', spread: 'between', gap: 16, headingSize: 40 },
+      { fill: PAINT.BREAD, direction: 'row', align: 'center', spread: 'between', gap: 16, headingSize: 40 },
       [2, 1],
     ),
     [variant('Night', { fill: PAINT.NIGHT }), variant('Lake', { fill: PAINT.LAKE })],
@@ -94,7 +94,7 @@ export const STARTER_TILES: readonly Recipe[] = [
     'glow',
     'Glowing figure',
     card(
-      'figure',
+      'stat',
       { name: 'Figure' },
       { figure: '−17°', label: 'at the door, on average' },
       {
@@ -107,7 +107,7 @@ export const STARTER_TILES: readonly Recipe[] = [
             { colour: '#112825', at: 0.75 },
           ],
         },
-        innerShade: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', strength: 0.14 },
+        innerShadow: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', opacity: 0.14 },
         headingSize: 44,
       },
     ),
@@ -175,7 +175,7 @@ export const STARTER_TILES: readonly Recipe[] = [
       'picture',
       { name: 'Picture' },
       { picture: { caption: 'First light on the pass' } },
-      { fill: '#67898b', ink: '#ffffff' },
+      { fill: '#67898b', textColour: '#ffffff' },
       [2, 1],
     ),
   ),
@@ -189,7 +189,7 @@ export const STARTER_TILES: readonly Recipe[] = [
       {
         fill: PAINT.SNOW,
         padding: 12,
-        outerShade: { x: 0, y: 6, blur: 20, spread: -8, colour: '#17302d', strength: 0.35 },
+        outerShadow: { x: 0, y: 6, blur: 20, spread: -8, colour: '#17302d', opacity: 0.35 },
       },
       [2, 2],
     ),
@@ -223,11 +223,11 @@ export const STARTER_TILES: readonly Recipe[] = [
       'action',
       { name: 'Action' },
       { action: { words: 'Ask for a bunk', address: '#book' } },
-      { fill: PAINT.NIGHT, ink: '#f0c9a4' },
+      { fill: PAINT.NIGHT, textColour: '#f0c9a4' },
     ),
     [
-      variant('Larch', { fill: '#8f3f22', ink: '#fff1e6' }),
-      variant('Line', { fill: 'none', ink: '#17302d', border: { width: 2, paint: '#17302d' } }),
+      variant('Larch', { fill: '#8f3f22', textColour: '#fff1e6' }),
+      variant('Line', { fill: 'none', textColour: '#17302d', border: { width: 2, paint: '#17302d' } }),
     ],
   ),
   recipe(
@@ -255,7 +255,7 @@ export const STARTER_TILES: readonly Recipe[] = [
       { heading: 'Night sky' },
       {
         fill: '#132634',
-        textDirection: 'block',
+        writingDirection: 'vertical',
         spread: 'center',
         align: 'center',
         headingSize: 24,
@@ -265,5 +265,9 @@ export const STARTER_TILES: readonly Recipe[] = [
     ),
     [variant('Dawn', { fill: '#f3e0cc' })],
   ),
-  recipe('film', 'Film', card('film', { name: 'Film' }, {}, { fill: '#22303c', ink: '#ffffff' }, [2, 1])),
+  recipe(
+    'film',
+    'Film',
+    card('film', { name: 'Film' }, {}, { fill: '#22303c', textColour: '#ffffff' }, [2, 1]),
+  ),
 ];

@@ -178,7 +178,7 @@ function speaking(
   const base = sample([[1, 1]], 2);
   const [a = '', b = '', c = '', d = '', e = '', f = '', g = '', h = '', i = '', j = '', k = '', l = ''] =
     texts;
-  const badge = { words: l, inline: 'end', block: 'start', fill: '#ffffff', ink: '#000000' } as const;
+  const badge = { words: l, inline: 'end', block: 'start', fill: '#ffffff', textColour: '#000000' } as const;
   const tiles: Record<string, Tile> = {
     t1: {
       ...cardWith('text', 't1', { eyebrow: a, heading: `${b}.`, text: c }),
@@ -186,7 +186,7 @@ function speaking(
       link: '#x',
     },
     t2: cardWith('quote', 't2', { quote: d, source: e }),
-    t3: cardWith('figure', 't3', { figure: f, label: g }),
+    t3: cardWith('stat', 't3', { figure: f, label: g }),
     t4: cardWith('action', 't4', { action: { words: h, address: '#y' } }),
     t5: cardWith('text', 't5', {
       heading: 'H',

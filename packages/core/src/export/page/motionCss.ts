@@ -4,15 +4,15 @@ import { allTiles } from '../../document/levels.js';
 import { ruleCss, tileSelector } from '../../engine/css/rule.js';
 import type { CollectionDocument, Motion } from '../../document/types.js';
 
-const OPENS: Readonly<Record<Exclude<Motion['opens'], 'none'>, string>> = {
+const ENTRANCES: Readonly<Record<Exclude<Motion['entrance'], 'none'>, string>> = {
   fade: 'opacity: 0;',
   rise: 'opacity: 0;\n    translate: 0 24px;',
   grow: 'opacity: 0;\n    scale: 0.94;',
 };
 
-const POINTS: Readonly<Record<Exclude<Motion['points'], 'none'>, Readonly<Record<string, string>>>> = {
+const HOVERS: Readonly<Record<Exclude<Motion['hover'], 'none'>, Readonly<Record<string, string>>>> = {
   lift: { translate: '0 -4px' },
-  near: { scale: '1.02' },
+  zoom: { scale: '1.02' },
 };
 
 /**
@@ -20,22 +20,22 @@ const POINTS: Readonly<Record<Exclude<Motion['points'], 'none'>, Readonly<Record
  * the order of the source by themselves where the browser can count siblings.
  */
 export function motionCss(document: CollectionDocument): string[] {
-  const ids = (of: 'opens' | 'points', kind: string) =>
+  const ids = (of: 'entrance' | 'hover', kind: string) =>
     allTiles(document).filter((id) => document.tiles[id]?.motion?.[of] === kind);
-  const opens = (Object.keys(OPENS) as (keyof typeof OPENS)[]).filter(
-    (kind) => ids('opens', kind).length > 0,
+  const entrances = (Object.keys(ENTRANCES) as (keyof typeof ENTRANCES)[]).filter(
+    (kind) => ids('entrance', kind).length > 0,
   );
-  const points = (Object.keys(POINTS) as (keyof typeof POINTS)[]).filter(
-    (kind) => ids('points', kind).length > 0,
+  const hovers = (Object.keys(HOVERS) as (keyof typeof HOVERS)[]).filter(
+    (kind) => ids('hover', kind).length > 0,
   );
   const before = selectorsBefore(document);
-  const paired = opens
-    .flatMap((kind) => ids('opens', kind))
+  const paired = entrances
+    .flatMap((kind) => ids('entrance', kind))
     .filter((id) => (before.get(id) ?? []).length > 0);
   const rules = [
-    ...opens.map((kind) =>
+    ...entrances.map((kind) =>
       ruleCss({
-        selector: ids('opens', kind).map(tileSelector).join(',\n'),
+        selector: ids('entrance', kind).map(tileSelector).join(',\n'),
         declarations: {
           animation: `${kind} 480ms cubic-bezier(0.2, 0.7, 0.3, 1) backwards`,
           'animation-delay': 'calc(sibling-index() * 55ms)',
@@ -47,8 +47,8 @@ export function motionCss(document: CollectionDocument): string[] {
       selector: paired.map(tileSelector).join(',\n'),
       declarations: paired.length > 0 ? { 'animation-delay': 'calc(sibling-index() / 2 * 55ms)' } : {},
     }),
-    ...points.flatMap((kind) => {
-      const selectors = ids('points', kind).map(tileSelector);
+    ...hovers.flatMap((kind) => {
+      const selectors = ids('hover', kind).map(tileSelector);
       return [
         ruleCss({
           selector: selectors.join(',\n'),
@@ -56,7 +56,7 @@ export function motionCss(document: CollectionDocument): string[] {
         }),
         ruleCss({
           selector: selectors.map((selector) => `${selector}:is(:hover, :focus-within)`).join(',\n'),
-          declarations: POINTS[kind],
+          declarations: HOVERS[kind],
         }),
       ];
     }),
@@ -65,14 +65,18 @@ export function motionCss(document: CollectionDocument): string[] {
     const tile = document.tiles[id];
     const media = tile && mediaOf(tile);
     return (
-      media && 'film' in media && media.film !== null && media.plays === 'itself' && media.poster !== null
+      media &&
+      'film' in media &&
+      media.film !== null &&
+      media.playback === 'automatic' &&
+      media.poster !== null
     );
   });
   return [
     ...(rules.length > 0
       ? [`@media (prefers-reduced-motion: no-preference) {\n${rules.join('\n').replace(/^(?=.)/gm, '  ')}\n}`]
       : []),
-    ...opens.map((kind) => `@keyframes ${kind} {\n  from {\n    ${OPENS[kind]}\n  }\n}`),
+    ...entrances.map((kind) => `@keyframes ${kind} {\n  from {\n    ${ENTRANCES[kind]}\n  }\n}`),
     ...(films.length > 0
       ? [
           `@media (prefers-reduced-motion: reduce) {\n${ruleCss({

@@ -3,7 +3,7 @@ import { documentIn } from '../../document/bandLooks.js';
 import { allTiles } from '../../document/levels.js';
 import { selectorsBefore } from '../../arrangements/questions.js';
 import { COLLECTION, type BandCss } from './bandCss.js';
-import { contentCss, groundColour, namedRule } from '../../parts/contentCss.js';
+import { contentCss, backgroundColour, namedRule } from '../../parts/contentCss.js';
 import { hasEnlarged } from '../../parts/enlarge.js';
 import { enlargeCss } from './enlargeParts.js';
 import { FAMILIES, familiesOf } from '../../parts/families.js';
@@ -37,7 +37,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
   const parts = [
     namedRule(':root', document),
     ruleCss({ selector: ':root', declarations: sizes.widest }),
-    ruleCss({ selector: 'html', declarations: { background: groundColour(document) } }),
+    ruleCss({ selector: 'html', declarations: { background: backgroundColour(document) } }),
     ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
     ruleCss({
       selector: COLLECTION,

@@ -69,8 +69,8 @@ describe('motion', () => {
   test('is only for those who did not ask for less, and for the tiles that have it', () => {
     const moving = run(
       texts('a', 'b', 'c'),
-      setTile(['a', 'b'], { motion: { opens: 'rise', points: 'none' } }),
-      setTile(['c'], { motion: { opens: 'none', points: 'lift' } }),
+      setTile(['a', 'b'], { motion: { entrance: 'rise', hover: 'none' } }),
+      setTile(['c'], { motion: { entrance: 'none', hover: 'lift' } }),
     );
     const [media = '', keyframes = '', ...rest] = motionCss(moving);
     expect(rest).toEqual([]);
@@ -87,6 +87,6 @@ describe('motion', () => {
     expect(motionCss(document).join()).toMatch(
       /prefers-reduced-motion: reduce[\s\S]*\[data-tile="f"\] > video[\s\S]*visibility: hidden/,
     );
-    expect(motionCss(run(document, hold(['f'], { film: { plays: 'controls' } })))).toEqual([]);
+    expect(motionCss(run(document, hold(['f'], { film: { playback: 'controls' } })))).toEqual([]);
   });
 });

@@ -38,7 +38,7 @@ describe('the page', () => {
   const hostile = '<script>alert("1")</script> & "quotes"';
   const all = withTiles(
     cardWith('text', 't', { eyebrow: hostile, heading: hostile, text: `One\n\n${hostile}` }),
-    cardWith('figure', 's', { figure: hostile, label: '' }),
+    cardWith('stat', 's', { figure: hostile, label: '' }),
     cardWith('quote', 'q', { quote: hostile, source: hostile }),
     cardWith('action', 'a', { action: { words: hostile, address: 'https://example.org/?a=1&b="2"' } }),
     pictureTile(),

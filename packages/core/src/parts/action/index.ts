@@ -16,7 +16,7 @@ export const action: PartKind<ActionPart> = {
   ],
   css: (look) => ({
     flow: `a.action {
-${largeCss(look, { weight: 620, size: typeSizeCss(look.headingSize), lineHeight: 1.15, tracking: -0.012 })}
+${largeCss(look, { weight: 620, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
   text-decoration: none;
 }
 a.action:hover {

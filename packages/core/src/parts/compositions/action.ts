@@ -11,7 +11,7 @@ export const action: Start = {
   parts: ['action'],
   begins: { action: { words: 'Go there' } },
   flows: true,
-  inks: true,
+  takesTextColour: true,
   isLink: true,
   write: ({ tile, is, badges }) => {
     const [{ words, address }] = tile.parts as readonly [ActionPart];

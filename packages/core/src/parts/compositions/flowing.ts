@@ -10,19 +10,19 @@ export const text: Start = {
   parts: ['eyebrow', 'heading', 'text'],
   begins: { heading: { words: 'A heading' } },
   flows: true,
-  inks: true,
+  takesTextColour: true,
   write: (content) => element('article', content.is, inOrder(content)),
 };
 
-export const figure: Start = {
-  name: 'figure',
+export const stat: Start = {
+  name: 'stat',
   className: 'stat',
   title: 'Stat',
   parts: ['figure', 'label'],
   begins: { figure: { words: '0' }, label: { words: 'of something' } },
   elements: { label: 'span' },
   flows: true,
-  inks: true,
+  takesTextColour: true,
   write: (content) => element('p', content.is, inOrder(content)),
 };
 
@@ -34,7 +34,7 @@ export const quote: Start = {
   begins: { quote: { words: 'What somebody said.' } },
   elements: { source: 'figcaption' },
   flows: true,
-  inks: true,
+  takesTextColour: true,
   // The source of a figure is the last thing in it.
   write: ({ is, parts: [words = [], ...rest], cover, badges }) =>
     element('figure', is, [...words, cover, ...badges, ...rest.flat()]),
@@ -47,6 +47,6 @@ export const apart: Composition = {
   title: 'Card',
   parts: [],
   flows: true,
-  inks: true,
+  takesTextColour: true,
   write: (content) => element('article', content.is, inOrder(content)),
 };

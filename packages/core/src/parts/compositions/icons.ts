@@ -12,7 +12,7 @@ export const icons: Start = {
   title: 'Marks',
   parts: ['icons'],
   flows: true,
-  inks: true,
+  takesTextColour: true,
   write: ({ document, tile, sources, is, cover, badges }) => {
     const items = itemsOf(tile.parts[0] as IconsPart, document, sources);
     return cover === undefined && badges.length === 0
@@ -21,7 +21,7 @@ export const icons: Start = {
   },
   /** A row of icons in a tile that holds more beside it is spread as the tile is. */
   rules: ({ look, badges, link }, { at }) => {
-    const along = SPREAD[look.align === 'fill' || !look.align ? 'start' : look.align];
+    const along = SPREAD[look.align === 'stretch' || !look.align ? 'start' : look.align];
     const isInside = badges !== undefined || link !== undefined;
     return isInside
       ? [

@@ -1,12 +1,12 @@
 import { partKindOf } from '../index.js';
 import { action } from './action.js';
-import { apart, figure, quote, text } from './flowing.js';
+import { apart, stat, quote, text } from './flowing.js';
 import { icons } from './icons.js';
 import { film, picture } from './media.js';
 import type { Card, Part, PartName, Tile } from '../../document/types.js';
 import type { Composition, CompositionName, Start } from '../part.js';
 
-const COMPOSITIONS: readonly Start[] = [text, picture, figure, quote, icons, action, film];
+const COMPOSITIONS: readonly Start[] = [text, picture, stat, quote, icons, action, film];
 
 /** What a card can begin as, in the order in which it is offered. */
 export const compositions = (): readonly Start[] => COMPOSITIONS;
@@ -46,8 +46,9 @@ export const flows = (tile: Tile): boolean => tile.kind === 'card' && compositio
 export const isBare = (tile: Tile): boolean =>
   tile.kind === 'card' && compositionOf(tile).isBare?.(tile) === true;
 
-/** Whether a tile has words that take its ink. */
-export const inks = (tile: Tile): boolean => tile.kind === 'group' || compositionOf(tile).inks;
+/** Whether a tile has words that take its text colour. */
+export const takesTextColour = (tile: Tile): boolean =>
+  tile.kind === 'group' || compositionOf(tile).takesTextColour;
 
 /** Whether a tile's element is itself a link, so that it leads nowhere else. */
 export const isLink = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile).isLink === true;

@@ -15,7 +15,7 @@ export const picture: Start = {
   title: 'Picture',
   parts: ['picture'],
   flows: false,
-  inks: false,
+  takesTextColour: false,
   isBare: isBarePicture,
   write: ({ document, tile, sources, is, cover, badges }) => {
     const part = tile.parts[0] as PicturePart;
@@ -36,7 +36,7 @@ export const film: Start = {
   title: 'Film',
   parts: ['film'],
   flows: false,
-  inks: true,
+  takesTextColour: true,
   write: ({ document, tile, sources, is, cover, badges }) => {
     const part = tile.parts[0] as FilmPart;
     const video = videoOf(part, document, tile, sources);

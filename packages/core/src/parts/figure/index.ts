@@ -9,7 +9,7 @@ import type { PartKind } from '../part.js';
 const TIMES = 1.7;
 
 const figureCss = (look: CollectionLook, selector: string) => `${selector} {
-${largeCss(look, { weight: 680, size: timesCss(look.headingSize, TIMES), lineHeight: 1, tracking: -0.035 })}
+${largeCss(look, { weight: 680, size: timesCss(look.headingSize, TIMES), lineHeight: 1, letterSpacing: -0.035 })}
 }
 `;
 

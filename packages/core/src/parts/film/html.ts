@@ -21,6 +21,6 @@ export function videoOf(
     muted: true,
     loop: true,
     playsinline: true,
-    ...(part.plays === 'itself' ? { autoplay: true } : { controls: true, preload: 'metadata' }),
+    ...(part.playback === 'automatic' ? { autoplay: true } : { controls: true, preload: 'metadata' }),
   });
 }

@@ -27,9 +27,9 @@ export const film: PartKind<FilmPart> = {
     poster: orNull(id),
     focalPoint: point,
     caption: words,
-    plays: oneOf(['itself', 'controls'], 'How a film plays'),
+    playback: oneOf(['automatic', 'controls'], 'How a film playback'),
   },
-  empty: { film: null, poster: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '', plays: 'itself' },
+  empty: { film: null, poster: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '', playback: 'automatic' },
   html: (part, { document, tile, sources, attributes: own }) => {
     const video = videoOf(part, document, tile, sources);
     return video ? [element('figure', { class: 'film', ...own }, [video, captionOf(part)])] : [];

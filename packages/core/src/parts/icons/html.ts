@@ -26,7 +26,7 @@ export const itemsOf = (
     return element('li', {}, address ? [element('a', { href: hrefOf(address) }, inside)] : inside);
   });
 
-/** Icons are drawn with strokes of the ink's colour. */
+/** Icons are drawn with strokes of the text colour. */
 const drawing = ({ shapes }: IconAsset, size: number): PageElement =>
   element(
     'svg',

@@ -10,7 +10,7 @@ export function isBarePicture(tile: Tile): boolean {
     part.caption === '' &&
     (tile.badges ?? []).length === 0 &&
     (part.zoom ?? 1) === 1 &&
-    (part.tint?.strength ?? 0) === 0 &&
+    (part.tint?.opacity ?? 0) === 0 &&
     tile.link === undefined &&
     part.enlarges === undefined
   );

@@ -15,13 +15,13 @@ export const picture: PartKind<PicturePart> = {
     picture: orNull(id),
     focalPoint: point,
     caption: words,
-    shows: oneOf(['cover', 'contain'], 'How a picture shows'),
+    fit: oneOf(['cover', 'contain'], 'How a picture fit'),
     zoom: number(1, LIMITS.zoom, 'A zoom'),
     position: point,
     tint,
     enlarges: text(60, 'The name of a set of pictures', 1),
   },
-  optional: ['shows', 'zoom', 'position', 'tint', 'enlarges'],
+  optional: ['fit', 'zoom', 'position', 'tint', 'enlarges'],
   empty: { picture: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '' },
   html: (part, { document, tile, sources, attributes: own }) => {
     const asset = part.picture === null ? undefined : document.pictures[part.picture];

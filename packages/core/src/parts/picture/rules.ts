@@ -7,21 +7,21 @@ import type { RulesInput } from '../part.js';
 
 /** How a picture is cropped and tinted in its place. */
 export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput): Rule[] {
-  const { zoom = 1, tint, shows = 'cover', position = part.focalPoint } = part;
+  const { zoom = 1, tint, fit = 'cover', position = part.focalPoint } = part;
   const picture = part.picture === null ? undefined : known.pictures[part.picture];
   const isBare = isBarePicture(tile);
   return [
     {
       selector: isBare ? at : `${at} > img`,
       declarations: {
-        ...(shows === 'contain' && { 'object-fit': 'contain' }),
+        ...(fit === 'contain' && { 'object-fit': 'contain' }),
         'object-position': pointCss(position),
         // A smaller variant has whole px, and so not quite the picture's aspect.
         ...(picture && { 'aspect-ratio': `${picture.inlineSize} / ${picture.blockSize}` }),
         ...(zoom !== 1 && { scale: String(zoom), 'transform-origin': pointCss(position) }),
       },
     },
-    ...(picture?.placeholder && shows === 'cover' && typeof tile.look.fill === 'string'
+    ...(picture?.placeholder && fit === 'cover' && typeof tile.look.fill === 'string'
       ? [
           {
             selector: at,
@@ -31,7 +31,7 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
           },
         ]
       : []),
-    ...(tint && tint.strength > 0 && !isBare
+    ...(tint && tint.opacity > 0 && !isBare
       ? [
           {
             selector: `${at}::after`,
@@ -39,7 +39,7 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
               content: '""',
               position: 'absolute',
               inset: '0',
-              background: faintCss(tint.colour, tint.strength),
+              background: faintCss(tint.colour, tint.opacity),
             },
           },
         ]

@@ -7,7 +7,7 @@ import type { CollectionLook, QuotePart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
 const quoteCss = (look: CollectionLook, selector: string) => `${selector} {
-${largeCss(look, { weight: 560, size: typeSizeCss(look.headingSize), lineHeight: 1.22, tracking: -0.012 })}
+${largeCss(look, { weight: 560, size: typeSizeCss(look.headingSize), lineHeight: 1.22, letterSpacing: -0.012 })}
   text-wrap: pretty;
 }
 `;

@@ -8,15 +8,15 @@ export const largeCss = (
     weight,
     size,
     lineHeight,
-    tracking,
+    letterSpacing,
   }: {
     readonly weight: number;
     readonly size: string;
     readonly lineHeight: number;
-    readonly tracking: number;
+    readonly letterSpacing: number;
   },
 ): string => `  font-family: ${familyCss(look.headingFamily)};
   font-size: ${size};
   font-weight: ${weight};
   line-height: ${lineHeight};
-  letter-spacing: ${tracking}em;`;
+  letter-spacing: ${letterSpacing}em;`;

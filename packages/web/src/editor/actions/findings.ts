@@ -1,5 +1,5 @@
 import type { CollectionDocument, Finding, TileId } from '@noria/core';
-import { entered, findingOpened, needleMoved, shown, taken } from '../editorSlice';
+import { entered, findingOpened, needleMoved, shown, tilesSelected } from '../editorSlice';
 import { selectShown } from '../document/selectors';
 import { announce } from '../../ui/notices/noticesSlice';
 import type { AppThunk } from '../state';
@@ -26,7 +26,7 @@ export const showFinding =
     dispatch(needleMoved(finding.worst));
     dispatch(entered(null));
     for (const id of trailTo(selectShown(getState()), finding.level)) dispatch(entered(id));
-    dispatch(taken(finding.tiles));
+    dispatch(tilesSelected(finding.tiles));
     dispatch(shown('findings'));
     dispatch(findingOpened(finding.id));
     dispatch(announce(`${finding.worst} px: ${finding.title}. ${finding.reason}`));

@@ -1,6 +1,6 @@
 import { groupTiles, ungroup } from '@noria/core';
 import { announce } from '../../ui/notices/noticesSlice';
-import { entered, taken } from '../editorSlice';
+import { entered, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSelected } from '../selectors';
 import { freshId } from './freshId';
@@ -14,7 +14,7 @@ export const groupSelected = (): AppThunk => (dispatch, getState) => {
   const id = freshId('group');
   const ids = tiles.map((tile) => tile.id);
   if (!dispatch(runHere(COMMAND_WORDS.group, groupTiles(ids, id, selectBand(getState()).index)))) return;
-  dispatch(taken([id]));
+  dispatch(tilesSelected([id]));
   dispatch(
     announce(`${tiles.length} ${tiles.length === 1 ? 'tile' : 'tiles'} in a group. Press Enter to open it.`),
   );
@@ -26,7 +26,7 @@ export const takeApart = (): AppThunk => (dispatch, getState) => {
   if (groups.length === 0) return;
   const inside = groups.flatMap((group) => (group.kind === 'group' ? group.order : []));
   dispatch(runHere(COMMAND_WORDS.ungroup, (draft) => groups.forEach(({ id }) => ungroup(id)(draft))));
-  dispatch(taken(inside));
+  dispatch(tilesSelected(inside));
   dispatch(announce(`Ungrouped; ${inside.length} tiles selected.`));
 };
 
@@ -35,6 +35,6 @@ export const enterGroup = (): AppThunk => (dispatch, getState) => {
   const [tile] = selectSelected(getState());
   if (tile?.kind !== 'group') return;
   dispatch(entered(tile.id));
-  if (tile.order[0] !== undefined) dispatch(taken([tile.order[0]]));
+  if (tile.order[0] !== undefined) dispatch(tilesSelected([tile.order[0]]));
   dispatch(announce(`In the group “${tile.name}”. Escape leaves it.`));
 };

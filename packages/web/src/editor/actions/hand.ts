@@ -1,5 +1,5 @@
 import { neighbour, type TileId } from '@noria/core';
-import { entered, taken } from '../editorSlice';
+import { entered, tilesSelected } from '../editorSlice';
 import { selectSelected, selectLayout, selectTrail, selectView } from '../selectors';
 import { announce } from '../../ui/notices/noticesSlice';
 import type { AppThunk } from '../state';
@@ -13,7 +13,7 @@ export const takeTowards =
     const from = tiles.find(({ id }) => id === selectSelected(state).at(-1)?.id);
     const best = from ? neighbour(tiles, from, dx, dy) : tiles[0];
     if (!best) return null;
-    dispatch(taken([best.id]));
+    dispatch(tilesSelected([best.id]));
     return best.id;
   };
 
@@ -27,24 +27,24 @@ export const takeMoreTowards =
     const from = tiles.find(({ id }) => id === selected.at(-1));
     const best = from ? neighbour(tiles, from, dx, dy) : tiles[0];
     if (!best) return;
-    dispatch(taken([...selected.filter((id) => id !== best.id), best.id]));
+    dispatch(tilesSelected([...selected.filter((id) => id !== best.id), best.id]));
     dispatch(announce(`${selectSelected(getState()).length} tiles selected.`));
   };
 
 export const takeAll = (): AppThunk => (dispatch, getState) => {
   const { order } = selectView(getState());
-  dispatch(taken(order));
+  dispatch(tilesSelected(order));
   dispatch(announce(`${order.length} tiles selected.`));
 };
 
 /** Lets go of what is selected; with nothing selected, leaves the group that one is in. */
 export const letGo = (): AppThunk => (dispatch, getState) => {
   const state = getState();
-  if (selectSelected(state).length > 0) dispatch(taken([]));
+  if (selectSelected(state).length > 0) dispatch(tilesSelected([]));
   else if (selectTrail(state).length > 0) {
     const trail = selectTrail(state);
     dispatch(entered(trail.at(-2) ?? null));
-    dispatch(taken([trail.at(-1) as TileId]));
+    dispatch(tilesSelected([trail.at(-1) as TileId]));
     dispatch(announce('Left the group.'));
   }
 };

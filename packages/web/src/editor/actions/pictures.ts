@@ -17,7 +17,7 @@ import {
 import { readFilm, uploadFilm } from '../../api/films';
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { busyWith, takenBare } from '../editorSlice';
+import { busyWith, tilesSelectedBare } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -83,7 +83,7 @@ export const takePictures =
     });
     const many = pictures.length > 1;
     dispatch(runHere(many ? `Add ${pictures.length} pictures` : 'Picture', command));
-    dispatch(takenBare(tiles));
+    dispatch(tilesSelectedBare(tiles));
     const fresh = tiles.length - slots.length;
     dispatch(
       announce(
@@ -172,7 +172,7 @@ const addFilm =
           setPart([id], part, { film: film.id, poster: poster.id })(draft);
         }),
       );
-      dispatch(takenBare([id]));
+      dispatch(tilesSelectedBare([id]));
       dispatch(announce(`${film.name} was added and selected.`));
     } catch (error) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));

@@ -13,7 +13,7 @@ import {
 } from '@noria/core';
 import { newId } from '../../api/ids';
 import { announce } from '../../ui/notices/noticesSlice';
-import { takenBare } from '../editorSlice';
+import { tilesSelectedBare } from '../editorSlice';
 import { runHere } from '../here';
 import { selectSelected, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -59,7 +59,7 @@ export const takeRecipe =
         }),
       ),
     );
-    dispatch(takenBare([root]));
+    dispatch(tilesSelectedBare([root]));
     dispatch(announce(`${recipe.name} was added and selected.`));
   };
 

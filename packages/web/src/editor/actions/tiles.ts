@@ -16,7 +16,7 @@ import {
 } from '@noria/core';
 import { outcome } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
-import { drawnChosen, taken, takenBare } from '../editorSlice';
+import { drawnChosen, tilesSelected, tilesSelectedBare } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSelected, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -37,7 +37,7 @@ export const addNewTile =
     const id = freshId(kind);
     if (!dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))))) return;
     dispatch(drawnChosen(kind));
-    dispatch(taken([id]));
+    dispatch(tilesSelected([id]));
     dispatch(announce(`${titleOf(kind)} tile added and selected.`));
   };
 
@@ -64,7 +64,7 @@ export const drawTile =
     const id = freshId(kind);
     if (!dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))))) return;
     dispatch(drawnChosen(kind));
-    dispatch(takenBare([id]));
+    dispatch(tilesSelectedBare([id]));
     dispatch(
       announce(`${titleOf(kind)} tile of ${cells.columnSpan} by ${cells.rowSpan} drawn and selected.`),
     );
@@ -88,7 +88,7 @@ export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
   });
   if (!dispatch(runHere(COMMAND_WORDS.duplicate, (draft) => commands.forEach((command) => command(draft)))))
     return;
-  dispatch(taken(copies));
+  dispatch(tilesSelected(copies));
   dispatch(announce(`${named(tiles)} duplicated; the copy is selected.`));
 };
 
@@ -96,7 +96,7 @@ export const deleteTiles = (): AppThunk => (dispatch, getState) => {
   const tiles = selectSelected(getState());
   if (tiles.length === 0) return;
   dispatch(runHere(COMMAND_WORDS.delete, removeTiles(tiles.map(({ id }) => id))));
-  dispatch(taken([]));
+  dispatch(tilesSelected([]));
   dispatch(announce(`${named(tiles)} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
 };
 
@@ -125,7 +125,7 @@ export const pasteText =
       return id;
     });
     if (!dispatch(runHere('Paste', command))) return true;
-    dispatch(takenBare(ids));
+    dispatch(tilesSelectedBare(ids));
     dispatch(announce(`${ids.length === 1 ? 'A tile was' : `${ids.length} tiles were`} pasted.`));
     return true;
   };

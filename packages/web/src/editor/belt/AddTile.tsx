@@ -5,14 +5,14 @@ import { useAppDispatch } from '../hooks';
 import { Button } from '../../ui/Button';
 import { TAKEN_TYPES } from '../pictures/upload';
 import { orderChosen } from '../pictures/uploadsSlice';
-import { shown, taken } from '../editorSlice';
+import { shown, tilesSelected } from '../editorSlice';
 import { addNewTile } from '../actions/tiles';
 import { addPictures } from '../actions/pictures';
 
 const STARTS: readonly { readonly what: TileStart; readonly label: string; readonly is: string }[] = [
   { what: 'text', label: 'Text', is: 'heading and words' },
   { what: 'picture', label: 'Picture', is: 'crops to fill' },
-  { what: 'figure', label: 'Stat', is: 'big figure and label' },
+  { what: 'stat', label: 'Stat', is: 'big figure and label' },
   { what: 'quote', label: 'Quote', is: 'words and who said them' },
   { what: 'icons', label: 'Marks', is: 'a row of icons or logos' },
   { what: 'action', label: 'Action', is: 'leads somewhere' },
@@ -88,7 +88,7 @@ export function AddTile({ label }: { label: string }) {
           <DropdownMenu.Item
             className="flex h-7 items-center justify-between gap-4 rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
             onSelect={() => {
-              dispatch(taken([]));
+              dispatch(tilesSelected([]));
               dispatch(shown('recipes'));
             }}
           >

@@ -1,12 +1,12 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { inkOf, mainWords, mediaOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
+import { textColourOf, mainWords, mediaOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { addressFor } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectBand, selectSavedView } from '../selectors';
 import { fillShown } from '../looks/fillShown';
-import { taken, toggled } from '../editorSlice';
+import { tilesSelected, toggled } from '../editorSlice';
 
 interface BeltTileProps {
   readonly tile: Tile;
@@ -46,13 +46,13 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
         aria-pressed={held}
         aria-label={`${number}, ${tile.name}${hidden ? ', hidden here' : ''}`}
         className={`group grid w-full touch-none gap-1.5 rounded-s text-left ${isDragging ? 'opacity-80' : ''}`}
-        onClick={(event) => dispatch(event.shiftKey ? toggled(tile.id) : taken([tile.id]))}
+        onClick={(event) => dispatch(event.shiftKey ? toggled(tile.id) : tilesSelected([tile.id]))}
       >
         <span
           className={`block h-[46px] overflow-hidden rounded-s border border-hair ${hidden ? 'opacity-35' : ''} ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
           style={{ background: fillShown(view, tile.look.fill) }}
         >
-          <Thumbnail tile={tile} picture={picture} ink={inkOf(view, tile)} />
+          <Thumbnail tile={tile} picture={picture} ink={textColourOf(view, tile)} />
         </span>
         <span
           className={`flex truncate text-[10.5px] leading-[14px] ${held ? 'font-semibold text-copper-ink' : 'text-faint'}`}

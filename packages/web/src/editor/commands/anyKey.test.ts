@@ -7,7 +7,7 @@ import { composeStore } from '../../testing/composeStore';
 import { DEMOS, errorsIn } from '../../testing/demos';
 import { redo, undo } from '../document/run';
 import { enterGroup } from '../actions/groups';
-import { needleMoved, taken } from '../editorSlice';
+import { needleMoved, tilesSelected } from '../editorSlice';
 import { pressedCommand } from './useKeys';
 import { selectLayout, selectView } from '../selectors';
 
@@ -48,7 +48,7 @@ describe('any keys in any order', () => {
           else if ('enters' in each) run(enterGroup());
           else if ('take' in each) {
             const { order } = selectView(store.getState());
-            store.dispatch(taken(each.take.flatMap((k) => order[k] ?? [])));
+            store.dispatch(tilesSelected(each.take.flatMap((k) => order[k] ?? [])));
           } else {
             const event = new KeyboardEvent('keydown', each);
             const command = pressedCommand(event);

@@ -2,7 +2,7 @@
 import '../../testing/browser';
 import { describe, expect, test } from '@jest/globals';
 import { composeStore, stats } from '../../testing/composeStore';
-import { taken } from '../editorSlice';
+import { tilesSelected } from '../editorSlice';
 import { isPressed, keyWords } from './command';
 import { keepsKeys } from './keepsKeys';
 import { allCommands, COMMANDS } from './registry';
@@ -113,7 +113,7 @@ describe('commands', () => {
         .filter(({ applies }) => applies?.(store.getState()) ?? true)
         .map(({ id }) => id);
     expect(applying()).not.toContain('duplicate');
-    store.dispatch(taken(['t1', 't2']));
+    store.dispatch(tilesSelected(['t1', 't2']));
     expect(applying()).toEqual(expect.arrayContaining(['duplicate', 'swap', 'deselect']));
     expect(applying()).not.toContain('ungroup');
     store.dispatch(COMMANDS.group.run());

@@ -153,7 +153,7 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     group: 'Place',
     icon: StretchHorizontal,
     applies: some,
-    run: () => fitTiles({ inline: 'fill', block: 'fill' }),
+    run: () => fitTiles({ inline: 'stretch', block: 'stretch' }),
   },
   centre: {
     group: 'Place',

@@ -34,7 +34,7 @@ export type Thumbnail =
   | {
       /** “bento of 6, 4 and 2 columns”. */
       readonly arranged: string;
-      readonly ground: string;
+      readonly background: string;
       readonly css: string;
       readonly blockSize: number;
       readonly tiles: readonly DrawnTile[];
@@ -71,7 +71,7 @@ export function drawThumbnail(received: unknown): Thumbnail {
   });
   return {
     arranged: arrangedWords(document),
-    ground: colourOf(namedLooks, look.ground),
+    background: colourOf(namedLooks, look.background),
     css: drawingCss(shown),
     blockSize: layout.blockSize,
     tiles: drawn,

@@ -42,8 +42,8 @@ test('within a group no two settings are called alike', () => {
 
 test('a value is said by its choice, by its own words, or plainly', () => {
   expect(fieldSays(ARRANGEMENT.flow, 'dense')).toBe('dense');
-  expect(fieldSays(LOOK.align, 'fill')).toBe('stretch');
-  expect(fieldSays(LOOK.direction, 'along')).toBe('row');
+  expect(fieldSays(LOOK.align, 'stretch')).toBe('stretch');
+  expect(fieldSays(LOOK.direction, 'row')).toBe('row');
   expect(fieldSays(ARRANGEMENT.columnGap, 12)).toBe('12');
   expect(fieldSays(ARRANGEMENT.maxInlineSize, null)).toBe('none');
   expect(fieldSays(ARRANGEMENT.columns, ['1fr', '2fr'])).toBe('2');
@@ -51,7 +51,7 @@ test('a value is said by its choice, by its own words, or plainly', () => {
   expect(fieldSays(ARRANGEMENT.areas, [])).toBe('none');
   expect(fieldSays(ARRANGEMENT.height, { kind: 'fixed', px: 400 })).toBe('fixed');
   expect(fieldSays(ARRANGEMENT.height, { kind: 'content' })).toBe('content');
-  expect(fieldSays(PLACE.fit, { inline: 'center', block: 'fill' })).toBe('centre, stretch');
+  expect(fieldSays(PLACE.fit, { inline: 'center', block: 'stretch' })).toBe('centre, stretch');
   expect(fieldSays(PLACE.fit, { inlineSize: 200 })).toBe('own size');
   expect(fieldSays(PLACE.pin, null)).toBe('none');
   expect(fieldSays(PLACE.hidden, true)).toBe('hidden');

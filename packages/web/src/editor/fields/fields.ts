@@ -85,7 +85,7 @@ const cell = (value: unknown) => {
 };
 
 export const LIES = [
-  { value: 'fill', label: 'Stretch' },
+  { value: 'stretch', label: 'Stretch' },
   { value: 'start', label: 'Start' },
   { value: 'center', label: 'Centre' },
   { value: 'end', label: 'End' },
@@ -147,7 +147,7 @@ export const TILE = {
 } as const satisfies Readonly<Record<string, Field>>;
 
 export const MOTION = {
-  opens: {
+  entrance: {
     label: 'Entrance',
     choices: [
       { value: 'none', label: 'None' },
@@ -156,23 +156,23 @@ export const MOTION = {
       { value: 'grow', label: 'Grow' },
     ],
   },
-  points: {
+  hover: {
     label: 'Hover',
     choices: [
       { value: 'none', label: 'None' },
       { value: 'lift', label: 'Lift' },
-      { value: 'near', label: 'Zoom' },
+      { value: 'zoom', label: 'Zoom' },
     ],
   },
 } as const satisfies {
-  readonly opens: ChoiceField<Motion['opens']>;
-  readonly points: ChoiceField<Motion['points']>;
+  readonly entrance: ChoiceField<Motion['entrance']>;
+  readonly hover: ChoiceField<Motion['hover']>;
 };
 
 /** How a tile looks; of type, first what is said large and then the rest. */
 export const LOOK = {
   fill: { label: 'Fill' },
-  ink: { label: 'Text colour' },
+  textColour: { label: 'Text colour' },
   spread: {
     label: 'Spread',
     help: 'Where the contents sit along their direction',
@@ -192,40 +192,40 @@ export const LOOK = {
     label: 'Direction',
     help: 'Whether the contents follow each other down the tile or along it',
     choices: [
-      { value: 'down', label: 'Column' },
-      { value: 'along', label: 'Row' },
+      { value: 'column', label: 'Column' },
+      { value: 'row', label: 'Row' },
     ],
   },
   gap: { label: 'Gap', ...px, most: LIMITS.gap },
   padding: { label: 'Padding', ...px, most: LIMITS.padding, says: sides },
   radius: { label: 'Radius', ...px, most: LIMITS.radius },
   border: { label: 'Border', ...px, most: LIMITS.border },
-  outerShade: { label: 'Outer shadow', unit: 'px', least: -LIMITS.shade, most: LIMITS.shade },
-  innerShade: { label: 'Inner shadow', unit: 'px', least: -LIMITS.shade, most: LIMITS.shade },
+  outerShadow: { label: 'Outer shadow', unit: 'px', least: -LIMITS.shadow, most: LIMITS.shadow },
+  innerShadow: { label: 'Inner shadow', unit: 'px', least: -LIMITS.shadow, most: LIMITS.shadow },
   fade: { label: 'Fade', help: 'Edges that fade out over so many px', ...px, most: LIMITS.padding },
-  textDirection: {
+  writingDirection: {
     label: 'Writing',
     help: 'Writing direction: horizontal or vertical',
     choices: [
-      { value: 'inline', label: 'Horizontal' },
-      { value: 'block', label: 'Vertical' },
+      { value: 'horizontal', label: 'Horizontal' },
+      { value: 'vertical', label: 'Vertical' },
     ],
   },
   headingFamily: { label: 'Heading family' },
   headingSize: { label: 'Heading size', unit: 'px', least: LIMITS.typeSize.min, most: LIMITS.typeSize.max },
   headingWeight: { label: 'Heading weight', unit: 'weight', least: 100, most: 900 },
   headingLineHeight: { label: 'Heading line height', unit: 'line height', least: 0.5, most: 4 },
-  headingTracking: { label: 'Heading letter spacing', unit: 'em', least: -0.5, most: 2 },
+  headingLetterSpacing: { label: 'Heading letter spacing', unit: 'em', least: -0.5, most: 2 },
   bodyFamily: { label: 'Body family' },
   bodySize: { label: 'Body size', unit: 'px', least: LIMITS.typeSize.min, most: LIMITS.typeSize.max },
   bodyWeight: { label: 'Body weight', unit: 'weight', least: 100, most: 900 },
   bodyLineHeight: { label: 'Body line height', unit: 'line height', least: 0.5, most: 4 },
-  bodyTracking: { label: 'Body letter spacing', unit: 'em', least: -0.5, most: 2 },
+  bodyLetterSpacing: { label: 'Body letter spacing', unit: 'em', least: -0.5, most: 2 },
 } as const satisfies Readonly<Record<keyof TileLook, Field>>;
 
 /** What the collection says of the look of all its tiles. */
 export const COLLECTION = {
-  ground: { label: 'Background' },
+  background: { label: 'Background' },
   radius: LOOK.radius,
   tilePadding: {
     ...LOOK.padding,

@@ -99,8 +99,8 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
         </p>
       )}
       <Button onClick={() => onShow(finding)}>Show</Button>
-      <Button onClick={() => dispatch(acceptFinding(finding, !finding.accepted))}>
-        {finding.accepted ? 'Stop ignoring' : 'Ignore finding'}
+      <Button onClick={() => dispatch(acceptFinding(finding, !finding.ignored))}>
+        {finding.ignored ? 'Stop ignoring' : 'Ignore finding'}
       </Button>
     </div>
   );

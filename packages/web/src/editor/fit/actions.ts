@@ -1,4 +1,4 @@
-import { setAccepted, type CollectionDocument, type Finding, type JsonPatch } from '@noria/core';
+import { setIgnored, type CollectionDocument, type Finding, type JsonPatch } from '@noria/core';
 import { run, runPatch } from '../document/run';
 import { selectSaved } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
@@ -8,10 +8,10 @@ import type { AppThunk } from '../state';
 
 /** Says that a finding is as it should be, or looks for it again. */
 export const acceptFinding =
-  ({ kind, tiles, title }: Finding, accepted: boolean): AppThunk =>
+  ({ kind, tiles, title }: Finding, ignored: boolean): AppThunk =>
   (dispatch) => {
-    dispatch(run(accepted ? 'Ignore finding' : 'Stop ignoring finding', setAccepted(kind, tiles, accepted)));
-    dispatch(announce(accepted ? `Ignored: ${title}.` : `No longer ignored: ${title}.`));
+    dispatch(run(ignored ? 'Ignore finding' : 'Stop ignoring finding', setIgnored(kind, tiles, ignored)));
+    dispatch(announce(ignored ? `Ignored: ${title}.` : `No longer ignored: ${title}.`));
   };
 
 /** Works something out beside the page and runs it as one step, unless the collection changed meanwhile. */

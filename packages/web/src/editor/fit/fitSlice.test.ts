@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { checkFit, setAccepted, change } from '@noria/core';
+import { checkFit, setIgnored, change } from '@noria/core';
 import { composeStore, stats } from '../../testing/composeStore';
 import { checked, couldNotCheck, fitSlice, forgotten } from './fitSlice';
 import { selectAccepted, selectFindings, selectSettledFindings } from './selectors';
@@ -29,12 +29,12 @@ test('what is tried is found, and the list of findings stays', () => {
   expect(selectSettledFindings(store.getState())).toEqual([]);
 });
 
-test('what is accepted is apart from what is open', () => {
+test('what is ignored is apart from what is open', () => {
   const { store } = composeStore(uneven);
   const [finding] = reportOf(uneven).findings;
   if (!finding) throw new Error('the last row is not full');
-  const accepted = change(uneven, setAccepted(finding.kind, finding.tiles, true)).document;
-  store.dispatch(checked({ report: reportOf(accepted), about: accepted, isTrial: false }));
+  const ignored = change(uneven, setIgnored(finding.kind, finding.tiles, true)).document;
+  store.dispatch(checked({ report: reportOf(ignored), about: ignored, isTrial: false }));
   expect(selectSettledFindings(store.getState())).toEqual([]);
   expect(selectAccepted(store.getState())).toHaveLength(1);
 });

@@ -14,12 +14,12 @@ export const selectFindings = createSelector([selectReport], (report) =>
   report ? openFindings(report) : NONE,
 );
 
-/** What is found in the document as it is and not accepted: a list that stays while a fix is tried. */
+/** What is found in the document as it is and not ignored: a list that stays while a fix is tried. */
 export const selectSettledFindings = createSelector([selectSettled], (report) =>
   report ? openFindings(report) : NONE,
 );
 
-/** What was found and accepted. */
+/** What was found and ignored. */
 export const selectAccepted = createSelector([selectSettled], (report) =>
-  report ? report.findings.filter(({ accepted }) => accepted) : NONE,
+  report ? report.findings.filter(({ ignored }) => ignored) : NONE,
 );

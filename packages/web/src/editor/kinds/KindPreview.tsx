@@ -23,7 +23,7 @@ export const KindPreview = memo(
       <svg
         viewBox={`0 0 ${VIEW.inlineSize} ${VIEW.blockSize}`}
         className="block w-full rounded-[2px]"
-        style={{ background: colourOf(document.namedLooks, document.look.ground) }}
+        style={{ background: colourOf(document.namedLooks, document.look.background) }}
         aria-hidden
       >
         {flatTiles(layout).flatMap((tile) =>
@@ -39,7 +39,7 @@ export const KindPreview = memo(
                   height={Math.max(0.5, tile.blockSize * scale)}
                   rx={0.8}
                   fill={markColour(document, document.tiles[tile.id])}
-                  stroke={colourOf(document.namedLooks, document.look.ground)}
+                  stroke={colourOf(document.namedLooks, document.look.background)}
                   strokeWidth={0.4}
                 />,
               ],

@@ -83,7 +83,7 @@ test('one that is removed leaves its value to what followed it; the button says 
 test('a palette of one colour is applied to the background and the plain tiles', () => {
   const { document, said } = open();
   press('Apply palette');
-  expect(document().look.ground).toBe('{background}');
+  expect(document().look.background).toBe('{background}');
   expect(document().namedLooks?.background).toMatchObject({ kind: 'colour' });
   expect(document().tiles.t2?.look.fill).toMatch(/^\{/);
   expect(said()).toContain('The palette is applied.');

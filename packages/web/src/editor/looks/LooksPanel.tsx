@@ -196,15 +196,15 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
   );
 }
 
-/** Palette from one colour: washed tints for cards, deep ones for a few, a tinted ground. */
+/** Palette from one colour: washed tints for cards, deep ones for a few, a tinted background. */
 function PaletteMaker() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const [from, setFrom] = useState('#2f6d6a');
-  const [ground, setGround] = useState<'light' | 'dark'>('light');
-  const palette = paletteFrom(from, ground === 'dark');
+  const [background, setBackground] = useState<'light' | 'dark'>('light');
+  const palette = paletteFrom(from, background === 'dark');
   const parts = [
-    { name: 'Background', value: palette.ground },
+    { name: 'Background', value: palette.background },
     ...palette.washes.map((value, k) => ({ name: `Wash ${k + 1}`, value })),
     ...palette.deep.map((value, k) => ({ name: `Deep ${k + 1}`, value })),
     { name: 'Accent', value: palette.accent },
@@ -214,7 +214,7 @@ function PaletteMaker() {
     dispatch(
       run('Palette', (draft) => {
         for (const part of parts) setNamedLook(part)(draft);
-        setCollectionLook({ ground: '{background}' })(draft);
+        setCollectionLook({ background: '{background}' })(draft);
         const plain = Object.values(draft.tiles).filter(
           (tile) =>
             !mediaOf(tile as Tile) &&
@@ -223,7 +223,7 @@ function PaletteMaker() {
             !tile.recipe,
         );
         plain.forEach(({ id }, k) =>
-          setLook([id], { fill: `{${cards[k % cards.length] ?? 'wash-1'}}`, ink: 'auto' })(draft),
+          setLook([id], { fill: `{${cards[k % cards.length] ?? 'wash-1'}}`, textColour: 'auto' })(draft),
         );
       }),
     );
@@ -238,12 +238,12 @@ function PaletteMaker() {
           <ColourField name="Base colour" value={from} onSet={setFrom} />
           <Segments
             name="Background of the palette"
-            value={ground}
+            value={background}
             choices={[
               { value: 'light', label: 'Light' },
               { value: 'dark', label: 'Dark' },
             ]}
-            onChoose={setGround}
+            onChoose={setBackground}
           />
         </div>
         <div className="flex h-9 overflow-hidden rounded-s border border-hair" aria-hidden>

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Section, Row } from '../../ui/Rows';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { shown, taken } from '../editorSlice';
+import { shown, tilesSelected } from '../editorSlice';
 import { runHere, tryHere } from '../here';
 import { selectBand } from '../selectors';
 import { selectSaved } from '../document/selectors';
@@ -64,7 +64,7 @@ export function GapsPanel() {
       {answer && answer.changes.length > 0 && (
         <ul aria-label="What would change" className="grid">
           {answer.changes.map((change, k) => (
-            <Change key={k} change={change} onPoint={(id) => dispatch(taken([id]))} />
+            <Change key={k} change={change} onPoint={(id) => dispatch(tilesSelected([id]))} />
           ))}
         </ul>
       )}

@@ -127,7 +127,7 @@ function Thumbnail({ proposal: { areas, rows }, view, columns }: ThumbnailProps)
       style={{
         gridTemplateColumns: `repeat(${columns}, 1fr)`,
         gridTemplateRows: `repeat(${rows}, minmax(0, 1fr))`,
-        background: colourOf(view.namedLooks, view.look.ground),
+        background: colourOf(view.namedLooks, view.look.background),
         height: Math.min(150, 18 * rows + 6),
       }}
     >

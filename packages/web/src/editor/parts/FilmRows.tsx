@@ -69,9 +69,11 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
         />
       </Row>
       <ChoiceRow
-        field={PART.plays}
-        value={part.plays}
-        onChoose={(plays) => dispatch(runHere(PART.plays.label, setPart([tile.id], part.id, { plays })))}
+        field={PART.playback}
+        value={part.playback}
+        onChoose={(playback) =>
+          dispatch(runHere(PART.playback.label, setPart([tile.id], part.id, { playback })))
+        }
       />
       {film && (
         <AlternativeText

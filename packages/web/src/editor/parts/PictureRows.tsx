@@ -30,7 +30,7 @@ import { PART } from './fields';
 import { FocalPoint } from './FocalPoint';
 import type { PartProps } from './partProps';
 
-const NO_TINT: Tint = { colour: '#0b1714', strength: 0 };
+const NO_TINT: Tint = { colour: '#0b1714', opacity: 0 };
 
 /** A picture: which it is, how it shows in its slot, its words. */
 export function PictureRows({ tile, part }: PartProps<PicturePart>) {
@@ -59,9 +59,9 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
         <>
           <FocalPoint tile={tile.id} part={part} picture={picture} />
           <ChoiceRow
-            field={PART.shows}
-            value={part.shows ?? 'cover'}
-            onChoose={(shows) => set(PART.shows.label, { shows: shows === 'cover' ? undefined : shows })}
+            field={PART.fit}
+            value={part.fit ?? 'cover'}
+            onChoose={(fit) => set(PART.fit.label, { fit: fit === 'cover' ? undefined : fit })}
           />
           <Row label={PART.zoom.label}>
             <div className="grid grid-cols-2 gap-1">
@@ -96,7 +96,7 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
           <CropWarnings tile={tile.id} part={part} picture={picture} />
           <TintFields
             tint={part.tint ?? NO_TINT}
-            onSet={(tint, key) => set(PART.tint.label, { tint: tint.strength > 0 ? tint : undefined }, key)}
+            onSet={(tint, key) => set(PART.tint.label, { tint: tint.opacity > 0 ? tint : undefined }, key)}
           />
           <AlternativeText
             value={picture.alternativeText}

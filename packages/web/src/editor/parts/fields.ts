@@ -23,14 +23,14 @@ export const PART = {
     ],
   },
   picture: { label: 'Picture' },
-  shows: {
+  fit: {
     label: 'Picture fit',
     help: 'Cover: it fills its slot and is cropped. Contain: all of it is seen',
     choices: [
       { value: 'cover', label: 'Cover' },
       { value: 'contain', label: 'Contain' },
     ],
-  } satisfies ChoiceField<NonNullable<PicturePart['shows']>>,
+  } satisfies ChoiceField<NonNullable<PicturePart['fit']>>,
   zoom: { label: 'Zoom', unit: '%', least: 100, most: LIMITS.zoom * 100 },
   tint: { label: 'Tint', help: 'A colour over the picture' },
   enlarges: {
@@ -44,12 +44,12 @@ export const PART = {
   caption: { label: 'Caption' },
   alternativeText: { label: 'Alternative text' },
   film: { label: 'Film' },
-  poster: { label: 'Poster', help: 'The picture that shows before the film plays' },
-  plays: {
+  poster: { label: 'Poster', help: 'The picture that shows before the film playback' },
+  playback: {
     label: 'Playback',
     choices: [
-      { value: 'itself', label: 'Automatic' },
+      { value: 'automatic', label: 'Automatic' },
       { value: 'controls', label: 'Controls' },
     ],
-  } satisfies ChoiceField<FilmPart['plays']>,
+  } satisfies ChoiceField<FilmPart['playback']>,
 } as const satisfies Readonly<Record<string, Field>>;

@@ -71,7 +71,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
       >
         <span
           className="block rounded-s p-2"
-          style={{ background: colourOf(document.namedLooks, document.look.ground) }}
+          style={{ background: colourOf(document.namedLooks, document.look.background) }}
         >
           <RecipePreview
             recipe={recipe}

@@ -18,7 +18,7 @@ import { selectShown } from '../document/selectors';
 import { engine } from '../engine/engine';
 import { workOut } from '../fit/actions';
 import { announce } from '../../ui/notices/noticesSlice';
-import { needleMoved, shown, taken } from '../editorSlice';
+import { needleMoved, shown, tilesSelected } from '../editorSlice';
 import { selectBand, selectBands, selectNeedle } from '../selectors';
 import { setHereName, setHereValue } from './setHereWords';
 
@@ -208,7 +208,7 @@ function SetHereList({ name, values, band }: { name: string; values: readonly Se
               <button
                 type="button"
                 className="truncate rounded-s text-left hover:text-copper-ink"
-                onClick={() => dispatch(taken([each.id ?? '']))}
+                onClick={() => dispatch(tilesSelected([each.id ?? '']))}
               >
                 {label}
               </button>

@@ -27,7 +27,7 @@ const then = {
       figure: '1',
       label: 'beds',
       place: { columnSpan: 1, rowSpan: 1, pin: null },
-      look: { fill: '#ffffff', ink: 'auto', spread: 'end' },
+      look: { fill: '#ffffff', textColour: 'auto', spread: 'end' },
     },
   },
 };

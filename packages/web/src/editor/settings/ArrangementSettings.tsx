@@ -90,11 +90,11 @@ export function ArrangementSettings() {
       <Column>
         {hasAreas && <Areas />}
         <Section title="Look">
-          <Row label={COLLECTION.ground.label}>
+          <Row label={COLLECTION.background.label}>
             {group ? (
               typeof group.look.fill === 'string' && group.look.fill !== 'none' ? (
                 <NamedColour
-                  name={COLLECTION.ground.label}
+                  name={COLLECTION.background.label}
                   value={group.look.fill}
                   onSet={(fill, key) =>
                     dispatch(runHere(LOOK.fill.label, setLook([group.id], { fill }), key ?? null))
@@ -105,10 +105,12 @@ export function ArrangementSettings() {
               )
             ) : (
               <NamedColour
-                name={COLLECTION.ground.label}
-                value={document.look.ground}
-                onSet={(ground, key) =>
-                  dispatch(runHere(COLLECTION.ground.label, setCollectionLook({ ground }), key ?? null))
+                name={COLLECTION.background.label}
+                value={document.look.background}
+                onSet={(background, key) =>
+                  dispatch(
+                    runHere(COLLECTION.background.label, setCollectionLook({ background }), key ?? null),
+                  )
                 }
               />
             )}

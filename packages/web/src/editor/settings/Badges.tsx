@@ -7,7 +7,7 @@ import { Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
 import { runHere } from '../here';
 
-const NEW: Badge = { words: 'New', inline: 'end', block: 'start', fill: '#1d2b2a', ink: '#ffffff' };
+const NEW: Badge = { words: 'New', inline: 'end', block: 'start', fill: '#1d2b2a', textColour: '#ffffff' };
 const LIES = ['start', 'center', 'end'] as const;
 
 /** “top start” */

@@ -49,8 +49,8 @@ function factsOf(state: RootState, ids: readonly TileId[]) {
     hiddenHere: here('hidden'),
     need: need && need.by !== 'nothing' ? Math.ceil(need.inlineSize) : null,
     by: need?.by ?? 'nothing',
-    isByHand: only?.neverBelow !== undefined,
-    withNext: only && only.id !== view.order.at(-1) ? only.withNext === true : null,
+    isByHand: only?.minimumWidth !== undefined,
+    keepWithNext: only && only.id !== view.order.at(-1) ? only.keepWithNext === true : null,
   } as const;
 }
 
@@ -102,10 +102,10 @@ export const BandRows = memo(function BandRows({ tiles }: BandRowsProps) {
           onSet={(px) => dispatch(runHere(minimumWidth.label, setNeverBelow(ids, px)))}
         />
       </Row>
-      {facts.withNext !== null && (
+      {facts.keepWithNext !== null && (
         <ChoiceRow
           field={keepWithNext}
-          value={facts.withNext ? 'on' : 'off'}
+          value={facts.keepWithNext ? 'on' : 'off'}
           onChoose={(value) => dispatch(runHere(keepWithNext.label, setWithNext(ids, value === 'on')))}
         />
       )}

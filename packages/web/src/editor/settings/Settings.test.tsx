@@ -5,7 +5,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { composeStore, stats } from '../../testing/composeStore';
-import { taken } from '../editorSlice';
+import { tilesSelected } from '../editorSlice';
 import { selectView } from '../selectors';
 import { Settings } from './Settings';
 
@@ -26,7 +26,7 @@ function settingsOfTheFirst() {
       [1, 1],
     ]),
   );
-  store.dispatch(taken(['t1']));
+  store.dispatch(tilesSelected(['t1']));
   render(
     <Provider store={store}>
       <MemoryRouter>
@@ -42,7 +42,7 @@ function settingsOfTheFirst() {
 test('words typed before the settings have followed go into the tile that is selected', async () => {
   const { store, field } = settingsOfTheFirst();
   Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
-  store.dispatch(taken(['t2']));
+  store.dispatch(tilesSelected(['t2']));
   // What must happen at once has happened; what is put off has not.
   await Promise.resolve();
   expect(field.value).toBe('Stat 1');
@@ -57,14 +57,14 @@ test('words typed before the settings have followed go into the tile that is sel
 });
 
 test.each([
-  ['after it got the focus', (field: HTMLInputElement) => (field.focus(), field.select())],
-  ['with the focus, as Tab does', (field: HTMLInputElement) => (field.select(), field.focus())],
-])('words that a hand selected %s stay selected when the settings follow', async (_, select) => {
+  ['after it got the focus', ['focus', 'select']],
+  ['with the focus, as Tab does', ['select', 'focus']],
+] as const)('words that a hand selected %s stay selected when the settings follow', async (_, steps) => {
   const { store, field } = settingsOfTheFirst();
   Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
-  store.dispatch(taken(['t2']));
+  store.dispatch(tilesSelected(['t2']));
   await Promise.resolve();
-  select(field);
+  for (const step of steps) field[step]();
   await Promise.resolve();
   Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
 

@@ -76,7 +76,7 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
                 choices={LIES}
                 onChoose={(chosen) => chosen !== '' && dispatch(fitTiles({ [lie]: chosen }))}
               />
-              {value !== null && value !== 'fill' && (
+              {value !== null && value !== 'stretch' && (
                 <div className="grid gap-1">
                   <Segments
                     name={`${own}, how`}

@@ -1,4 +1,4 @@
-import { contrastIn, flows, inks, type Tile, type TileLook as TileLooks } from '@noria/core';
+import { contrastIn, flows, takesTextColour, type Tile, type TileLook as TileLooks } from '@noria/core';
 import { memo } from 'react';
 import { useAppSelector } from '../hooks';
 import { Section } from '../../ui/Rows';
@@ -17,13 +17,13 @@ import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
 import { useBandLook } from './useBandLook';
 
-type Laid = 'spread' | 'align' | 'direction' | 'textDirection';
+type Laid = 'spread' | 'align' | 'direction' | 'writingDirection';
 
 /** What goes without saying, and is left out of the file. */
 const USUAL: { readonly [F in Laid]?: TileLooks[F] } = {
-  align: 'fill',
-  direction: 'down',
-  textDirection: 'inline',
+  align: 'stretch',
+  direction: 'column',
+  writingDirection: 'horizontal',
 };
 
 interface BandChoiceProps<F extends Laid> {
@@ -58,7 +58,7 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   const document = useAppSelector(selectShared);
   const look = useLook(tiles);
   const hasFlow = tiles.some(flows);
-  const hasWords = tiles.some(inks);
+  const hasWords = tiles.some(takesTextColour);
   return (
     <Section title="Look">
       <RecipeRows tiles={tiles} />
@@ -66,7 +66,7 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
       {hasWords && <TextColourRow look={look} ratio={contrastIn(document, tiles[0])} />}
       {hasFlow && (
         <>
-          {(['spread', 'align', 'direction', 'textDirection'] as const).map((of) => (
+          {(['spread', 'align', 'direction', 'writingDirection'] as const).map((of) => (
             <BandChoice key={of} of={of} look={look} />
           ))}
           <TypeRows look={look} />

@@ -7,7 +7,7 @@ import { runHere } from '../here';
 import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
 
-const STILL: Motion = { opens: 'none', points: 'none' };
+const STILL: Motion = { entrance: 'none', hover: 'none' };
 
 /** How the selected tiles come in, and what they do when pointed at, in the page. */
 export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
@@ -15,7 +15,7 @@ export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly 
   const motion = tiles[0].motion ?? STILL;
   const set = (part: Partial<Motion>) => {
     const next = { ...motion, ...part };
-    const isStill = next.opens === 'none' && next.points === 'none';
+    const isStill = next.entrance === 'none' && next.hover === 'none';
     dispatch(
       runHere(
         'Motion',
@@ -28,8 +28,8 @@ export const TileMotion = memo(function TileMotion({ tiles }: { tiles: readonly 
   };
   return (
     <Section title="Motion">
-      <ChoiceRow field={MOTION.opens} value={motion.opens} onChoose={(opens) => set({ opens })} />
-      <ChoiceRow field={MOTION.points} value={motion.points} onChoose={(points) => set({ points })} />
+      <ChoiceRow field={MOTION.entrance} value={motion.entrance} onChoose={(entrance) => set({ entrance })} />
+      <ChoiceRow field={MOTION.hover} value={motion.hover} onChoose={(hover) => set({ hover })} />
     </Section>
   );
 }, sameTiles);

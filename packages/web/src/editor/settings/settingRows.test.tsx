@@ -92,10 +92,10 @@ describe('of the arrangement', () => {
 
 describe.each<[ArrangementName, string, string, object]>([
   ['masonry', 'Direction', 'Rows', { masonry: { direction: 'inline' } }],
-  ['masonry', 'Order', 'In turn', { masonry: { order: 'kept' } }],
+  ['masonry', 'Order', 'In turn', { masonry: { order: 'in-turn' } }],
   ['fan', 'Axis', 'Down', { fan: { axis: 'block' } }],
   ['fan', 'Open card', 'First', { fan: { open: 'first' } }],
-  ['rows', 'Last row', 'Fill width', { rowHeights: { lastRow: 'justified' } }],
+  ['rows', 'Last row', 'Fill width', { rowHeights: { lastRow: 'fill-width' } }],
   ['fluid', 'Columns', 'Limit', { fluid: { max: expect.any(Number) } }],
 ])('of %s', (kind, label, word, arrangement) => {
   test(`“${label}” is set to “${word}”`, () => {
@@ -110,12 +110,12 @@ describe('of tiles', () => {
   test.each<[string, string, object]>([
     ['Align', 'Centre', { look: { align: 'center' } }],
     ['Spread', 'Between', { look: { spread: 'between' } }],
-    ['Direction', 'Row', { look: { direction: 'along' } }],
-    ['Writing', 'Vertical', { look: { textDirection: 'block' } }],
+    ['Direction', 'Row', { look: { direction: 'row' } }],
+    ['Writing', 'Vertical', { look: { writingDirection: 'vertical' } }],
     ['Visibility', 'Hidden', { place: { hidden: true } }],
-    ['Keep with next', 'On', { withNext: true }],
-    ['Entrance', 'Fade', { motion: { opens: 'fade', points: 'none' } }],
-    ['Hover', 'Zoom', { motion: { opens: 'none', points: 'near' } }],
+    ['Keep with next', 'On', { keepWithNext: true }],
+    ['Entrance', 'Fade', { motion: { entrance: 'fade', hover: 'none' } }],
+    ['Hover', 'Zoom', { motion: { entrance: 'none', hover: 'zoom' } }],
     ['Across', 'End', { place: { fit: { inline: 'end' } } }],
   ])('“%s” is set to “%s”', (label, word, tile) => {
     const { document } = open({ take: ['t1'] });
@@ -126,7 +126,7 @@ describe('of tiles', () => {
   test.each<[string, string, object]>([
     ['Layer', '3', { place: { layer: 3 } }],
     ['Order', '-2', { place: { order: -2 } }],
-    ['Minimum width', '240', { neverBelow: 240 }],
+    ['Minimum width', '240', { minimumWidth: 240 }],
     ['Weight', '5', { weight: 5 }],
     ['Column span', '2', { place: { columnSpan: 2 } }],
   ])('“%s” takes %s', (label, words, tile) => {

@@ -2,7 +2,7 @@ import { hasCells } from '@noria/core';
 import { Suspense, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawTile } from '../actions/tiles';
-import { taken } from '../editorSlice';
+import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSelected, selectLayout } from '../selectors';
 import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
@@ -63,7 +63,7 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
     onTap: (x, y) => {
       const cell = tool === 'tiles' ? freeAt(x, y) : null;
       if (cell) setAsking({ ...cell, columnSpan: 1, rowSpan: 1 });
-      else if (selectSelected(store.getState()).length > 0) dispatch(taken([]));
+      else if (selectSelected(store.getState()).length > 0) dispatch(tilesSelected([]));
     },
   });
 

@@ -119,7 +119,7 @@ export function Stage() {
               top: TOP,
               width: needle * scale,
               height,
-              background: colourOf(collection.namedLooks, collection.look.ground),
+              background: colourOf(collection.namedLooks, collection.look.background),
             }}
           >
             <div className={`absolute inset-0 ${runsOut ? '' : 'overflow-hidden'}`}>

@@ -67,7 +67,7 @@ export const StagePage = memo(function StagePage({
         height: layout.blockSize,
         transform: `scale(${scale})`,
         transformOrigin: '0 0',
-        background: colourOf(namedLooks, look.ground),
+        background: colourOf(namedLooks, look.background),
       }}
     >
       {root &&

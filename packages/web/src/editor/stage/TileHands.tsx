@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { enterGroup } from '../actions/groups';
 import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
-import { croppingChosen, taken, toggled } from '../editorSlice';
+import { croppingChosen, tilesSelected, toggled } from '../editorSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
 import type { Placed } from '../kinds/kind';
@@ -58,7 +58,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
         return;
       }
       if (event.shiftKey) dispatch(toggled(id));
-      else dispatch(taken([id]));
+      else dispatch(tilesSelected([id]));
       pointing.current = true;
       (event.target as HTMLElement).focus();
       pointing.current = false;
@@ -81,7 +81,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
       }),
     [layout, view, band.index, band.arrangement, space, seen, kept],
   );
-  // While one tile is carried nothing else is taken, so the hands wait until it is let go.
+  // While one tile is carried nothing else is tilesSelected, so the hands wait until it is let go.
   const [waiting, setWaiting] = useState(settled);
   if (!moving && waiting !== settled) setWaiting(settled);
   const hands = moving ? waiting : settled;
@@ -97,7 +97,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
           const id = idOf(event.target);
           if (event.detail !== 0 || id === undefined) return;
           if (brush) dispatch(putOn([id]));
-          else dispatch(event.shiftKey ? toggled(id) : taken([id]));
+          else dispatch(event.shiftKey ? toggled(id) : tilesSelected([id]));
         }}
         onDoubleClick={(event) => {
           const tile = view.tiles[idOf(event.target) ?? ''];
@@ -113,7 +113,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
             !brush &&
             event.target.matches(':focus-visible')
           )
-            dispatch(taken([id]));
+            dispatch(tilesSelected([id]));
         }}
       >
         {hands.map((hand, k) => (

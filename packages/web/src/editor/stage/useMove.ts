@@ -13,7 +13,7 @@ import {
 } from '@noria/core';
 import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
-import { taken, takenBare } from '../editorSlice';
+import { tilesSelected, tilesSelectedBare } from '../editorSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { useGrab, type Ask, type Way } from './useGrab';
 import { withMoreRows, type Box, type StageSpace } from './space';
@@ -58,7 +58,8 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     const selected = selectSelected(state).map((tile) => tile.id);
     const ids = selected.includes(from.id) ? selected : [from.id];
     // In a task of its own: what shows a selected tile takes time, and the drag has begun.
-    if (ids.length === 1 && selected[0] !== from.id) window.setTimeout(() => dispatch(takenBare([from.id])));
+    if (ids.length === 1 && selected[0] !== from.id)
+      window.setTimeout(() => dispatch(tilesSelectedBare([from.id])));
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),
@@ -106,7 +107,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     },
     onTap,
     onDone: () => {
-      dispatch(taken(selectSelected(store.getState()).map(({ id }) => id)));
+      dispatch(tilesSelected(selectSelected(store.getState()).map(({ id }) => id)));
       onDone();
     },
   });

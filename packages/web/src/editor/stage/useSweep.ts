@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawCommand, drawTile } from '../actions/tiles';
 import { freshId } from '../actions/freshId';
-import { takenBare } from '../editorSlice';
+import { tilesSelectedBare } from '../editorSlice';
 import { tryHere } from '../here';
 import { selectSelected, selectLayout } from '../selectors';
 import { announce } from '../../ui/notices/noticesSlice';
@@ -80,7 +80,7 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
     const inside = sweep.layout.tiles.filter((tile) => meets(tile, box)).map(({ id }) => id);
     const ids = canceled ? sweep.before : [...new Set([...sweep.before, ...inside])];
     const key = ids.join();
-    if (key !== sweep.key) dispatch(takenBare(ids));
+    if (key !== sweep.key) dispatch(tilesSelectedBare(ids));
     sweep.key = key;
     if (last && !canceled && ids.length > 0) dispatch(announce(`${ids.length} tiles selected.`));
     setRectangle(last ? null : boxStyle(space, box));

@@ -24,7 +24,7 @@ export function CheckScreen() {
   const navigate = useNavigate();
   const report = useAppSelector(selectReport);
   const findings = useAppSelector(selectSettledFindings);
-  const accepted = useAppSelector(selectAccepted);
+  const ignored = useAppSelector(selectAccepted);
   const trouble = useAppSelector((state) => state.fit.trouble);
   const [open, setOpen] = useState<string | null>(null);
   const [kind, setKind] = useState<FindingKind | 'all'>('all');
@@ -122,12 +122,12 @@ export function CheckScreen() {
             </p>
           )}
           <List name="Open findings" findings={listed} open={open} onOpen={openOne} onShow={show} />
-          {accepted.length > 0 && (
+          {ignored.length > 0 && (
             <>
               <h3 className="mt-5 border-b border-hair pb-1 text-sm font-semibold text-soft">
                 Ignored, not counted
               </h3>
-              <List name="Ignored findings" findings={accepted} open={open} onOpen={openOne} onShow={show} />
+              <List name="Ignored findings" findings={ignored} open={open} onOpen={openOne} onShow={show} />
             </>
           )}
         </div>

@@ -23,7 +23,7 @@ export function ThumbnailPlate({ thumbnail, isEmpty }: ThumbnailPlateProps) {
       </p>
     );
   return (
-    <div className={PLATE} style={thumbnail ? { background: thumbnail.ground } : undefined}>
+    <div className={PLATE} style={thumbnail ? { background: thumbnail.background } : undefined}>
       <div ref={ref} />
       {size && thumbnail && !isEmpty && <Drawing {...thumbnail} scale={size.width / SHOWN_AT} />}
       {isEmpty && <p className="grid h-full place-items-center text-soft">No tiles yet</p>}
@@ -36,7 +36,7 @@ interface DrawingProps extends Exclude<Thumbnail, { readonly unreadable: string 
 }
 
 /** Its tiles where they lie. Their HTML comes from core, which has escaped every word in it. */
-function Drawing({ css, ground, blockSize, tiles, scale }: DrawingProps) {
+function Drawing({ css, background, blockSize, tiles, scale }: DrawingProps) {
   const [host, root] = useShadowRoot();
   return (
     <div
@@ -49,7 +49,7 @@ function Drawing({ css, ground, blockSize, tiles, scale }: DrawingProps) {
         height: blockSize,
         transform: `scale(${scale})`,
         transformOrigin: '0 0',
-        background: ground,
+        background: background,
       }}
     >
       {root &&

@@ -126,7 +126,7 @@ function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
     <li className="grid content-start gap-2 rounded-m bg-panel p-3 shadow-[0_0_0_1px_var(--hair)]">
       <span
         className="grid place-items-center rounded-s py-2"
-        style={{ background: colourOf(assets.namedLooks, look.ground) }}
+        style={{ background: colourOf(assets.namedLooks, look.background) }}
       >
         <RecipePreview
           recipe={recipe}

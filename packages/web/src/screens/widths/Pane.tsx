@@ -90,7 +90,7 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
             width: width * scale,
             height: layout.blockSize * scale,
             margin: 2,
-            background: colourOf(document.namedLooks, document.look.ground),
+            background: colourOf(document.namedLooks, document.look.background),
           }}
         >
           <StagePage document={document} layout={layout} width={width} scale={scale} pictureSize={640} />

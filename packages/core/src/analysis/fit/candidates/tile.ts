@@ -1,7 +1,7 @@
 import { levelOf } from '../../../document/levels.js';
 import { bandLookIn, documentIn } from '../../../document/bandLooks.js';
 import { measureOf, typeSizeOf } from '../../../look/named.js';
-import { coloursOf, legibleInk } from '../../../look/ink.js';
+import { coloursOf, legibleTextColour } from '../../../look/textColour.js';
 import { inheritPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
 import { setBandLook } from '../../../edit/commands/bandLooks.js';
 import { moveInOrder, setAlternativeText, setPart } from '../../../edit/commands/tiles.js';
@@ -17,7 +17,7 @@ import type { Case } from './case.js';
 /** Smaller words, or less that is asked for by hand. */
 export function* lessNeed({ finding: { kind }, document, tile, id, index }: Case): Generator<Candidate> {
   if ((kind === 'clipped' || kind === 'squashed') && tile) yield smallerType(document, tile, index);
-  if (kind === 'squashed' && tile?.neverBelow !== undefined)
+  if (kind === 'squashed' && tile?.minimumWidth !== undefined)
     yield taste('As narrow as its words allow', setNeverBelow([id], null));
 }
 
@@ -78,20 +78,20 @@ export function* anywhere(
   if (kind === 'focus lost' && picture)
     yield tame('Around the focal point', setPart([id], picture.id, { position: undefined }));
   if (kind === 'over-cropped' && picture)
-    yield taste('Show it whole', setPart([id], picture.id, { shows: 'contain' }));
+    yield taste('Show it whole', setPart([id], picture.id, { fit: 'contain' }));
   if (kind === 'faint') {
-    yield tame('Legible ink by itself', (draft) => {
+    yield tame('Automatic text colour', (draft) => {
       const own = draft.tiles[id];
-      if (own) own.look.ink = 'auto';
+      if (own) own.look.textColour = 'auto';
     });
     yield tame('Legible badges', (draft) => {
       for (const badge of draft.tiles[id]?.badges ?? [])
-        badge.ink = legibleInk(coloursOf(document, badge.fill));
+        badge.textColour = legibleTextColour(coloursOf(document, badge.fill));
     });
     yield tame('A stronger tint', (draft) => {
       const fill = draft.tiles[id]?.look.fill;
       if (typeof fill === 'object' && fill.kind === 'picture')
-        fill.tint.strength = Math.min(1, Math.max(0.55, fill.tint.strength + 0.2));
+        fill.tint.opacity = Math.min(1, Math.max(0.55, fill.tint.opacity + 0.2));
     });
   }
   const undescribed = partsOf(tile).find(

@@ -37,7 +37,9 @@ export function* inside({ finding: { kind }, here, id, index, at }: Case): Gener
   yield tame('Even columns', at(setArrangement({ columns }, index, 'band')));
   yield tame(
     'Fill its cells',
-    at(setFit([id], { inline: 'fill', block: 'fill', inlineSize: null, blockSize: null }, index, 'band')),
+    at(
+      setFit([id], { inline: 'stretch', block: 'stretch', inlineSize: null, blockSize: null }, index, 'band'),
+    ),
   );
   if (height?.kind === 'fixed')
     yield tame('Height by content', at(setArrangement({ height: { kind: 'content' } }, index, 'band')));

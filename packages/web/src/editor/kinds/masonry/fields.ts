@@ -16,7 +16,7 @@ export const MASONRY = {
     help: 'Balanced: each tile takes the lane that ends first. In turn: lane after lane',
     choices: [
       { value: 'balanced', label: 'Balanced' },
-      { value: 'kept', label: 'In turn' },
+      { value: 'in-turn', label: 'In turn' },
     ],
   },
   tolerance: {

@@ -10,8 +10,8 @@ export const ROWS = {
     label: 'Last row',
     help: 'What becomes of a last row that is not full',
     choices: [
-      { value: 'at-most-target', label: 'Keep height' },
-      { value: 'justified', label: 'Fill width' },
+      { value: 'keep-height', label: 'Keep height' },
+      { value: 'fill-width', label: 'Fill width' },
     ],
   },
 } as const;

@@ -1,7 +1,7 @@
 import {
   colourOf,
   contrastIn,
-  inks,
+  takesTextColour,
   type Fill,
   type Gradient,
   type GradientStop,
@@ -41,7 +41,7 @@ export function FillRows({ look }: { look: Look }) {
   const { fill } = look.look;
   const kind = kindOf(fill);
   const set = (next: Fill, key?: string) => look.set(LOOK.fill.label, { fill: next }, key);
-  const hasWords = inks(look.tiles[0]);
+  const hasWords = takesTextColour(look.tiles[0]);
   const says = hasWords && <Contrast ratio={contrastIn(document, look.tiles[0])} />;
   const { colour, stops } = useBegin(fill);
   const choose = (next: Kind) => {
@@ -56,7 +56,7 @@ export function FillRows({ look }: { look: Look }) {
           kind: 'picture',
           picture: first,
           focalPoint: { x: 0.5, y: 0.5 },
-          tint: { colour: '#0b1714', strength: 0.5 },
+          tint: { colour: '#0b1714', opacity: 0.5 },
         });
     }
   };
@@ -146,10 +146,10 @@ export function GradientRows({ value, onSet }: GradientRowsProps) {
             />
             <NumberField
               name={`Stop ${k + 1}, opacity`}
-              value={Math.round((stop.strength ?? 1) * 100)}
+              value={Math.round((stop.opacity ?? 1) * 100)}
               least={0}
               most={100}
-              onSet={(strength) => setStop(k, { strength: strength / 100 }, `strength ${k}`)}
+              onSet={(opacity) => setStop(k, { opacity: opacity / 100 }, `opacity ${k}`)}
             />
             {value.stops.length > 2 ? (
               <SignButton

@@ -1,4 +1,4 @@
-import { LIMITS, type Shade } from '@noria/core';
+import { LIMITS, type Shadow } from '@noria/core';
 import { Fold } from '../../../ui/Fold';
 import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
@@ -9,9 +9,9 @@ import { SetNumber } from '../SetNumber';
 import type { Look } from './useLook';
 
 const BEGIN = {
-  outerShade: { x: 0, y: 8, blur: 24, spread: -8, colour: '#0b1714', strength: 0.3 },
-  innerShade: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', strength: 0.3 },
-} as const satisfies Readonly<Record<string, Shade>>;
+  outerShadow: { x: 0, y: 8, blur: 24, spread: -8, colour: '#0b1714', opacity: 0.3 },
+  innerShadow: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', opacity: 0.3 },
+} as const satisfies Readonly<Record<string, Shadow>>;
 
 const SHADE = { x: 'across', y: 'down', blur: 'blur', spread: 'spread' } as const;
 
@@ -19,31 +19,33 @@ type Which = keyof typeof BEGIN;
 
 /** The shadow that the tile casts, and one cast into it. */
 export function ShadowRows({ look }: { look: Look }) {
-  const says = [look.look.outerShade && 'outer', look.look.innerShade && 'inner'].filter(Boolean).join(', ');
+  const says = [look.look.outerShadow && 'outer', look.look.innerShadow && 'inner']
+    .filter(Boolean)
+    .join(', ');
   return (
     <Fold title="Shadow" says={says || 'none'}>
-      <OneShade look={look} which="outerShade" label="Outer" />
-      <OneShade look={look} which="innerShade" label="Inner" />
+      <OneShade look={look} which="outerShadow" label="Outer" />
+      <OneShade look={look} which="innerShadow" label="Inner" />
     </Fold>
   );
 }
 
 function OneShade({ look, which, label }: { look: Look; which: Which; label: string }) {
-  const shade = look.look[which];
-  const command = (part: Partial<Shade>) =>
-    look.command({ [which]: { ...(shade ?? BEGIN[which]), ...part } });
-  const set = (part: Partial<Shade>, key: string) =>
-    look.set(LOOK[which].label, { [which]: { ...(shade ?? BEGIN[which]), ...part } }, `${which} ${key}`);
+  const shadow = look.look[which];
+  const command = (part: Partial<Shadow>) =>
+    look.command({ [which]: { ...(shadow ?? BEGIN[which]), ...part } });
+  const set = (part: Partial<Shadow>, key: string) =>
+    look.set(LOOK[which].label, { [which]: { ...(shadow ?? BEGIN[which]), ...part } }, `${which} ${key}`);
   const numbers = (fields: readonly ('x' | 'y' | 'blur' | 'spread')[]) => (
     <Row label="">
       <div className="grid grid-cols-2 gap-1">
         {fields.map((field) => (
           <SetNumber
             key={field}
-            field={{ ...LOOK[which], least: field === 'blur' ? 0 : -LIMITS.shade }}
+            field={{ ...LOOK[which], least: field === 'blur' ? 0 : -LIMITS.shadow }}
             name={`${LOOK[which].label}, ${SHADE[field]}`}
             unit={SHADE[field]}
-            value={shade?.[field] ?? 0}
+            value={shadow?.[field] ?? 0}
             command={(px) => command({ [field]: px })}
           />
         ))}
@@ -54,7 +56,7 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
     <>
       <Row label={label}>
         <Segments
-          value={shade ? 'on' : 'none'}
+          value={shadow ? 'on' : 'none'}
           choices={[
             { value: 'none', label: 'None' },
             { value: 'on', label: 'On' },
@@ -64,7 +66,7 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
           }
         />
       </Row>
-      {shade && (
+      {shadow && (
         <>
           {numbers(['x', 'y'])}
           {numbers(['blur', 'spread'])}
@@ -73,16 +75,16 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
               <NamedColour
                 small
                 name={`${LOOK[which].label}, colour`}
-                value={shade.colour}
+                value={shadow.colour}
                 onSet={(colour) => set({ colour }, 'colour')}
               />
               <NumberField
                 name={`${LOOK[which].label}, opacity`}
-                value={Math.round(shade.strength * 100)}
+                value={Math.round(shadow.opacity * 100)}
                 least={0}
                 most={100}
                 unit="% opacity"
-                onSet={(strength) => set({ strength: strength / 100 }, 'strength')}
+                onSet={(opacity) => set({ opacity: opacity / 100 }, 'opacity')}
               />
             </div>
           </Row>

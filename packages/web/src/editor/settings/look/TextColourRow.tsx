@@ -1,4 +1,4 @@
-import { inkOf } from '@noria/core';
+import { textColourOf } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { Row } from '../../../ui/Rows';
@@ -11,20 +11,20 @@ import type { Look } from './useLook';
 /** The colour of words: legible by itself unless one of its own is set. */
 export function TextColourRow({ look, ratio }: { look: Look; ratio: number }) {
   const document = useAppSelector(selectShared);
-  const { ink } = look.look;
-  const isAuto = ink === 'auto';
+  const { textColour } = look.look;
+  const isAuto = textColour === 'auto';
   return (
-    <Row label={LOOK.ink.label}>
+    <Row label={LOOK.textColour.label}>
       <div className="grid grid-cols-[1fr_auto] items-center gap-2">
         <NamedColour
-          name={LOOK.ink.label}
-          value={isAuto ? inkOf(document, look.tiles[0]) : ink}
+          name={LOOK.textColour.label}
+          value={isAuto ? textColourOf(document, look.tiles[0]) : textColour}
           {...(isAuto && { label: 'Automatic' })}
-          onSet={(value, key) => look.set(LOOK.ink.label, { ink: value }, key)}
+          onSet={(value, key) => look.set(LOOK.textColour.label, { textColour: value }, key)}
           says={<Contrast ratio={ratio} />}
         >
           {!isAuto && (
-            <Button onClick={() => look.set(LOOK.ink.label, { ink: 'auto' })}>
+            <Button onClick={() => look.set(LOOK.textColour.label, { textColour: 'auto' })}>
               Automatic: light or dark by the fill
             </Button>
           )}

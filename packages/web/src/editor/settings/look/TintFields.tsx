@@ -22,11 +22,11 @@ export function TintFields({ tint, onSet }: TintFieldsProps) {
         />
         <NumberField
           name="Tint, opacity"
-          value={Math.round(tint.strength * 100)}
+          value={Math.round(tint.opacity * 100)}
           least={0}
           most={100}
           unit="% opacity"
-          onSet={(strength) => onSet({ ...tint, strength: strength / 100 }, 'tint strength')}
+          onSet={(opacity) => onSet({ ...tint, opacity: opacity / 100 }, 'tint opacity')}
         />
       </div>
     </Row>

@@ -13,12 +13,12 @@ import type { Look } from './useLook';
 
 type Role = 'heading' | 'body';
 
-const FIELDS = ['Family', 'Size', 'Weight', 'LineHeight', 'Tracking'] as const;
+const FIELDS = ['Family', 'Size', 'Weight', 'LineHeight', 'LetterSpacing'] as const;
 const USUAL: Readonly<
-  Record<Role, { readonly weight: number; readonly lineHeight: number; readonly tracking: number }>
+  Record<Role, { readonly weight: number; readonly lineHeight: number; readonly letterSpacing: number }>
 > = {
-  heading: { weight: 650, lineHeight: 1.15, tracking: -0.012 },
-  body: { weight: 400, lineHeight: 1.45, tracking: 0 },
+  heading: { weight: 650, lineHeight: 1.15, letterSpacing: -0.012 },
+  body: { weight: 400, lineHeight: 1.45, letterSpacing: 0 },
 };
 
 /** The type of a tile's large words and of the others. */
@@ -78,12 +78,14 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
       <Row label="Spacing" help="Letter spacing">
         <div className="grid grid-cols-2 gap-1">
           <SetNumber
-            field={LOOK[`${role}Tracking`]}
+            field={LOOK[`${role}LetterSpacing`]}
             name={null}
-            value={look.look[`${role}Tracking`] ?? USUAL[role].tracking}
+            value={look.look[`${role}LetterSpacing`] ?? USUAL[role].letterSpacing}
             whole={false}
             by={0.005}
-            command={(tracking) => look.command({ [`${role}Tracking`]: Number(tracking.toFixed(3)) })}
+            command={(letterSpacing) =>
+              look.command({ [`${role}LetterSpacing`]: Number(letterSpacing.toFixed(3)) })
+            }
           />
           {own.length > 0 && (
             <Button
