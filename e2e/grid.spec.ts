@@ -128,22 +128,22 @@ test.describe('tracks', () => {
   }) => {
     const columns = page.getByRole('group', { name: 'Columns' }).getByRole('button');
     await column(page, 2).click({ button: 'right' });
-    await page.getByRole('menuitem', { name: 'Insert after' }).click();
+    await page.getByRole('menuitem', { name: 'Insert a column after' }).click();
     await expect(columns).toHaveCount(7);
     await expect(hand(page, 'hut-at-dusk')).toHaveAccessibleName(/4 by 2 at column 1, row 1/);
     await column(page, 3).click();
-    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await page.getByRole('button', { name: 'Delete the column' }).click();
     await expect(columns).toHaveCount(6);
     await expect(hand(page, 'hut-at-dusk')).toHaveAccessibleName(/3 by 2 at column 1, row 1/);
     await column(page, 6).focus();
     await page.keyboard.press('Shift+F10');
-    await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+    await page.getByRole('menuitem', { name: 'Duplicate the column' }).click();
     await expect(columns).toHaveCount(7);
     await column(page, 1).click();
     await page.keyboard.type('3fr');
     await page.keyboard.press('Enter');
     await column(page, 1).click();
-    await page.getByRole('button', { name: 'Make all equal' }).click();
+    await page.getByRole('button', { name: 'Make all columns equal' }).click();
     await expect(column(page, 1)).toHaveAccessibleName('Column 1, 1fr');
   });
 });

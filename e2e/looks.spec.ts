@@ -209,7 +209,7 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   await expect(page.getByRole('textbox', { name: 'Heading', exact: true })).toHaveValue('First');
   await saved(page);
 
-  await page.getByRole('button', { name: '2, Marks' }).click();
+  await page.getByRole('button', { name: '2, Icons' }).click();
   await page.getByRole('button', { name: 'Icon…' }).click();
   await page.getByRole('textbox', { name: 'Find an icon' }).fill('soup');
   await page.getByRole('button', { name: 'Soup', exact: true }).click();

@@ -1,50 +1,46 @@
+import { hearChanges } from './events';
+import { addCollection, deleteCollection, listCollections, type ListedCollection } from './listedCollections';
+import { answered, BY_PAGES, done, lists } from './lists';
 import type { Page } from './pages';
-import { request } from './problem';
-import { workspacePath } from './workspace';
 
-export const collections = (): string => workspacePath('collections');
+/** Several changes that come together are one reason to read the list again. */
+const QUIET_MS = 400;
 
-/** What a list shows of a collection. */
-export interface ListedCollection {
-  readonly id: string;
-  readonly name: string;
-  readonly revision: number;
-  readonly updatedAt: string;
-  readonly summary: {
-    readonly tiles: number;
-    readonly recipes: number;
-    /** A small document that looks like the beginning of it, not checked yet; null when the server can’t read it. */
-    readonly document: unknown;
-    /** Why it can’t. */
-    readonly unreadable: string | null;
-  };
-}
-
-/** A page of the collections of the workspace, the last changed first. */
-export async function listCollections(
-  after: string | null = null,
-  limit = 24,
-): Promise<Page<ListedCollection>> {
-  const query = new URLSearchParams({ limit: String(limit), ...(after !== null && { after }) });
-  return (await (await request(`${collections()}?${query.toString()}`)).json()) as Page<ListedCollection>;
-}
-
-/** Makes a collection, and answers it as it was stored. */
-export async function addCollection(body: {
-  readonly name?: string;
-  readonly document?: unknown;
-}): Promise<{ readonly id: string }> {
-  const response = await request(collections(), {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  return (await response.json()) as { readonly id: string };
-}
-
-export async function deleteCollection({
-  id,
-  revision,
-}: Pick<ListedCollection, 'id' | 'revision'>): Promise<void> {
-  await request(`${collections()}/${id}`, { method: 'DELETE', headers: { 'If-Match': `"${revision}"` } });
-}
+/** The list of the collections of the workspace. */
+export const collectionList = lists.injectEndpoints({
+  endpoints: (build) => ({
+    /** The last changed first, as they are now: changes of others come by themselves. */
+    collections: build.infiniteQuery<Page<ListedCollection>, undefined, string | null>({
+      infiniteQueryOptions: BY_PAGES,
+      queryFn: ({ pageParam }) => answered(listCollections(pageParam)),
+      providesTags: ['collections'],
+      onCacheEntryAdded: async (_, entry) => {
+        let timer: ReturnType<typeof setTimeout> | undefined;
+        const stop = hearChanges((change) => {
+          if (change !== 'again' && change.revision === null) {
+            entry.updateCachedData((list) => ({
+              ...list,
+              pages: list.pages.map((page) => ({
+                ...page,
+                entries: page.entries.filter(({ id }) => id !== change.id),
+              })),
+            }));
+          }
+          clearTimeout(timer);
+          timer = setTimeout(() => entry.dispatch(lists.util.invalidateTags(['collections'])), QUIET_MS);
+        });
+        await entry.cacheEntryRemoved;
+        clearTimeout(timer);
+        stop();
+      },
+    }),
+    addCollection: build.mutation<{ readonly id: string }, { readonly name: string }>({
+      queryFn: (body) => answered(addCollection(body)),
+      invalidatesTags: ['collections'],
+    }),
+    deleteCollection: build.mutation<null, Pick<ListedCollection, 'id' | 'revision'>>({
+      queryFn: (which) => done(deleteCollection(which)),
+      invalidatesTags: ['collections'],
+    }),
+  }),
+});

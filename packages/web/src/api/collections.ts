@@ -5,7 +5,7 @@ import {
   type CollectionDocument,
   type JsonPatch,
 } from '@noria/core';
-import { addCollection, collections } from './collectionList';
+import { addCollection, collections } from './listedCollections';
 import { request } from './problem';
 import { workspacePath } from './workspace';
 

@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { listeners } from '../editor/listeners';
-import { reducer } from '../editor/state';
+import { lateMiddleware, reducer } from '../editor/state';
 
 /** The store, with what happens after actions. */
 export const makeStore = () =>
@@ -8,5 +8,7 @@ export const makeStore = () =>
     reducer,
     middleware: (defaults) =>
       // The document is checked where it comes in; walking it after every action would cost frames.
-      defaults({ serializableCheck: false, immutableCheck: false }).prepend(listeners.middleware),
+      defaults({ serializableCheck: false, immutableCheck: false })
+        .prepend(listeners.middleware)
+        .concat(lateMiddleware.middleware),
   });

@@ -1,5 +1,6 @@
 import {
-  combineReducers,
+  combineSlices,
+  createDynamicMiddleware,
   type Store,
   type ThunkAction,
   type ThunkDispatch,
@@ -13,7 +14,7 @@ import { laterSlice } from './saving/later/laterSlice';
 import { noticesSlice } from '../ui/notices/noticesSlice';
 
 /** Everything that is kept in the store, slice by slice. What acts on it imports its types from here. */
-export const reducer = combineReducers({
+export const reducer = combineSlices({
   document: documentSlice.reducer,
   editor: editorSlice.reducer,
   fit: fitSlice.reducer,
@@ -21,6 +22,9 @@ export const reducer = combineReducers({
   notices: noticesSlice.reducer,
   uploads: uploadsSlice.reducer,
 });
+
+/** Where middleware comes in with what is fetched later. */
+export const lateMiddleware = createDynamicMiddleware();
 
 export type RootState = ReturnType<typeof reducer>;
 export type AppDispatch = ThunkDispatch<RootState, unknown, UnknownAction>;

@@ -12,27 +12,10 @@ import {
   type Command,
   type TileId,
 } from '@noria/core';
+import './letterCanvas';
 import { needleMoved, tilesSelected } from '../editor/editorSlice';
 import { opened } from '../editor/document/documentSlice';
-import { reducer, type AppThunk } from '../editor/state';
-
-/** Measures words where there is no browser: every letter is half as wide as its type is high. */
-class LetterCanvas {
-  getContext() {
-    const size = (font: string) => Number(/([\d.]+)px/.exec(font)?.[1] ?? 16);
-    return {
-      font: '',
-      measureText(text: string) {
-        const px = size(this.font);
-        return {
-          width: text.length * px * 0.5,
-          fontBoundingBoxAscent: px,
-          fontBoundingBoxDescent: px * 0.25,
-        };
-      },
-    };
-  }
-}
+import { lateMiddleware, reducer, type AppThunk } from '../editor/state';
 
 /** A collection of stats, one for each pair of spans, named t1, t2, … in four even columns and one band. */
 export function stats(
@@ -55,10 +38,10 @@ export function stats(
 
 /** The store of the Compose screen, without what saves; with short ways to ask it. */
 export function composeStore(document: CollectionDocument, width = 1280) {
-  Object.assign(globalThis, { OffscreenCanvas: LetterCanvas });
   const store = configureStore({
     reducer,
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+    middleware: (defaults) =>
+      defaults({ serializableCheck: false, immutableCheck: false }).concat(lateMiddleware.middleware),
   });
   store.dispatch(opened({ id: 'c', document, revision: 1, unsent: [] }));
   store.dispatch(needleMoved(width));

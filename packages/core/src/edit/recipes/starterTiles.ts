@@ -200,7 +200,7 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Row of marks',
     card(
       'icons',
-      { name: 'Marks' },
+      { name: 'Icons' },
       {
         icons: {
           icons: STARTER_ICONS.slice(0, 5).map(({ id, name }) => ({

@@ -9,7 +9,7 @@ import type { Start } from '../part.js';
 export const icons: Start = {
   name: 'icons',
   className: 'marks',
-  title: 'Marks',
+  title: 'Icons',
   parts: ['icons'],
   flows: true,
   takesTextColour: true,

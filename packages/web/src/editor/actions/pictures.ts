@@ -14,11 +14,12 @@ import {
   type Tile,
   type TileId,
 } from '@noria/core';
-import { readFilm, uploadFilm } from '../../api/films';
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
+import { askForFiles } from '../../ui/askForFiles';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { busyWith, tilesSelectedBare } from '../editorSlice';
 import { runHere } from '../here';
+import { orderChosen } from '../pictures/uploadsSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { nextPosition } from './tiles';
@@ -53,6 +54,16 @@ export const addPictures =
     const { uploadFiles } = await import('../pictures/upload');
     const arrived = await dispatch(uploadFiles(others));
     if (arrived.length > 0) dispatch(takePictures(arrived, { onto, bestFit }));
+  };
+
+/** Asks for files, and adds what was chosen, in the order in which it was chosen or by the numbers in its names. */
+export const choosePictures =
+  (order: 'picked' | 'numbered'): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    const { TAKEN_TYPES } = await import('../pictures/upload');
+    dispatch(orderChosen(order));
+    const files = await askForFiles(`${TAKEN_TYPES},video/mp4,video/webm`);
+    await dispatch(addPictures(files));
   };
 
 /** Puts pictures of the library into tiles, as one step. */
@@ -155,6 +166,7 @@ const addFilm =
   async (dispatch, getState) => {
     dispatch(busyWith(`Reading ${file.name}`));
     try {
+      const { readFilm, uploadFilm } = await import('../../api/filmUpload');
       const read = await readFilm(file);
       const view = selectView(getState());
       const film = await uploadFilm(file, read);

@@ -1,7 +1,7 @@
 import { evenTracks, insertTrack, setArrangement } from '@noria/core';
 import { letGo } from '../actions/hand';
 import { swapWith } from '../actions/tiles';
-import { brushTaken, needleMoved, shown, type Showing } from '../editorSlice';
+import { brushTaken, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
 import { runHere } from '../here';
 import {
   selectBand,
@@ -36,6 +36,12 @@ export const show =
   (event?: KeyboardEvent): AppThunk =>
   (dispatch, getState) =>
     void dispatch(shown(event && getState().editor.showing === what ? null : what));
+
+/** Shows the recipes with nothing selected: one that is chosen there is a new tile. */
+export const fromRecipe = (): AppThunk => (dispatch) => {
+  dispatch(tilesSelected([]));
+  dispatch(shown('recipes'));
+};
 
 /** To the next narrower (1) or wider (−1) band: its widest or narrowest width. */
 export const toBand =

@@ -20,6 +20,8 @@ export type CommandGroup = (typeof GROUPS)[number];
 export interface EditorCommand {
   readonly id: string;
   readonly words: string;
+  /** What a menu says beside it. */
+  readonly about?: string;
   readonly group: CommandGroup;
   readonly icon?: LucideIcon;
   /** Each as `$mod+d`, `Shift+ArrowLeft` or, by where it lies on the keyboard, `Shift+Digit3`. */

@@ -1,4 +1,4 @@
-import { compositions, setKind, titleOf } from '@noria/core';
+import { compositions, setKind, titleOf, type TileStart } from '@noria/core';
 import {
   AlignCenter,
   ArrowLeft,
@@ -13,6 +13,7 @@ import {
   Grid3x3,
   Group,
   Image,
+  Images,
   Keyboard,
   Layers,
   LayoutGrid,
@@ -44,7 +45,7 @@ import {
 import { giveToHand } from '../actions/brush';
 import { enterGroup, groupSelected, takeApart } from '../actions/groups';
 import { takeAll, takeMoreTowards, takeTowards } from '../actions/hand';
-import { dealPictures } from '../actions/pictures';
+import { choosePictures, dealPictures } from '../actions/pictures';
 import {
   fitTiles,
   growTiles,
@@ -71,6 +72,7 @@ import {
   DIGITS,
   even,
   flow,
+  fromRecipe,
   isOnTile,
   moveNeedle,
   ofRecipe,
@@ -177,7 +179,20 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     keys: ['n'],
     run: () => (dispatch, getState) => dispatch(addNewTile(getState().editor.drawn)),
   },
-  addTable: { group: 'Tiles', icon: Table, run: show('table') },
+  addPictures: {
+    group: 'Tiles',
+    about: 'many at once, a ZIP, a film',
+    icon: Images,
+    run: () => choosePictures('picked'),
+  },
+  addNumbered: {
+    group: 'Tiles',
+    about: '2 before 10',
+    icon: Images,
+    run: () => choosePictures('numbered'),
+  },
+  addFromRecipe: { group: 'Tiles', about: 'with a finished look', icon: Replace, run: fromRecipe },
+  addTable: { group: 'Tiles', about: 'a tile for each row', icon: Table, run: show('table') },
   duplicate: { group: 'Tiles', icon: Copy, keys: ['$mod+d'], applies: some, run: duplicateTiles },
   delete: { group: 'Tiles', icon: Trash, keys: ['Delete', 'Backspace'], applies: some, run: deleteTiles },
   // The clipboard’s own events say when: they work across collections and tabs.
@@ -308,11 +323,26 @@ export const COMMANDS = Object.fromEntries(
 
 const withArticle = (name: string) => `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name.toLowerCase()}`;
 
-/** A command for each thing that a tile can begin as. */
+/** What a tile can begin as. */
+export const tileStarts = (): readonly TileStart[] => [...compositions().map(({ name }) => name), 'group'];
+
+export const START_ABOUT: Readonly<Record<TileStart, string>> = {
+  text: 'heading and words',
+  picture: 'crops to fill',
+  stat: 'big figure and label',
+  quote: 'words and who said them',
+  icons: 'a row of icons or logos',
+  action: 'leads somewhere',
+  film: 'plays in its tile',
+  group: 'tiles in a grid of their own',
+};
+
+/** A command for each of them. */
 const adding = (): readonly EditorCommand[] =>
-  [...compositions().map(({ name }) => name), 'group' as const].map((what) => ({
+  tileStarts().map((what) => ({
     id: `add-${what}`,
     words: `Add ${withArticle(titleOf(what))} tile`,
+    about: START_ABOUT[what],
     group: 'Tiles',
     icon: Plus,
     run: () => addNewTile(what),

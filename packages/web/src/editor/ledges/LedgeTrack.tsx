@@ -1,11 +1,12 @@
-import { evenTracks, insertTrack, removeTrack, resetTrack, setTrack, type Command } from '@noria/core';
+import { setTrack } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
 import { warn } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectBand, selectSetFor } from '../selectors';
 import { Boundary } from './Boundary';
-import { TrackCell, type TrackAct } from './TrackCell';
+import { runForTrack } from '../commands/trackCommands';
+import { TrackCell } from './TrackCell';
 import type { AppThunk } from '../state';
 
 interface LedgeTrackProps {
@@ -40,11 +41,11 @@ export const LedgeTrack = memo(function LedgeTrack({
     <>
       <div className="absolute" style={cell}>
         <TrackCell
+          axis={axis}
           name={`${isRow ? 'Row' : 'Column'} ${index + 1}`}
           size={text}
-          upright={isRow}
           onSet={(typed) => dispatch(setSize(axis, index, typed))}
-          onAct={(what) => dispatch(act(axis, index, what))}
+          onRun={(command) => dispatch(runForTrack(command, axis, index))}
         />
       </div>
       <div className="absolute" style={edge}>
@@ -53,21 +54,6 @@ export const LedgeTrack = memo(function LedgeTrack({
     </>
   );
 });
-
-const act =
-  (axis: 'column' | 'row', index: number, what: TrackAct): AppThunk =>
-  (dispatch, getState) => {
-    const which = { axis, index, band: selectBand(getState()).index, setFor: selectSetFor(getState()) };
-    const acts: Readonly<Record<TrackAct, readonly [string, Command]>> = {
-      before: [`Insert ${axis}`, insertTrack(which)],
-      after: [`Insert ${axis}`, insertTrack({ ...which, index: index + 1 })],
-      duplicate: [`Duplicate ${axis}`, insertTrack({ ...which, index: index + 1 }, index)],
-      remove: [`Remove ${axis}`, removeTrack(which)],
-      even: ['Even out', evenTracks(which)],
-      reset: ['Reset track', resetTrack(which)],
-    };
-    dispatch(runHere(...acts[what]));
-  };
 
 /** Sets a track to what was typed; answers whether it was a track size. A bare number is px. */
 const setSize =

@@ -1,30 +1,22 @@
 import { ContextMenu } from 'radix-ui';
 import { useRef, useState } from 'react';
-
-/** What can be done with a track as a whole. */
-export type TrackAct = 'before' | 'after' | 'duplicate' | 'remove' | 'even' | 'reset';
-
-const ACTS: readonly { readonly act: TrackAct; readonly label: string }[] = [
-  { act: 'before', label: 'Insert before' },
-  { act: 'after', label: 'Insert after' },
-  { act: 'duplicate', label: 'Duplicate' },
-  { act: 'remove', label: 'Remove' },
-  { act: 'even', label: 'Make all equal' },
-  { act: 'reset', label: 'Reset' },
-];
+import { SignButton } from '../../ui/Button';
+import { MENU, MENU_ITEM } from '../../ui/menu';
+import { RESET_TRACK, TRACK_COMMANDS } from '../commands/trackCommands';
 
 interface TrackCellProps {
+  /** Rows lie along the left edge, written upwards. */
+  readonly axis: 'column' | 'row';
   readonly name: string;
   readonly size: string;
-  /** Along the left edge, written upwards. */
-  readonly upright: boolean;
   /** Answers whether the text was a track size. */
   readonly onSet: (size: string) => boolean;
-  readonly onAct: (act: TrackAct) => void;
+  readonly onRun: (command: (typeof TRACK_COMMANDS)[number]) => void;
 }
 
 /** One track on a ledge: pressed to type its size; Tab goes to the next, a double press resets. */
-export function TrackCell({ name, size, upright, onSet, onAct }: TrackCellProps) {
+export function TrackCell({ axis, name, size, onSet, onRun }: TrackCellProps) {
+  const upright = axis === 'row';
   const [typed, setTyped] = useState<string | null>(null);
   const openedAt = useRef(0);
   const settle = () => {
@@ -46,7 +38,7 @@ export function TrackCell({ name, size, upright, onSet, onAct }: TrackCellProps)
             // The second press of a double click: the first has just opened this field.
             if (event.timeStamp - openedAt.current > 600) return;
             setTyped(null);
-            onAct('reset');
+            onRun(RESET_TRACK);
           }}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={() => {
@@ -58,24 +50,26 @@ export function TrackCell({ name, size, upright, onSet, onAct }: TrackCellProps)
           }}
         />
         <div
-          className={`absolute z-10 flex rounded-s bg-raised p-0.5 shadow-float ${upright ? 'top-1/2 left-0 mt-4 w-[104px] flex-wrap' : 'top-6 left-1/2 -translate-x-1/2'}`}
+          className={`absolute z-10 flex rounded-s bg-raised p-0.5 shadow-float ${upright ? 'top-1/2 left-0 mt-4' : 'top-6 left-1/2 -translate-x-1/2'}`}
         >
-          {ACTS.slice(0, 5).map(({ act, label }) => (
-            <button
-              key={act}
-              type="button"
-              // The keyboard reaches these by the menu key, so that Tab goes on to the next track.
-              tabIndex={-1}
-              className="h-6 rounded-[2px] px-1.5 text-[11.5px] whitespace-nowrap text-soft hover:bg-copper-wash hover:text-copper-ink"
-              onPointerDown={(event) => {
-                event.preventDefault();
-                setTyped(null);
-                onAct(act);
-              }}
-            >
-              {label}
-            </button>
-          ))}
+          {TRACK_COMMANDS.map((command) => {
+            const Icon = command.icon[axis];
+            return (
+              <SignButton
+                key={command.id}
+                name={command.words(axis)}
+                // The keyboard reaches these by the menu key, so that Tab goes on to the next track.
+                tabIndex={-1}
+                onPointerDown={(event) => {
+                  event.preventDefault();
+                  setTyped(null);
+                  onRun(command);
+                }}
+              >
+                <Icon size={15} aria-hidden />
+              </SignButton>
+            );
+          })}
         </div>
       </>
     );
@@ -101,16 +95,20 @@ export function TrackCell({ name, size, upright, onSet, onAct }: TrackCellProps)
         </button>
       </ContextMenu.Trigger>
       <ContextMenu.Portal>
-        <ContextMenu.Content className="z-[150] min-w-[150px] rounded-m bg-raised p-1 shadow-float">
-          {ACTS.map(({ act, label }) => (
-            <ContextMenu.Item
-              key={act}
-              className="flex h-7 items-center rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
-              onSelect={() => onAct(act)}
-            >
-              {label}
-            </ContextMenu.Item>
-          ))}
+        <ContextMenu.Content className={`z-[150] min-w-[150px] ${MENU}`}>
+          {TRACK_COMMANDS.map((command) => {
+            const Icon = command.icon[axis];
+            return (
+              <ContextMenu.Item
+                key={command.id}
+                className={`gap-2 ${MENU_ITEM}`}
+                onSelect={() => onRun(command)}
+              >
+                <Icon size={15} aria-hidden />
+                {command.words(axis)}
+              </ContextMenu.Item>
+            );
+          })}
         </ContextMenu.Content>
       </ContextMenu.Portal>
     </ContextMenu.Root>

@@ -1,6 +1,6 @@
 import { clone, setPart, type FilmPart } from '@noria/core';
 import { useState } from 'react';
-import { readFilm, uploadFilm } from '../../api/films';
+import { readFilm, uploadFilm } from '../../api/filmUpload';
 import { uploadPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { FileButton } from '../../ui/FileButton';

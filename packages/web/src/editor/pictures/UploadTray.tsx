@@ -42,7 +42,7 @@ export function UploadTray() {
   );
 }
 
-/** What was not tilesSelected, and why, until it has been read. */
+/** What was not taken, and why, until it has been read. */
 export function Troubles() {
   const dispatch = useAppDispatch();
   const { troubles } = useAppSelector(({ uploads }) => uploads);

@@ -5,7 +5,7 @@ export interface UploadsState {
   readonly batch: { readonly total: number; readonly done: number; readonly failed: number } | null;
   /** What is under way before that, such as a ZIP that is unpacked. */
   readonly preparing: string | null;
-  /** What was not tilesSelected, and why. */
+  /** What was not taken, and why. */
   readonly troubles: readonly string[];
   /** The order in which many pictures are taken. */
   readonly order: 'picked' | 'numbered';

@@ -17,7 +17,7 @@ import { needleMoved } from '../editorSlice';
 import { selectBand, selectBands, selectNeedle } from '../selectors';
 import { axisFigures, BASE, DEVICE_WIDTHS, fromAxis, toAxis } from './axis';
 import { Breakpoint } from './Breakpoint';
-import { FindingMarks, HeatStrip } from './HeatStrip';
+import { FindingMarks, HeatStrip } from '../lazyParts';
 import { Needle } from './Needle';
 import { NeedleReading } from './NeedleReading';
 

@@ -1,6 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import type { TileStart } from '@noria/core';
 import type { CSSProperties } from 'react';
+import { MENU } from '../../ui/menu';
 import { StartItems } from '../belt/AddTile';
 
 interface GroundMenuProps {
@@ -22,7 +23,7 @@ export const GroundMenu = ({ style, onChoose, onClose }: GroundMenuProps) => (
         sideOffset={6}
         collisionPadding={12}
         aria-label="Add a tile here"
-        className="z-[150] min-w-[220px] rounded-m bg-raised p-1 shadow-float"
+        className={`z-[150] min-w-[220px] ${MENU}`}
       >
         <StartItems onChoose={onChoose} />
       </DropdownMenu.Content>

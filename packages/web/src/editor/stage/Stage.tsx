@@ -8,11 +8,8 @@ import { beside, whenShown } from '../../ui/lazily';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
 import { Ground } from './Ground';
-import { HeldMarks } from './HeldMarks';
-import { Holes } from './Holes';
 import { interfaceOf } from '../kinds';
 import { StagePage } from './StagePage';
-import { TileHands } from './TileHands';
 import { Trail } from './Trail';
 import { useSeen } from './useSeen';
 import type { StageSpace } from './space';
@@ -41,6 +38,10 @@ const AreaNames = whenShown(() => import('./GridLines').then((file) => file.Area
 const LevelVeil = whenShown(() => import('./LevelVeil').then((file) => file.LevelVeil));
 const ReadingLine = whenShown(() => import('./ReadingLine').then((file) => file.ReadingLine));
 const AddTile = whenShown(() => import('../belt/AddTile').then((file) => file.AddTile));
+// What is painted first is the page; what one lays hands on comes beside it.
+const Holes = beside(() => import('./Holes').then((file) => file.Holes));
+const TileHands = beside(() => import('./TileHands').then((file) => file.TileHands));
+const HeldMarks = beside(() => import('./HeldMarks').then((file) => file.HeldMarks));
 const ColumnLedge = beside(() => import('../ledges/Ledges').then((file) => file.ColumnLedge));
 const RowLedge = beside(() => import('../ledges/Ledges').then((file) => file.RowLedge));
 

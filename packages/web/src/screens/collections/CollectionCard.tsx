@@ -2,18 +2,18 @@ import { MoreHorizontal } from 'lucide-react';
 import { AlertDialog, DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { deleteCollection, type ListedCollection } from '../../api/collectionList';
+import type { ListedCollection } from '../../api/listedCollections';
 import { Button, SignButton } from '../../ui/Button';
+import { MENU, MENU_ITEM } from '../../ui/menu';
 import { ThumbnailPlate } from './ThumbnailPlate';
 import { useThumbnail } from './useThumbnail';
 
 interface CollectionCardProps {
   readonly collection: ListedCollection;
-  readonly onGone: () => void;
-  readonly onTrouble: (error: unknown) => void;
+  readonly onDelete: () => void;
 }
 
-export function CollectionCard({ collection, onGone, onTrouble }: CollectionCardProps) {
+export function CollectionCard({ collection, onDelete }: CollectionCardProps) {
   const { id, name, updatedAt, summary } = collection;
   const [place, thumbnail] = useThumbnail(collection);
   const [asking, setAsking] = useState(false);
@@ -48,15 +48,8 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
             </SignButton>
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
-            <DropdownMenu.Content
-              align="end"
-              sideOffset={4}
-              className="z-40 min-w-[150px] rounded-m bg-raised p-1 shadow-float"
-            >
-              <DropdownMenu.Item
-                className="flex h-7 items-center rounded-s px-2 outline-none data-[highlighted]:bg-copper-wash data-[highlighted]:text-copper-ink"
-                onSelect={() => setAsking(true)}
-              >
+            <DropdownMenu.Content align="end" sideOffset={4} className={`z-40 min-w-[150px] ${MENU}`}>
+              <DropdownMenu.Item className={MENU_ITEM} onSelect={() => setAsking(true)}>
                 Delete…
               </DropdownMenu.Item>
             </DropdownMenu.Content>
@@ -78,10 +71,7 @@ export function CollectionCard({ collection, onGone, onTrouble }: CollectionCard
                 <Button>Cancel</Button>
               </AlertDialog.Cancel>
               <AlertDialog.Action asChild>
-                <Button
-                  look="solid"
-                  onClick={() => void deleteCollection(collection).then(onGone, onTrouble)}
-                >
+                <Button look="solid" onClick={onDelete}>
                   Delete
                 </Button>
               </AlertDialog.Action>

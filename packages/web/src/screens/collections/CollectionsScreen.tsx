@@ -1,30 +1,38 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { addCollection } from '../../api/collectionList';
-import { ServerAway } from '../../api/problem';
+import { collectionList } from '../../api/collectionList';
+import type { ListedCollection } from '../../api/listedCollections';
+import { useEntries } from '../../api/useEntries';
+import '../../editor/lists';
 import { Button } from '../../ui/Button';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 import { MoreBelow } from '../../ui/MoreBelow';
 import { CollectionCard } from './CollectionCard';
-import { useCollections } from './useCollections';
+
+const { useAddCollectionMutation, useCollectionsInfiniteQuery, useDeleteCollectionMutation } = collectionList;
+const idOf = ({ id }: ListedCollection) => id;
+const isAwayIn = (trouble: object | undefined) =>
+  trouble !== undefined && 'isAway' in trouble && trouble.isAway === true;
+/** How often a server that does not answer is asked again. */
+const AGAIN_MS = 2000;
 
 /** The first screen: every collection of the workspace as it looks. */
 export function CollectionsScreen() {
   const navigate = useNavigate();
-  const { collections, more, trouble, setTrouble, load } = useCollections();
-  const [making, setMaking] = useState(false);
-  const fail = (error: unknown) => setTrouble(error instanceof Error ? error.message : String(error));
+  const found = useCollections();
+  const { entries: collections, more } = useEntries(found, idOf);
+  const [add, adding] = useAddCollectionMutation();
+  const [remove, removing] = useDeleteCollectionMutation();
+  const trouble = found.error ?? adding.error ?? removing.error;
 
   useEffect(() => {
     document.title = 'Collections – Noria';
   }, []);
 
   const create = () => {
-    setMaking(true);
-    addCollection({ name: 'Untitled collection' })
-      .then(({ id }) => navigate(`/collections/${id}/compose`))
-      .catch(fail)
-      .finally(() => setMaking(false));
+    void add({ name: 'Untitled collection' }).then(({ data: made }) => {
+      if (made) void navigate(`/collections/${made.id}/compose`);
+    });
   };
 
   return (
@@ -37,13 +45,13 @@ export function CollectionsScreen() {
               <h1 className="font-title text-[28px] leading-tight font-[680] tracking-tight">Collections</h1>
               <p className="mt-0.5 text-soft">Cards, tiles and pictures, packed at every width.</p>
             </div>
-            <Button look="solid" disabled={making} onClick={create}>
+            <Button look="solid" disabled={adding.isLoading} onClick={create}>
               New collection
             </Button>
           </div>
           {trouble && (
             <p role="alert" className="mb-5 rounded-m border border-amiss px-4 py-2.5 text-ink">
-              {trouble} {trouble === new ServerAway().message && 'Trying again…'}
+              {trouble.message} {isAwayIn(trouble) && 'Trying again…'}
             </p>
           )}
           {collections?.length === 0 && (
@@ -53,7 +61,7 @@ export function CollectionsScreen() {
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(340px,1fr))] gap-x-6 gap-y-8">
             {collections?.map((collection) => (
               <li key={collection.id}>
-                <CollectionCard collection={collection} onGone={() => load()} onTrouble={fail} />
+                <CollectionCard collection={collection} onDelete={() => void remove(collection)} />
               </li>
             ))}
           </ul>
@@ -62,4 +70,13 @@ export function CollectionsScreen() {
       </main>
     </div>
   );
+}
+
+/** Those of the workspace; while the server is away they are asked for again and again. */
+function useCollections() {
+  const [isAway, setAway] = useState(false);
+  const found = useCollectionsInfiniteQuery(undefined, { pollingInterval: isAway ? AGAIN_MS : 0 });
+  const away = isAwayIn(found.error);
+  if (away !== isAway) setAway(away);
+  return found;
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { engine } from '../../editor/engine/engine';
-import type { ListedCollection } from '../../api/collectionList';
+import type { ListedCollection } from '../../api/listedCollections';
 import type { Thumbnail } from '../../editor/engine/thumbnail';
 
 /** How far before it comes into sight a thumbnail is drawn. */

@@ -1,16 +1,11 @@
 import { X } from 'lucide-react';
 import { AlertDialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import {
-  addressFor,
-  deletePicture,
-  pictureDetails,
-  picturesUses,
-  type LibraryPicture,
-  type PictureUse,
-} from '../../api/pictures';
+import { addressFor, pictureDetails, type LibraryPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
+import { pictureList } from '../../api/pictureList';
+import '../../editor/lists';
 import { Button, SignButton } from '../../ui/Button';
 import { WordsField } from '../../ui/WordsField';
 import { sendLater } from '../../editor/saving/later/later';
@@ -19,23 +14,18 @@ import { sizeOf } from './PictureCard';
 
 interface PictureDetailsProps {
   readonly picture: LibraryPicture;
-  readonly onChanged: () => void;
   readonly onClose: () => void;
 }
 
 /** One picture of the library: what it shows, what it is, where it is used. */
-export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsProps) {
+export function PictureDetails({ picture, onClose }: PictureDetailsProps) {
   const dispatch = useAppDispatch();
   const { hash } = picture;
   const [name, setName] = useState(picture.name);
   const [alternativeText, setAlternativeText] = useState(picture.alternativeText);
-  const [uses, setUses] = useState<readonly PictureUse[] | null>(null);
+  const { data: uses } = pictureList.usePictureUsesQuery(hash);
+  const [deletePicture] = pictureList.useDeletePictureMutation();
   const [asking, setAsking] = useState(false);
-  const fail = (error: unknown) => dispatch(warn(error instanceof Error ? error.message : String(error)));
-
-  useEffect(() => {
-    picturesUses(hash).then(setUses, () => setUses(null));
-  }, [hash]);
 
   const { path } = pictureDetails(hash, {});
   const waits = useAppSelector(({ later }) => later.waiting.includes(path));
@@ -50,12 +40,15 @@ export function PictureDetails({ picture, onChanged, onClose }: PictureDetailsPr
     say({ alternativeText: words });
   };
 
-  const remove = () =>
-    deletePicture(hash, (uses ?? []).length > 0).then(() => {
-      dispatch(announce(`${picture.name} was deleted.`));
-      onClose();
-      onChanged();
-    }, fail);
+  const remove = async () => {
+    const { error } = await deletePicture({ hash, evenUsed: (uses ?? []).length > 0 });
+    if (error) {
+      dispatch(warn(error.message ?? 'The picture was not deleted.'));
+      return;
+    }
+    dispatch(announce(`${picture.name} was deleted.`));
+    onClose();
+  };
 
   return (
     <aside

@@ -16,7 +16,7 @@ export function PicturesScreen() {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState('');
   const [only, setOnly] = useState<'all' | 'unused' | 'silent'>('all');
-  const { pictures, found, trouble, load, more } = usePictures(search, true, only);
+  const { pictures, found, trouble, more } = usePictures(search, true, only);
   const [chosen, setChosen] = useState<string | null>(null);
   const [dropping, setDropping] = useState(false);
   const order = useAppSelector(({ uploads }) => uploads.order);
@@ -136,14 +136,7 @@ export function PicturesScreen() {
             {more && <MoreBelow onMore={more} />}
           </div>
         </main>
-        {details && (
-          <PictureDetails
-            key={details.hash}
-            picture={details}
-            onChanged={() => void load()}
-            onClose={() => setChosen(null)}
-          />
-        )}
+        {details && <PictureDetails key={details.hash} picture={details} onClose={() => setChosen(null)} />}
       </div>
       {dropping && (
         <p className="pointer-events-none fixed inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">

@@ -11,7 +11,9 @@ import {
 } from '@noria/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { listRecipes, type StoredCollection } from '../../api/collections';
+import type { StoredCollection } from '../../api/collections';
+import { recipeList } from '../../api/recipeList';
+import '../../editor/lists';
 import { RecipePreview } from '../../editor/recipes/RecipePreview';
 import { count } from '../../ui/words';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
@@ -21,17 +23,13 @@ const LOOK = emptyDocument('Recipes').look;
 
 /** The library of recipes: those of every collection, and those to begin with. */
 export function RecipesScreen() {
-  const [collections, setCollections] = useState<readonly StoredCollection[] | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const { data: collections, error } = recipeList.useRecipesQuery(undefined);
   const samples = useMemo(() => {
     const [first] = (collections ?? []).toSorted((a, b) => picturesOf(b).length - picturesOf(a).length);
     return first ? picturesOf(first).slice(0, 6) : [];
   }, [collections]);
   useEffect(() => {
     document.title = 'Recipes – Noria';
-    listRecipes().then(setCollections, (error: unknown) =>
-      setTrouble(error instanceof Error ? error.message : String(error)),
-    );
   }, []);
   const own = useMemo(() => sameTogether(collections ?? []), [collections]);
   const names = new Set(own.map(({ recipe }) => recipe.name));
@@ -47,9 +45,9 @@ export function RecipesScreen() {
               Recipes are designs for tiles. Change a recipe, and every tile that uses it follows.
             </p>
           </div>
-          {trouble !== null && (
+          {error && (
             <p role="alert" className="rounded-m border border-amiss px-4 py-2.5">
-              {trouble}
+              {error.message}
             </p>
           )}
           {own.length > 0 && (
