@@ -121,7 +121,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.press('o');
       await expect(page.getByRole('button', { name: 'Proposal 8,' })).toBeVisible();
       await expectAccessible(page);
-      await page.getByRole('button', { name: 'Leave' }).click();
+      await page.getByRole('button', { name: 'Cancel' }).click();
       await hand(page, 'opening').click();
       await page.keyboard.press('g');
       await page.keyboard.press('Enter');

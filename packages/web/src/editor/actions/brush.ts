@@ -49,7 +49,7 @@ export const putOn =
   };
 
 /** Gives the look of the tile that was selected first to all others selected. */
-export const giveToHand =
+export const giveToSelected =
   (what: Transfer): AppThunk =>
   (dispatch, getState) => {
     const [from, ...to] = selectSelected(getState());

@@ -21,7 +21,7 @@ export const groupSelected = (): AppThunk => (dispatch, getState) => {
 };
 
 /** Ungroups the selected groups. */
-export const takeApart = (): AppThunk => (dispatch, getState) => {
+export const ungroupSelected = (): AppThunk => (dispatch, getState) => {
   const groups = selectSelected(getState()).filter(({ kind }) => kind === 'group');
   if (groups.length === 0) return;
   const inside = groups.flatMap((group) => (group.kind === 'group' ? group.order : []));
@@ -31,7 +31,7 @@ export const takeApart = (): AppThunk => (dispatch, getState) => {
 };
 
 /** Opens the selected group. */
-export const enterGroup = (): AppThunk => (dispatch, getState) => {
+export const openSelectedGroup = (): AppThunk => (dispatch, getState) => {
   const [tile] = selectSelected(getState());
   if (tile?.kind !== 'group') return;
   dispatch(entered(tile.id));

@@ -4,10 +4,10 @@ import { composeStore, stats } from '../../testing/composeStore';
 import { undo } from '../document/run';
 import { spanTiles } from './place';
 import {
-  changeRecipe,
+  updateFromSelected,
   recipeFromHand,
-  releaseHand,
-  resetHand,
+  unlinkSelected,
+  resetSelected,
   showVariant,
   takeRecipe,
   variantFromHand,
@@ -70,11 +70,11 @@ describe('recipes', () => {
     run(takeRecipe(recipeOf(compose, 'Beds'), null));
     take('t1');
     run(spanTiles({ columnSpan: 3 }));
-    run(changeRecipe());
-    run(resetHand());
+    run(updateFromSelected());
+    run(resetSelected());
     const { id } = recipeOf(compose, 'Beds');
     expect(document().tiles.t1?.recipe?.recipe).toBe(id);
-    run(releaseHand());
+    run(unlinkSelected());
     expect(document().tiles.t1?.recipe).toBeUndefined();
     expect(document().tiles.t2?.recipe?.recipe).toBe(id);
     expect(store.getState().notices.warning).toBeNull();
@@ -96,9 +96,13 @@ describe('recipes', () => {
 
   test('with nothing selected nothing is made, changed or let go', () => {
     const { run, steps } = open();
-    [recipeFromHand('A'), variantFromHand('A'), changeRecipe(), releaseHand(), resetHand()].forEach((act) =>
-      run(act),
-    );
+    [
+      recipeFromHand('A'),
+      variantFromHand('A'),
+      updateFromSelected(),
+      unlinkSelected(),
+      resetSelected(),
+    ].forEach((act) => run(act));
     expect(steps()).toEqual([]);
   });
 

@@ -93,12 +93,12 @@ const onHand =
   };
 
 export const showVariant = (variant: string | null) => onHand('Variant', (ids) => setVariant(ids, variant));
-export const releaseHand = () => onHand(COMMAND_WORDS.unlinkRecipe, releaseTiles);
-export const resetHand = (fields?: readonly string[]) =>
+export const unlinkSelected = () => onHand(COMMAND_WORDS.unlinkRecipe, releaseTiles);
+export const resetSelected = (fields?: readonly string[]) =>
   onHand(COMMAND_WORDS.resetToRecipe, (ids) => resetToRecipe(ids, fields));
 
 /** Changes the recipe into what the selected tile has become; the others follow. */
-export const changeRecipe = (): AppThunk => (dispatch, getState) => {
+export const updateFromSelected = (): AppThunk => (dispatch, getState) => {
   const [tile] = selectSelected(getState());
   if (!tile) return;
   dispatch(runHere(COMMAND_WORDS.updateRecipe, updateRecipe(tile.id, fresh)));

@@ -6,11 +6,11 @@ import { entered } from '../editorSlice';
 import { selectSelected, selectTrail } from '../selectors';
 import { redo, undo } from '../document/run';
 import { addNewTile, copiedText, deleteTiles, duplicateTiles, pasteText } from './tiles';
-import { enterGroup, groupSelected, takeApart } from './groups';
+import { openSelectedGroup, groupSelected, ungroupSelected } from './groups';
 import { fitToSlots } from './pictures';
-import { giveToHand, putOn, takeBrush } from './brush';
+import { giveToSelected, putOn, takeBrush } from './brush';
 import { growTiles, pinTiles, reorderTiles, stepTiles } from './place';
-import { letGo, takeAll, takeMoreTowards, takeTowards } from './hand';
+import { deselectTiles, selectAll, selectMoreTowards, selectTowards } from './select';
 
 const SPANS = [
   [2, 1],
@@ -23,10 +23,10 @@ const open = (kind: ArrangementName = 'bento') => composeStore(stats(SPANS, { ki
 
 describe('any work', () => {
   const acts = {
-    right: () => takeTowards(1, 0),
-    down: () => takeTowards(0, 1),
-    more: () => takeMoreTowards(1, 0),
-    all: () => takeAll(),
+    right: () => selectTowards(1, 0),
+    down: () => selectTowards(0, 1),
+    more: () => selectMoreTowards(1, 0),
+    all: () => selectAll(),
     grow: () => growTiles(1, 0),
     shrink: () => growTiles(-1, 0),
     higher: () => growTiles(0, 1),
@@ -37,12 +37,12 @@ describe('any work', () => {
     copy: () => duplicateTiles(),
     add: () => addNewTile('text'),
     group: () => groupSelected(),
-    enter: () => enterGroup(),
-    apart: () => takeApart(),
-    out: () => letGo(),
+    enter: () => openSelectedGroup(),
+    apart: () => ungroupSelected(),
+    out: () => deselectTiles(),
     remove: () => deleteTiles(),
     fit: () => fitToSlots(),
-    look: () => giveToHand('look'),
+    look: () => giveToSelected('look'),
   } as const;
   const kinds = fc.constantFrom<ArrangementName>('bento', 'fluid', 'masonry', 'rows', 'mosaic', 'fan');
   const work = fc.array(fc.constantFrom(...(Object.keys(acts) as (keyof typeof acts)[])), {
@@ -79,13 +79,13 @@ describe('any work', () => {
 describe('what is selected', () => {
   test('moves to the nearest tile in a direction, and takes it as well', () => {
     const { run, selected } = open();
-    expect(run(takeTowards(1, 0))).toBe('t1');
-    expect(run(takeTowards(1, 0))).toBe('t2');
-    run(takeMoreTowards(1, 0));
+    expect(run(selectTowards(1, 0))).toBe('t1');
+    expect(run(selectTowards(1, 0))).toBe('t2');
+    run(selectMoreTowards(1, 0));
     expect(selected()).toEqual(['t2', 't3']);
-    run(takeMoreTowards(-1, 0));
+    run(selectMoreTowards(-1, 0));
     expect(selected()).toEqual(['t3', 't2']);
-    run(letGo());
+    run(deselectTiles());
     expect(selected()).toEqual([]);
   });
 
@@ -118,14 +118,14 @@ describe('groups', () => {
     run(groupSelected());
     const [group = ''] = selected();
     expect(document().tiles[group]).toMatchObject({ kind: 'group', order: ['t2', 't4'] });
-    run(enterGroup());
+    run(openSelectedGroup());
     expect(selectTrail(store.getState())).toEqual([group]);
     expect(selected()).toEqual(['t2']);
-    run(letGo());
-    run(letGo());
+    run(deselectTiles());
+    run(deselectTiles());
     expect(selectTrail(store.getState())).toEqual([]);
     expect(selected()).toEqual([group]);
-    run(takeApart());
+    run(ungroupSelected());
     expect(document().order.toSorted()).toEqual(['t1', 't2', 't3', 't4', 't5']);
     expect(said()).toBe('Ungrouped; 2 tiles selected.');
   });
@@ -134,7 +134,7 @@ describe('groups', () => {
     const { take, run, store } = open();
     take('t2', 't4');
     run(groupSelected());
-    run(enterGroup());
+    run(openSelectedGroup());
     run(undo());
     expect(selectTrail(store.getState())).toEqual([]);
     expect(selectSelected(store.getState()).map(({ id }) => id)).toEqual(['t2']);
@@ -187,10 +187,10 @@ describe('what is taken from a tile', () => {
 
   test('the first selected gives to the others at once; with none selected it is said what to do', () => {
     const { take, run, document, warned, store } = open();
-    run(giveToHand('spans'));
+    run(giveToSelected('spans'));
     expect(warned()).toMatch(/^Select the tile to copy from/);
     take('t3', 't2', 't4');
-    run(giveToHand('spans'));
+    run(giveToSelected('spans'));
     expect([document().tiles.t2?.place.rowSpan, document().tiles.t4?.place.rowSpan]).toEqual([2, 2]);
     expect(store.getState().editor.brush).toBeNull();
   });

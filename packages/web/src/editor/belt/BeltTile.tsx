@@ -83,7 +83,8 @@ function Thumbnail({ tile, picture, ink }: ThumbnailProps) {
         alt=""
         draggable={false}
         className="size-full object-cover"
-        style={{ objectPosition: `${x * 100}% ${y * 100}%` }}
+        // Until it is there, the place has its colour.
+        style={{ objectPosition: `${x * 100}% ${y * 100}%`, background: picture.colours?.[0] }}
       />
     );
   }

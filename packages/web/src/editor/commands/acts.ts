@@ -1,5 +1,5 @@
 import { evenTracks, insertTrack, setArrangement } from '@noria/core';
-import { letGo } from '../actions/hand';
+import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
 import { brushTaken, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
 import { runHere } from '../here';
@@ -62,7 +62,7 @@ export const moveNeedle =
 /** Escape puts down what is put on tiles before it lets go of them. */
 export const deselect = (): AppThunk => (dispatch, getState) => {
   if (getState().editor.brush) dispatch(brushTaken(null));
-  else dispatch(letGo());
+  else dispatch(deselectTiles());
 };
 
 type RecipeActions = typeof import('../actions/recipes');

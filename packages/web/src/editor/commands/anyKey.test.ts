@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { composeStore } from '../../testing/composeStore';
 import { DEMOS, errorsIn } from '../../testing/demos';
 import { redo, undo } from '../document/run';
-import { enterGroup } from '../actions/groups';
+import { openSelectedGroup } from '../actions/groups';
 import { needleMoved, tilesSelected } from '../editorSlice';
 import { pressedCommand } from './useKeys';
 import { selectLayout, selectView } from '../selectors';
@@ -45,7 +45,7 @@ describe('any keys in any order', () => {
         const done: unknown[] = [];
         for (const each of all) {
           if ('width' in each) store.dispatch(needleMoved(each.width));
-          else if ('enters' in each) run(enterGroup());
+          else if ('enters' in each) run(openSelectedGroup());
           else if ('take' in each) {
             const { order } = selectView(store.getState());
             store.dispatch(tilesSelected(each.take.flatMap((k) => order[k] ?? [])));

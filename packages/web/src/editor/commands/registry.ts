@@ -42,9 +42,9 @@ import {
   Undo2,
   Ungroup,
 } from 'lucide-react';
-import { giveToHand } from '../actions/brush';
-import { enterGroup, groupSelected, takeApart } from '../actions/groups';
-import { takeAll, takeMoreTowards, takeTowards } from '../actions/hand';
+import { giveToSelected } from '../actions/brush';
+import { openSelectedGroup, groupSelected, ungroupSelected } from '../actions/groups';
+import { selectAll, selectMoreTowards, selectTowards } from '../actions/select';
 import { choosePictures, dealPictures } from '../actions/pictures';
 import {
   fitTiles,
@@ -97,16 +97,16 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     keys: arrows(),
     keysAs: '← → ↑ ↓',
     isListed: false,
-    run: towards(takeTowards),
+    run: towards(selectTowards),
   },
   selectMore: {
     group: 'Selection',
     keys: [...arrows('Control+'), ...arrows('Meta+')],
     keysAs: 'Ctrl + arrow',
     isListed: false,
-    run: towards(takeMoreTowards),
+    run: towards(selectMoreTowards),
   },
-  selectAll: { group: 'Selection', icon: Scan, keys: ['$mod+a'], run: takeAll },
+  selectAll: { group: 'Selection', icon: Scan, keys: ['$mod+a'], run: selectAll },
   deselect: {
     group: 'Selection',
     icon: SquareDashed,
@@ -205,47 +205,57 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   },
   dealPictures: { group: 'Tiles', icon: Image, keys: ['b'], run: dealPictures },
   group: { group: 'Groups and recipes', icon: Group, keys: ['g'], applies: some, run: groupSelected },
-  ungroup: { group: 'Groups and recipes', icon: Ungroup, keys: ['u'], applies: aGroup, run: takeApart },
+  ungroup: { group: 'Groups and recipes', icon: Ungroup, keys: ['u'], applies: aGroup, run: ungroupSelected },
   openGroup: {
     group: 'Groups and recipes',
     icon: LogIn,
     keys: ['Enter'],
     presses: isOnTile,
     applies: aGroup,
-    run: enterGroup,
+    run: openSelectedGroup,
   },
   copyLook: {
     group: 'Groups and recipes',
     icon: Paintbrush,
     keys: ['c'],
     applies: some,
-    run: () => giveToHand('look'),
+    run: () => giveToSelected('look'),
   },
-  copySpans: { group: 'Groups and recipes', icon: Paintbrush, applies: some, run: () => giveToHand('spans') },
-  copyPlace: { group: 'Groups and recipes', icon: Paintbrush, applies: some, run: () => giveToHand('place') },
+  copySpans: {
+    group: 'Groups and recipes',
+    icon: Paintbrush,
+    applies: some,
+    run: () => giveToSelected('spans'),
+  },
+  copyPlace: {
+    group: 'Groups and recipes',
+    icon: Paintbrush,
+    applies: some,
+    run: () => giveToSelected('place'),
+  },
   copyMotion: {
     group: 'Groups and recipes',
     icon: Paintbrush,
     applies: some,
-    run: () => giveToHand('motion'),
+    run: () => giveToSelected('motion'),
   },
   resetToRecipe: {
     group: 'Groups and recipes',
     icon: RotateCcw,
     applies: some,
-    run: ofRecipe((recipes) => recipes.resetHand()),
+    run: ofRecipe((recipes) => recipes.resetSelected()),
   },
   updateRecipe: {
     group: 'Groups and recipes',
     icon: RefreshCw,
     applies: some,
-    run: ofRecipe((recipes) => recipes.changeRecipe()),
+    run: ofRecipe((recipes) => recipes.updateFromSelected()),
   },
   unlinkRecipe: {
     group: 'Groups and recipes',
     icon: Link2Off,
     applies: some,
-    run: ofRecipe((recipes) => recipes.releaseHand()),
+    run: ofRecipe((recipes) => recipes.unlinkSelected()),
   },
   addColumn: { group: 'Grid', icon: Columns3, run: addTrack('column', W.addColumn) },
   addRow: { group: 'Grid', icon: Rows3, run: addTrack('row', W.addRow) },

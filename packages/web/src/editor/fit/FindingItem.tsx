@@ -4,7 +4,7 @@ import { useAppDispatch } from '../hooks';
 import { Button } from '../../ui/Button';
 import { runPatch, tryPatch } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
-import { acceptFinding } from './actions';
+import { ignoreFinding } from './actions';
 import { Sign } from './Sign';
 import { useFixes } from './useFixes';
 
@@ -99,7 +99,7 @@ function Fixes({ finding, onShow, tries }: Pick<FindingItemProps, 'finding' | 'o
         </p>
       )}
       <Button onClick={() => onShow(finding)}>Show</Button>
-      <Button onClick={() => dispatch(acceptFinding(finding, !finding.ignored))}>
+      <Button onClick={() => dispatch(ignoreFinding(finding, !finding.ignored))}>
         {finding.ignored ? 'Stop ignoring' : 'Ignore finding'}
       </Button>
     </div>

@@ -7,7 +7,7 @@ import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
 
 /** Says that a finding is as it should be, or looks for it again. */
-export const acceptFinding =
+export const ignoreFinding =
   ({ kind, tiles, title }: Finding, ignored: boolean): AppThunk =>
   (dispatch) => {
     dispatch(run(ignored ? 'Ignore finding' : 'Stop ignoring finding', setIgnored(kind, tiles, ignored)));

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { checkFit, setIgnored, change } from '@noria/core';
 import { composeStore, stats } from '../../testing/composeStore';
 import { checked, couldNotCheck, fitSlice, forgotten } from './fitSlice';
-import { selectAccepted, selectFindings, selectSettledFindings } from './selectors';
+import { selectIgnored, selectFindings, selectSettledFindings } from './selectors';
 
 const measurer = {
   width: (text: string) => text.length * 8,
@@ -36,7 +36,7 @@ test('what is ignored is apart from what is open', () => {
   const ignored = change(uneven, setIgnored(finding.kind, finding.tiles, true)).document;
   store.dispatch(checked({ report: reportOf(ignored), about: ignored, isTrial: false }));
   expect(selectSettledFindings(store.getState())).toEqual([]);
-  expect(selectAccepted(store.getState())).toHaveLength(1);
+  expect(selectIgnored(store.getState())).toHaveLength(1);
 });
 
 test('a check that failed says so until one succeeds; another collection forgets all', () => {

@@ -20,6 +20,6 @@ export const selectSettledFindings = createSelector([selectSettled], (report) =>
 );
 
 /** What was found and ignored. */
-export const selectAccepted = createSelector([selectSettled], (report) =>
+export const selectIgnored = createSelector([selectSettled], (report) =>
   report ? report.findings.filter(({ ignored }) => ignored) : NONE,
 );

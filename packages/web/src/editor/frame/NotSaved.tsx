@@ -7,6 +7,7 @@ export function NotSaved({ why }: { readonly why: string }) {
     <span className="relative">
       <button
         type="button"
+        aria-label="Not saved why"
         aria-expanded={open}
         className="flex items-center gap-1.5 rounded-s font-semibold text-amiss"
         onClick={() => setOpen(!open)}

@@ -87,8 +87,8 @@ export function ProposalsPanel() {
         ))}
       </ul>
       <div className="flex gap-1.5">
-        <Button onClick={() => setSeed(seed + 1)}>Others</Button>
-        <Button onClick={leave}>Leave</Button>
+        <Button onClick={() => setSeed(seed + 1)}>More proposals</Button>
+        <Button onClick={leave}>Cancel</Button>
       </div>
       <p className="text-[11.5px] text-soft">
         The score counts crop 35 %, rhythm 25 %, emphasis by weight 25 %, reading order 15 %.

@@ -6,7 +6,7 @@ import { Button, SignButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Row } from '../../ui/Rows';
-import { recipeFromHand, resetHand, showVariant, variantFromHand } from '../actions/recipes';
+import { recipeFromHand, resetSelected, showVariant, variantFromHand } from '../actions/recipes';
 import type { Field } from '../fields/field';
 import { LOOK } from '../fields/fields';
 import { CommandButton } from '../commands/CommandButton';
@@ -81,7 +81,7 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
             <SignButton
               className="size-6!"
               name={`${words(field)}: reset to the recipe`}
-              onClick={() => dispatch(resetHand([field]))}
+              onClick={() => dispatch(resetSelected([field]))}
             >
               <X size={13} aria-hidden />
             </SignButton>

@@ -4,7 +4,7 @@ import { CommandButton } from '../commands/CommandButton';
 import { Panel } from '../../ui/Panel';
 import { count } from '../../ui/words';
 import { FindingItem } from '../fit/FindingItem';
-import { selectAccepted, selectSettled, selectSettledFindings } from '../fit/selectors';
+import { selectIgnored, selectSettled, selectSettledFindings } from '../fit/selectors';
 import { tryOut } from '../document/run';
 import { showFinding } from '../actions/findings';
 import { findingOpened, shown } from '../editorSlice';
@@ -15,7 +15,7 @@ export function FindingsPanel() {
   const dispatch = useAppDispatch();
   const report = useAppSelector(selectSettled);
   const findings = useAppSelector(selectSettledFindings);
-  const accepted = useAppSelector(selectAccepted);
+  const ignored = useAppSelector(selectIgnored);
   const open = useAppSelector((state) => state.editor.finding);
   const needle = useAppSelector(selectNeedle);
   useEffect(() => {
@@ -60,11 +60,11 @@ export function FindingsPanel() {
           </ul>
         </>
       )}
-      {accepted.length > 0 && (
+      {ignored.length > 0 && (
         <>
           <h3 className="text-sm font-semibold">Ignored</h3>
           <ul aria-label="Ignored findings" className="-mt-2 grid">
-            {accepted.map((finding) => (
+            {ignored.map((finding) => (
               <FindingItem
                 key={finding.id}
                 finding={finding}

@@ -1,7 +1,7 @@
 import { hasCells, kindTitle, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { Suspense, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { enterGroup } from '../actions/groups';
+import { openSelectedGroup } from '../actions/groups';
 import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
 import { croppingChosen, tilesSelected, toggled } from '../editorSlice';
@@ -101,7 +101,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
         }}
         onDoubleClick={(event) => {
           const tile = view.tiles[idOf(event.target) ?? ''];
-          if (tile?.kind === 'group') dispatch(enterGroup());
+          if (tile?.kind === 'group') dispatch(openSelectedGroup());
           else if (tile && pictureOf(tile)?.picture) dispatch(croppingChosen(true));
         }}
         onFocus={(event) => {

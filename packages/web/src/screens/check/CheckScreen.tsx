@@ -10,7 +10,7 @@ import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { showFinding } from '../../editor/actions/findings';
 import { FindingItem } from '../../editor/fit/FindingItem';
 import { fixAll } from '../../editor/fit/actions';
-import { selectAccepted, selectReport, selectSettledFindings } from '../../editor/fit/selectors';
+import { selectIgnored, selectReport, selectSettledFindings } from '../../editor/fit/selectors';
 import { COMMAND_WORDS } from '../../editor/commands/words';
 import { TopBar } from '../../editor/frame/TopBar';
 import { Curves } from './Curves';
@@ -24,7 +24,7 @@ export function CheckScreen() {
   const navigate = useNavigate();
   const report = useAppSelector(selectReport);
   const findings = useAppSelector(selectSettledFindings);
-  const ignored = useAppSelector(selectAccepted);
+  const ignored = useAppSelector(selectIgnored);
   const trouble = useAppSelector((state) => state.fit.trouble);
   const [open, setOpen] = useState<string | null>(null);
   const [kind, setKind] = useState<FindingKind | 'all'>('all');

@@ -90,7 +90,7 @@ export function PicturesScreen() {
                 </FileButton>
               </div>
             </div>
-            <div className="mb-5 grid grid-cols-[minmax(200px,340px)_270px] gap-3">
+            <div className="mb-5 grid grid-cols-[minmax(200px,340px)_270px] items-center gap-3">
               <input
                 type="search"
                 aria-label="Find pictures"

@@ -5,7 +5,7 @@ import { announce } from '../../ui/notices/noticesSlice';
 import type { AppThunk } from '../state';
 
 /** Selects the nearest tile in a direction from the selected one; the first one when none is. */
-export const takeTowards =
+export const selectTowards =
   (dx: number, dy: number): AppThunk<TileId | null> =>
   (dispatch, getState) => {
     const state = getState();
@@ -18,7 +18,7 @@ export const takeTowards =
   };
 
 /** Takes the nearest tile in a direction as well; one that is selected already becomes the last. */
-export const takeMoreTowards =
+export const selectMoreTowards =
   (dx: number, dy: number): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
@@ -31,14 +31,14 @@ export const takeMoreTowards =
     dispatch(announce(`${selectSelected(getState()).length} tiles selected.`));
   };
 
-export const takeAll = (): AppThunk => (dispatch, getState) => {
+export const selectAll = (): AppThunk => (dispatch, getState) => {
   const { order } = selectView(getState());
   dispatch(tilesSelected(order));
   dispatch(announce(`${order.length} tiles selected.`));
 };
 
 /** Lets go of what is selected; with nothing selected, leaves the group that one is in. */
-export const letGo = (): AppThunk => (dispatch, getState) => {
+export const deselectTiles = (): AppThunk => (dispatch, getState) => {
   const state = getState();
   if (selectSelected(state).length > 0) dispatch(tilesSelected([]));
   else if (selectTrail(state).length > 0) {

@@ -1,0 +1,64 @@
+/** @jest-environment jsdom */
+import '../../testing/browser';
+import '../../testing/engineHere';
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { composeStore, stats } from '../../testing/composeStore';
+import { ExportScreen } from './ExportScreen';
+
+afterEach(cleanup);
+
+const later = { timeout: 20_000 };
+
+async function open() {
+  const compose = composeStore(stats([[1, 1]]));
+  render(
+    <Provider store={compose.store}>
+      <MemoryRouter initialEntries={['/collections/c/export']}>
+        <ExportScreen />
+      </MemoryRouter>
+    </Provider>,
+  );
+  await screen.findByText(/^HTML and CSS,/, {}, later);
+  const files = within(screen.getByRole('complementary', { name: 'Files' }));
+  return { ...compose, files, text: () => document.querySelector('pre')?.textContent ?? '' };
+}
+
+describe('the files of a page', () => {
+  test('are listed with their sizes, and each can be read', async () => {
+    const { files, text } = await open();
+    const names = files.getAllByRole('listitem').map(({ textContent }) => textContent);
+    expect(names).toEqual([
+      expect.stringMatching(/^index\.html[\d.]+ kB$/),
+      expect.stringMatching(/^style\.css[\d.]+ kB$/),
+      expect.stringMatching(/^beds\.noria\.json[\d.]+ kB$/),
+    ]);
+    expect(text()).toMatch(/^<!doctype html>/);
+    fireEvent.click(files.getByRole('button', { name: /^style\.css/ }));
+    expect(text()).toContain('display: grid');
+    fireEvent.click(files.getByRole('button', { name: /^beds\.noria\.json/ }));
+    expect(JSON.parse(text())).toMatchObject({ name: 'Beds', formatVersion: 2 });
+  });
+
+  test('are written anew when breakpoints measure the viewport', async () => {
+    const { files, text, document: collection, steps } = await open();
+    fireEvent.click(files.getByRole('radio', { name: 'Viewport' }));
+    expect([collection().queries, steps()]).toEqual(['media', ['Queries']]);
+    expect(files.getByText('Media queries: the page fills the window.')).toBeTruthy();
+    await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
+  });
+
+  test('are copied, or it is said how to copy them by hand', async () => {
+    const { said, warned, text } = await open();
+    const writeText = jest.fn<(words: string) => Promise<void>>().mockResolvedValueOnce();
+    Object.assign(navigator, { clipboard: { writeText } });
+    fireEvent.click(screen.getByRole('button', { name: 'Copy' }));
+    await waitFor(() => expect(said()).toBe('index.html was copied.'));
+    expect(writeText).toHaveBeenCalledWith(text());
+    writeText.mockRejectedValueOnce(new Error('not allowed'));
+    fireEvent.click(screen.getByRole('button', { name: 'Copy' }));
+    await waitFor(() => expect(warned()).toContain('Select the text and copy it by hand.'));
+  });
+});
