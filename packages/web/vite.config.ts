@@ -3,6 +3,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { fileURLToPath } from 'node:url';
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite';
+import { chunkOf } from './chunks';
 
 /** The script of exported pages beside the interface, whose policy lets Preview run nothing else. */
 const enlargeScript: Plugin = {
@@ -43,6 +44,7 @@ export default defineConfig({
           groups: [
             { name: 'base', test: BASE, priority: 2 },
             { name: 'core', test: CORE, priority: 1 },
+            { name: chunkOf, includeDependenciesRecursively: false },
           ],
         },
       },

@@ -20,12 +20,26 @@ const collections = view(() =>
 );
 const pictures = view(() => import('../screens/pictures/PicturesScreen').then((file) => file.PicturesScreen));
 const recipes = view(() => import('../screens/recipes/RecipesScreen').then((file) => file.RecipesScreen));
-const frame = view(() => import('../editor/frame/Frame').then((file) => file.Frame));
-const compose = view(() => import('../screens/compose/ComposeScreen').then((file) => file.ComposeScreen));
-const widths = view(() => import('../screens/widths/WidthsScreen').then((file) => file.WidthsScreen));
-const check = view(() => import('../screens/check/CheckScreen').then((file) => file.CheckScreen));
-const preview = view(() => import('../screens/preview/PreviewScreen').then((file) => file.PreviewScreen));
-const exporting = view(() => import('../screens/export/ExportScreen').then((file) => file.ExportScreen));
+
+const readFrame = () => import('../editor/frame/Frame').then((file) => file.Frame);
+/** The views of one collection, by the end of their address. */
+const OF_ONE: Readonly<Record<string, () => Promise<ComponentType>>> = {
+  compose: () => import('../screens/compose/ComposeScreen').then((file) => file.ComposeScreen),
+  widths: () => import('../screens/widths/WidthsScreen').then((file) => file.WidthsScreen),
+  check: () => import('../screens/check/CheckScreen').then((file) => file.CheckScreen),
+  preview: () => import('../screens/preview/PreviewScreen').then((file) => file.PreviewScreen),
+  export: () => import('../screens/export/ExportScreen').then((file) => file.ExportScreen),
+};
+const frame = view(readFrame);
+const ofOne = Object.entries(OF_ONE).map(([path, read]) => (
+  <Route key={path} path={path} element={view(read)} />
+));
+
+/** What the address asks for is fetched at once: its frame first shows when the collection has come. */
+const [, , place, , wanted = ''] = globalThis.location.pathname.split('/');
+if (place === 'collections') {
+  for (const read of [readFrame, OF_ONE[wanted]]) read?.().catch(() => undefined);
+}
 
 function NoSuchPage() {
   return (
@@ -48,11 +62,7 @@ export const Views = () => (
         <Route path="recipes" element={recipes} />
         <Route path="collections/:id" element={frame}>
           <Route index element={<Navigate to="compose" replace />} />
-          <Route path="compose" element={compose} />
-          <Route path="widths" element={widths} />
-          <Route path="check" element={check} />
-          <Route path="preview" element={preview} />
-          <Route path="export" element={exporting} />
+          {ofOne}
         </Route>
         <Route path="*" element={<NoSuchPage />} />
       </Routes>

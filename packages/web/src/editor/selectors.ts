@@ -19,7 +19,7 @@ import type { RootState } from './state';
 
 export const selectNeedle = ({ editor }: RootState) => editor.needle;
 export const selectSetFor = ({ editor }: RootState) => editor.setFor;
-const selectHand = ({ editor }: RootState) => editor.selected;
+const selectSelectedIds = ({ editor }: RootState) => editor.selected;
 
 /** The groups that one is in, outermost first, as far as they are still there. */
 export const selectTrail = createSelector(
@@ -95,7 +95,7 @@ export const selectOrigin = createSelector([selectLevelLayout], (found) => ({
 }));
 
 /** The selected tiles that are on this level, in the order they were taken. */
-export const selectSelected = createSelector([selectView, selectHand], (view, ids): readonly Tile[] =>
+export const selectSelected = createSelector([selectView, selectSelectedIds], (view, ids): readonly Tile[] =>
   ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
 );
 

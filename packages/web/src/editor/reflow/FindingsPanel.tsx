@@ -22,7 +22,7 @@ export function FindingsPanel() {
     if (open === null) return undefined;
     // The tile is where it is at that width once the stage has been laid out.
     const timer = window.setTimeout(() => {
-      document.querySelector('[data-testid=in-hand]')?.scrollIntoView({ block: 'nearest' });
+      document.querySelector('[data-testid=selection]')?.scrollIntoView({ block: 'nearest' });
     }, 60);
     return () => window.clearTimeout(timer);
   }, [open, needle]);

@@ -41,7 +41,7 @@ const AddTile = whenShown(() => import('../belt/AddTile').then((file) => file.Ad
 // What is painted first is the page; what one lays hands on comes beside it.
 const Holes = beside(() => import('./Holes').then((file) => file.Holes));
 const TileHands = beside(() => import('./TileHands').then((file) => file.TileHands));
-const HeldMarks = beside(() => import('./HeldMarks').then((file) => file.HeldMarks));
+const SelectionMarks = beside(() => import('./SelectionMarks').then((file) => file.SelectionMarks));
 const ColumnLedge = beside(() => import('../ledges/Ledges').then((file) => file.ColumnLedge));
 const RowLedge = beside(() => import('../ledges/Ledges').then((file) => file.RowLedge));
 
@@ -144,7 +144,7 @@ export function Stage() {
             <Holes space={space} />
             {Overlay && <Overlay space={space} seen={seen} />}
             <TileHands space={space} seen={seen} />
-            <HeldMarks space={space} />
+            <SelectionMarks space={space} />
             <Suspense>{showOrder && <ReadingLine space={space} />}</Suspense>
             {isEmpty && (
               <div className="pointer-events-none absolute inset-x-0 top-full mx-auto mt-5 grid h-fit w-fit justify-items-center gap-2 rounded-m bg-panel px-6 py-4 text-center shadow-float">

@@ -9,7 +9,7 @@ import { selectBand, selectSelected, selectLayout, selectView } from '../selecto
 import { interfaceOf } from '../kinds';
 import type { Placed } from '../kinds/kind';
 import { whenShown } from '../../ui/lazily';
-import { HandOutline } from './HandOutline';
+import { SelectionOutline } from './SelectionOutline';
 import { MovingGhost } from './MovingGhost';
 import { TileHand } from './TileHand';
 import { boxStyle, type StageSpace } from './space';
@@ -128,7 +128,12 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
       {layout.tiles
         .filter(({ id }) => held.has(id))
         .map((laidOut) => (
-          <HandOutline key={laidOut.id} laidOut={laidOut} space={space} withGrips={laidOut.id === last?.id} />
+          <SelectionOutline
+            key={laidOut.id}
+            laidOut={laidOut}
+            space={space}
+            withGrips={laidOut.id === last?.id}
+          />
         ))}
       {only && last && tool === 'tiles' && (
         <OnTile tile={only} laidOut={last} space={space} cropping={cropping} />

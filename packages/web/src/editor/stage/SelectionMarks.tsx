@@ -5,7 +5,7 @@ import { interfaceOf } from '../kinds';
 import { boxStyle, type StageSpace } from './space';
 
 /** A sign on tiles that are held where they are, as their arrangement holds them. */
-export function HeldMarks({ space }: { space: StageSpace }) {
+export function SelectionMarks({ space }: { space: StageSpace }) {
   const view = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const { tiles } = useAppSelector(selectLayout);

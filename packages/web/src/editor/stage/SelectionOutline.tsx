@@ -21,23 +21,23 @@ import type { Grips } from '../kinds/kind';
 import { boxStyle, withMoreRows, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
-interface HandOutlineProps {
+interface SelectionOutlineProps {
   readonly laidOut: LaidOutTile;
   readonly space: StageSpace;
   readonly withGrips: boolean;
 }
 
-/** A thick rounded outline with the span on a tab, and half-round grips on its ends. */
-export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
+/** A thick rounded outline with the span on a tab across it, so that neither reaches over a gap, and half-round grips on its ends. */
+export function SelectionOutline({ laidOut, space, withGrips }: SelectionOutlineProps) {
   const shown = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const tile = shown.tiles[laidOut.id] as Tile;
   const place = placeIn(shown, tile, band.index);
   const box = boxStyle(space, laidOut);
-  const tabInside = box.top < 16;
+  const tabInside = box.top < 10;
   return (
     <div
-      data-testid="in-hand"
+      data-testid="selection"
       className="pointer-events-none absolute z-[110] border-2 border-copper"
       style={{
         left: box.left - 3,
@@ -48,7 +48,7 @@ export function HandOutline({ laidOut, space, withGrips }: HandOutlineProps) {
       }}
     >
       <span
-        className={`figures absolute left-2 rounded-s bg-copper px-[7px] py-[3px] leading-none font-[550] whitespace-nowrap text-on-copper ${tabInside ? 'top-1' : '-top-[19px]'}`}
+        className={`figures absolute left-2 rounded-s bg-copper px-[7px] py-[3px] leading-none font-[550] whitespace-nowrap text-on-copper ${tabInside ? 'top-1' : '-top-[9px]'}`}
       >
         {interfaceOf(band.arrangement).takes({ at: laidOut, place, arrangement: band.arrangement })}
       </span>

@@ -1,0 +1,63 @@
+import { fileURLToPath } from 'node:url';
+
+/** What the bundler says of a module. */
+interface Modules {
+  getModuleInfo(id: string): { readonly importedIds: readonly string[] } | null;
+}
+
+const source = fileURLToPath(new URL('src/', import.meta.url));
+const files = (...names: readonly string[]) => names.map((name) => `${source}${name}`);
+
+/** Where each script begins that is fetched as one, in the order in which they are fetched. */
+const BEGIN = {
+  app: files('app/main.tsx'),
+  compose: files('editor/frame/Frame.tsx', 'screens/compose/ComposeScreen.tsx'),
+  beside: files(
+    'editor/settings/Settings.tsx',
+    'editor/belt/Belt.tsx',
+    'editor/stage/TileHands.tsx',
+    'editor/stage/SelectionMarks.tsx',
+    'editor/stage/Holes.tsx',
+    'editor/ledges/Ledges.tsx',
+    'editor/ruler/HeatStrip.tsx',
+    'editor/frame/History.tsx',
+    ...['bento/Bento', 'fluid/Fluid', 'masonry/Masonry', 'rows/Rows', 'mosaic/Mosaic', 'fan/Fan'].map(
+      (kind) => `editor/kinds/${kind}Settings.tsx`,
+    ),
+  ),
+} as const;
+/** Views that must not fetch what only Compose needs. */
+const APART = files(
+  'screens/collections/CollectionsScreen.tsx',
+  'screens/pictures/PicturesScreen.tsx',
+  'screens/recipes/RecipesScreen.tsx',
+);
+
+/** The modules of ours that are imported, through ours, from where something begins. */
+function reached(begin: readonly string[], modules: Modules): ReadonlySet<string> {
+  const all = new Set<string>();
+  const add = (id: string) => {
+    if (all.has(id) || !id.startsWith(source)) return;
+    all.add(id);
+    modules.getModuleInfo(id)?.importedIds.forEach(add);
+  };
+  begin.forEach(add);
+  return all;
+}
+
+let known: { readonly name: string; readonly of: ReadonlySet<string> }[] | null = null;
+let apart: ReadonlySet<string> = new Set();
+
+/**
+ * The script that a module goes into, so that a first view is a few files and not a hundred; null: the
+ * bundler decides.
+ */
+export function chunkOf(id: string, modules: Modules): string | null {
+  if (!id.startsWith(source)) return null;
+  if (!known) {
+    known = Object.entries(BEGIN).map(([name, begin]) => ({ name, of: reached(begin, modules) }));
+    apart = reached(APART, modules);
+  }
+  const found = known.find(({ of }) => of.has(id))?.name ?? null;
+  return found !== 'app' && apart.has(id) ? null : found;
+}
