@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import type { Plugin } from 'vite';
 
 /** What the bundler says of a module. */
 interface Modules {
@@ -12,19 +13,6 @@ const files = (...names: readonly string[]) => names.map((name) => `${source}${n
 const BEGIN = {
   app: files('app/main.tsx'),
   compose: files('editor/frame/Frame.tsx', 'screens/compose/ComposeScreen.tsx'),
-  beside: files(
-    'editor/settings/Settings.tsx',
-    'editor/belt/Belt.tsx',
-    'editor/stage/TileHands.tsx',
-    'editor/stage/SelectionMarks.tsx',
-    'editor/stage/Holes.tsx',
-    'editor/ledges/Ledges.tsx',
-    'editor/ruler/HeatStrip.tsx',
-    'editor/frame/History.tsx',
-    ...['bento/Bento', 'fluid/Fluid', 'masonry/Masonry', 'rows/Rows', 'mosaic/Mosaic', 'fan/Fan'].map(
-      (kind) => `editor/kinds/${kind}Settings.tsx`,
-    ),
-  ),
 } as const;
 /** Views that must not fetch what only Compose needs. */
 const APART = files(
@@ -61,3 +49,19 @@ export function chunkOf(id: string, modules: Modules): string | null {
   const found = known.find(({ of }) => of.has(id))?.name ?? null;
   return found !== 'app' && apart.has(id) ? null : found;
 }
+
+/** Scripts that import each other in a circle may run before what they need: such a build is none. */
+export const noCircles: Plugin = {
+  name: 'no-circles',
+  generateBundle(_, bundle) {
+    const done = new Set<string>();
+    const visit = (file: string, way: readonly string[]) => {
+      if (way.includes(file)) this.error(`Scripts import each other: ${[...way, file].join(' → ')}`);
+      const chunk = bundle[file];
+      if (done.has(file) || chunk?.type !== 'chunk') return;
+      chunk.imports.forEach((next) => visit(next, [...way, file]));
+      done.add(file);
+    };
+    Object.keys(bundle).forEach((file) => visit(file, []));
+  },
+};

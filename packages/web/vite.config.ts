@@ -3,7 +3,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { fileURLToPath } from 'node:url';
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite';
-import { chunkOf } from './chunks';
+import { chunkOf, noCircles } from './chunks';
 
 /** The script of exported pages beside the interface, whose policy lets Preview run nothing else. */
 const enlargeScript: Plugin = {
@@ -25,7 +25,7 @@ const BASE =
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), enlargeScript],
+  plugins: [react(), tailwindcss(), enlargeScript, noCircles],
   resolve: {
     conditions: ['source', ...defaultClientConditions],
     alias: {
