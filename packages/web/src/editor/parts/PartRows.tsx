@@ -10,7 +10,7 @@ import { TextRow } from './TextRow';
 import { WordsRow } from './WordsRow';
 import type { PartProps } from './partProps';
 
-/** The rows of each part: one component each. */
+/** The rows of the parts that there are: one component each. */
 const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part, { kind: Name }>>> } = {
   eyebrow: (props) => <WordsRow {...props} label={PART.eyebrow.label} hint="none" />,
   heading: HeadingRows,
@@ -25,8 +25,13 @@ const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part,
   film: FilmRows,
 };
 
+const rows = new Map(Object.entries(ROWS) as [string, ComponentType<PartProps>][]);
+
+/** Makes the rows of a part known; core has to know the part. */
+export const registerRows = (part: string, its: ComponentType<PartProps>): void => void rows.set(part, its);
+
 /** What one part of the selected tile holds. */
 export function PartRows({ tile, part }: PartProps) {
-  const Rows = ROWS[part.kind] as ComponentType<PartProps>;
-  return <Rows tile={tile} part={part} />;
+  const Rows = rows.get(part.kind);
+  return Rows ? <Rows tile={tile} part={part} /> : null;
 }
