@@ -23,6 +23,9 @@ const BASE =
   /node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs[\\/]toolkit[\\/]dist[\\/](?!query)|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/]limits|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
 /** What lays out and checks collections. */
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
+/** What changes them, as far as Compose needs it at once. */
+const EDIT =
+  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|bands|findings|inherit|moveToCell|pictures|copies|assets|tracks|areas|groups|transfer)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/]newTile)\./;
 
 export default defineConfig({
   plugins: [react(), tailwindcss(), enlargeScript, noCircles],
@@ -44,6 +47,7 @@ export default defineConfig({
           groups: [
             { name: 'base', test: BASE, priority: 2 },
             { name: 'core', test: CORE, priority: 1 },
+            { name: 'edit', test: EDIT, includeDependenciesRecursively: false },
             { name: chunkOf, includeDependenciesRecursively: false },
           ],
         },

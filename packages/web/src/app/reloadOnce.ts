@@ -1,24 +1,27 @@
-const NOTED = 'noria-reloaded-for';
+const NOTED = 'noria-reloaded-at';
+/** What is lost this soon after loading anew is not there again by doing so, be it one part or several, ms. */
+const SOON_MS = 60_000;
 
 /**
  * A part of the interface that is gone, because Noria was updated while the tab was open, is there again
  * under another name once the page is loaded anew. That is tried once; then the view says what is wrong.
  */
 export function reloadOnceWhenUpdated(): void {
-  window.addEventListener('vite:preloadError', ({ payload }) => {
+  window.addEventListener('vite:preloadError', () => {
     // While the server is away, nothing would come in the place of what is there.
     fetch('/', { cache: 'no-store' }).then(
-      ({ ok }) => ok && isFirst(payload.message) && window.location.reload(),
+      ({ ok }) => ok && isFirst() && window.location.reload(),
       () => undefined,
     );
   });
 }
 
-/** Whether nothing was loaded anew yet for what is lost; where that can’t be noted it is not. */
-function isFirst(lost: string): boolean {
+/** Whether the page was not loaded anew a moment ago; where that can’t be noted it is not. */
+function isFirst(): boolean {
   try {
-    if (sessionStorage.getItem(NOTED) === lost) return false;
-    sessionStorage.setItem(NOTED, lost);
+    const now = Date.now();
+    if (now - Number(sessionStorage.getItem(NOTED) ?? 0) < SOON_MS) return false;
+    sessionStorage.setItem(NOTED, String(now));
     return true;
   } catch {
     return false;
