@@ -25,13 +25,13 @@ const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part,
   film: FilmRows,
 };
 
-const rows = new Map(Object.entries(ROWS) as [string, ComponentType<PartProps>][]);
+const rows = { ...ROWS } as unknown as Record<string, ComponentType<PartProps> | undefined>;
 
 /** Makes the rows of a part known; core has to know the part. */
-export const registerRows = (part: string, its: ComponentType<PartProps>): void => void rows.set(part, its);
+export const registerRows = (part: string, its: ComponentType<PartProps>): void => void (rows[part] = its);
 
 /** What one part of the selected tile holds. */
 export function PartRows({ tile, part }: PartProps) {
-  const Rows = rows.get(part.kind);
+  const Rows = rows[part.kind];
   return Rows ? <Rows tile={tile} part={part} /> : null;
 }

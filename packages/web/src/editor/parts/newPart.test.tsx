@@ -23,7 +23,7 @@ function RatingRows({ tile, part }: PartProps) {
         value={stars}
         least={0}
         most={5}
-        onSet={(value) => set('stars' as never, 'Stars', value as never, false)}
+        onSet={(value) => set('stars' as never, 'Stars', value, false)}
       />
     </Row>
   );
