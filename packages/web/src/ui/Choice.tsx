@@ -1,6 +1,7 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { MENU } from './menu';
 import { useName } from './Rows';
 
 export interface Choosable<V extends string> {
@@ -35,7 +36,7 @@ export function Choice<V extends string>({ name, value, choices, onChoose }: Cho
         <Select.Content
           position="popper"
           sideOffset={4}
-          className="z-[150] max-h-[320px] min-w-(--radix-select-trigger-width) overflow-hidden rounded-m bg-raised p-1 shadow-float"
+          className={`z-[150] max-h-[320px] min-w-(--radix-select-trigger-width) overflow-hidden ${MENU}`}
         >
           <Select.Viewport>
             {choices.map(({ value: each, label, sign }) => (

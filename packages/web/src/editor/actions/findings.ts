@@ -19,7 +19,7 @@ function trailTo({ order, tiles }: CollectionDocument, level: TileId | null): Ti
   return level === null ? [] : (search(order) ?? []);
 }
 
-/** Goes where a finding is worst, takes its selected tiles, and opens it in the list of findings. */
+/** Goes where a finding is worst, selects its tiles, and opens it in the list of findings. */
 export const showFinding =
   (finding: Finding): AppThunk =>
   (dispatch, getState) => {

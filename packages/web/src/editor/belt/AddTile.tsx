@@ -3,7 +3,8 @@ import { DropdownMenu } from 'radix-ui';
 import { Button } from '../../ui/Button';
 import { MENU, MENU_ITEM } from '../../ui/menu';
 import { addNewTile } from '../actions/tiles';
-import { COMMANDS, START_ABOUT, tileStarts } from '../commands/registry';
+import { START_ABOUT, tileStarts } from '../commands/allCommands';
+import { COMMANDS } from '../commands/registry';
 import { useAppDispatch } from '../hooks';
 
 interface ItemProps {

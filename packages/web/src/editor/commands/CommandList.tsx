@@ -2,7 +2,7 @@ import { Command } from 'cmdk';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { commandListToggled } from '../editorSlice';
 import { keyWords } from './command';
-import { allCommands } from './registry';
+import { allCommands } from './allCommands';
 
 /** Finds a command by its words, among those that make sense now. */
 export function CommandList() {

@@ -5,7 +5,8 @@ import { composeStore, stats } from '../../testing/composeStore';
 import { tilesSelected } from '../editorSlice';
 import { isPressed, keyWords } from './command';
 import { keepsKeys } from './keepsKeys';
-import { allCommands, COMMANDS } from './registry';
+import { allCommands } from './allCommands';
+import { COMMANDS } from './registry';
 import { pressedCommand } from './useKeys';
 
 interface Pressed {

@@ -34,6 +34,14 @@ interface TrackCommand {
 const both = (icon: LucideIcon) => ({ column: icon, row: icon });
 const behind = (which: Which) => ({ ...which, index: which.index + 1 });
 
+/** What a double press on a track does, too. */
+export const RESET_TRACK: TrackCommand = {
+  id: 'reset',
+  words: (axis) => `Reset the ${axis}`,
+  icon: both(RotateCcw),
+  command: resetTrack,
+};
+
 export const TRACK_COMMANDS: readonly TrackCommand[] = [
   {
     id: 'before',
@@ -65,12 +73,7 @@ export const TRACK_COMMANDS: readonly TrackCommand[] = [
     icon: both(Equal),
     command: evenTracks,
   },
-  {
-    id: 'reset',
-    words: (axis) => `Reset the ${axis}`,
-    icon: both(RotateCcw),
-    command: resetTrack,
-  },
+  RESET_TRACK,
 ];
 
 /** Runs a command of tracks for one track, where the needle stands. */
@@ -81,6 +84,3 @@ export const runForTrack =
     const which = { axis, index, band: selectBand(state).index, setFor: selectSetFor(state) };
     dispatch(runHere(words(axis), command(which)));
   };
-
-/** What a double press on a track does. */
-export const RESET_TRACK = TRACK_COMMANDS.at(-1) as TrackCommand;

@@ -1,5 +1,6 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { MENU } from '../../ui/menu';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { goToStep } from '../document/run';
 import { selectFuture, selectPast } from '../document/selectors';
@@ -25,7 +26,7 @@ export function History() {
           align="end"
           sideOffset={8}
           aria-label="History"
-          className="z-[150] max-h-[420px] w-[240px] overflow-y-auto rounded-m bg-raised p-1 shadow-float [scrollbar-width:thin]"
+          className={`z-[150] max-h-[420px] w-[240px] overflow-y-auto [scrollbar-width:thin] ${MENU}`}
         >
           <ol>
             {[{ name: 'As opened' }, ...steps].map((step, k) => {

@@ -89,7 +89,9 @@ describe('the bar at the top', () => {
     act(() => void store.dispatch(savingChanged({ state: 'deleted' })));
     expect(state()).toBe('Not saved');
     fireEvent.click(screen.getByRole('button', { name: 'Not saved why' }));
-    expect(screen.getByText(/was deleted elsewhere/)).toBeTruthy();
+    expect(screen.getByText(/was deleted elsewhere/).textContent).toBe(
+      'This collection was deleted elsewhere. Save it as a new one, or download it.',
+    );
   });
 });
 
@@ -97,7 +99,7 @@ test('why something is not saved is closed by Escape and on leaving', () => {
   render(<NotSaved why="The disk is full." />);
   const button = screen.getByRole('button');
   fireEvent.click(button);
-  expect(screen.getByText('The disk is full.')).toBeTruthy();
+  expect(button.nextElementSibling?.textContent).toBe('The disk is full.');
   fireEvent.keyDown(button, { key: 'Escape' });
   expect(screen.queryByText('The disk is full.')).toBeNull();
   fireEvent.click(button);
@@ -182,7 +184,7 @@ describe('a collection that was deleted elsewhere', () => {
     const { warned } = shown(<DeletedDialog />);
     fireEvent.click(screen.getByRole('button', { name: 'Save as a new collection' }));
     await waitFor(() => expect(warned()).toContain('The disk is full.'));
-    expect(screen.getByRole('alertdialog')).toBeTruthy();
+    expect(screen.getByRole('alertdialog').textContent).toContain('“Beds” was deleted elsewhere');
   });
 
   test('can be given up', async () => {

@@ -8,7 +8,7 @@ import { MemoryRouter } from 'react-router';
 import { stairs } from '../../../../core/src/testing/stairs';
 import { composeStore, stats } from '../../testing/composeStore';
 import { growTiles, pinTiles } from '../actions/place';
-import { allCommands } from '../commands/registry';
+import { allCommands } from '../commands/allCommands';
 import { runHere } from '../here';
 import { setHereName, setHereValue } from '../reflow/setHereWords';
 import { Settings } from '../settings/Settings';

@@ -52,7 +52,7 @@ const stars = (document: CollectionDocument) =>
 
 test('a part without rows is kept, and those beside it have theirs', () => {
   const { document } = open({ id: 'rating', kind: 'rating', stars: 4, words: '' });
-  expect(screen.getByRole('textbox', { name: 'Figure' })).toBeTruthy();
+  expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Figure' }).value).toBe('1');
   expect(screen.queryByRole('textbox', { name: 'Stars' })).toBeNull();
   expect(stars(document())).toContain('"stars":4');
 });

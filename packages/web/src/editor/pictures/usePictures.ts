@@ -1,5 +1,5 @@
 import { skipToken } from '@reduxjs/toolkit/query/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useEntries } from '../../api/useEntries';
 import type { LibraryPicture, PictureQuestion } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
@@ -15,8 +15,12 @@ export function usePictures(search: string, wanted = true, only: PictureQuestion
   const settled = useSettled(search);
   const list = pictureList.usePicturesInfiniteQuery(wanted ? { search: settled, only } : skipToken);
   const changes = useAppSelector(({ uploads, later }) => uploads.changes + later.arrived);
+  // What changed before this was shown is in the answer already.
+  const known = useRef(changes);
   useEffect(() => {
-    if (changes > 0) dispatch(pictureList.util.invalidateTags(['pictures']));
+    if (changes === known.current) return;
+    known.current = changes;
+    dispatch(pictureList.util.invalidateTags(['pictures']));
   }, [dispatch, changes]);
   const { entries, more } = useEntries(list, hashOf);
   return {
