@@ -137,7 +137,7 @@ test('tracks are typed on the ledges, Tab goes on, a double click resets', async
   await page.keyboard.type('wide');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText(
-    'A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”',
+    'Write a size like 72px, 1fr, auto or minmax(200px, 1fr).',
   );
   await page.keyboard.press('Escape');
   await column(1).dblclick();

@@ -223,7 +223,7 @@ test('areas are painted, seen over the page, one map a band, and tiles put in', 
   await hand(page, 'beds').click();
   await page.getByLabel('Area', { exact: true }).fill('a b c!');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('can’t name an area');
+  await expect(page.getByRole('alert')).toContainText('Write a word of letters, digits and hyphens');
   await saved(page);
   const { document } = await readStored(application, collection);
   expect(document.arrangement.areas?.some((row) => row.includes('words'))).toBe(true);

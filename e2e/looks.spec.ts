@@ -67,6 +67,7 @@ test('a named colour is changed once, and every tile that follows it changes; to
   const panel = page.getByRole('complementary', { name: 'Named looks' });
   await panel.getByRole('button', { name: 'Fir, #24413f' }).click();
   await page.getByRole('textbox', { name: 'Fir in hexadecimal' }).fill('#402040');
+  await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   const fill = (id: string) =>
     page.evaluate((tile) => {
@@ -147,7 +148,7 @@ test('a table becomes tiles; taken in anew, what was made by hand stays and it i
   await panel.getByRole('button', { name: 'Close tables' }).click();
   await page.locator('[data-tile-hand]').first().click();
   await page.getByRole('textbox', { name: 'Heading', exact: true }).fill('By hand');
-  await page.keyboard.press('Escape');
+  await page.keyboard.press('Enter');
   await page
     .getByRole('button', { name: 'Close', exact: true })
     .or(page.getByRole('main'))
@@ -235,5 +236,5 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   await expect(html).toContainText('<h1 class="unseen">Words</h1>');
   await expect(html).toContainText('<h2><a class="cover" href="#kitchen">First</a></h2>');
   await expect(html).toContainText('<p>Bring a <strong>spoon</strong></p><ul><li>and bread</li></ul>');
-  await expect(html).toContainText('<ul class="marks" data-tile="m"><li><svg');
+  await expect(html).toContainText('<ul class="icons" data-tile="m"><li><svg');
 });

@@ -234,7 +234,7 @@ class Tab {
         await expect(hand(page, tile)).toHaveAttribute('aria-pressed', 'true', { timeout: 2000 });
         await field.fill(value, { timeout: 4000 });
         this.made.set(tile, [...(this.made.get(tile) ?? []), { value, at: Date.now() }]);
-        await page.keyboard.press('Escape');
+        await page.keyboard.press('Enter');
         await pause(this.random.int(20, 500));
       } catch {
         // It was closed, or there was no server to open it from.

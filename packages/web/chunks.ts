@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Plugin } from 'vite';
 
@@ -9,10 +10,17 @@ interface Modules {
 const source = fileURLToPath(new URL('src/', import.meta.url));
 const files = (...names: readonly string[]) => names.map((name) => `${source}${name}`);
 
+/** The settings that each kind of arrangement has of its own. */
+const ofKinds = readdirSync(`${source}editor/kinds`, { recursive: true })
+  .map(String)
+  .filter((name) => name.endsWith('Settings.tsx'))
+  .map((name) => `editor/kinds/${name}`);
+
 /** Where each script begins that is fetched as one, in the order in which they are fetched. */
 const BEGIN = {
   app: files('app/main.tsx'),
   compose: files('editor/frame/Frame.tsx', 'screens/compose/ComposeScreen.tsx'),
+  beside: files('editor/besideParts.ts', ...ofKinds),
 } as const;
 /** Views that must not fetch what only Compose needs. */
 const APART = files(

@@ -41,9 +41,9 @@ const bandLook = fields(
   {
     headingSize: typeSize,
     bodySize: typeSize,
-    spread: oneOf(['start', 'center', 'end', 'between'], 'How contents are spread'),
-    align: oneOf(['start', 'center', 'end', 'stretch'], 'How contents are aligned'),
-    direction: oneOf(['column', 'row'], 'The direction of contents'),
+    spread: oneOf(['start', 'center', 'end', 'between'], 'The spread'),
+    align: oneOf(['start', 'center', 'end', 'stretch'], 'The alignment'),
+    direction: oneOf(['column', 'row'], 'The direction'),
     writingDirection: oneOf(['horizontal', 'vertical'], 'The writing direction'),
   },
   'A band’s look of a tile',
@@ -70,7 +70,7 @@ const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
   group: { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') },
 };
 
-const corner = oneOf(['start', 'center', 'end'], 'Where a badge sits');
+const corner = oneOf(['start', 'center', 'end'], 'The corner of a badge');
 const badge = fields(
   { id, words, inline: corner, block: corner, fill: colour, textColour: colour },
   'A badge',
@@ -78,8 +78,8 @@ const badge = fields(
 );
 const motion = fields(
   {
-    entrance: oneOf(['none', 'fade', 'rise', 'grow'], 'How a tile opens'),
-    hover: oneOf(['none', 'lift', 'zoom'], 'What a tile does when pointed at'),
+    entrance: oneOf(['none', 'fade', 'rise', 'grow'], 'The entrance'),
+    hover: oneOf(['none', 'lift', 'zoom'], 'The hover'),
   },
   'A motion',
 );
@@ -88,8 +88,8 @@ const weight = number(1, 5, 'A weight', true);
 const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
 
 const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', 'minimumWidth', 'keepWithNext'];
-const minimumWidth = number(1, LIMITS.track, 'A least width');
-const keepWithNext = oneOf([true], 'Whether a tile belongs with the next');
+const minimumWidth = number(1, LIMITS.track, 'A minimum width');
+const keepWithNext = oneOf([true], 'Keep with next');
 
 const tile =
   (key: string): Check =>
@@ -199,7 +199,7 @@ const collection = fields(
       LIMITS.tiles,
       'The list of ignored findings',
     ),
-    enlarges: oneOf(['all'], 'Which pictures open large'),
+    enlarges: oneOf(['all'], 'Enlarging pictures'),
   },
   'A collection',
   ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'ignored', 'enlarges'],

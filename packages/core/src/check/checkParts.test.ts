@@ -93,7 +93,7 @@ describe('what tiles hold and look like is checked', () => {
     [
       'a motion of no kind',
       { motion: { entrance: 'spin', hover: 'none' } },
-      '/tiles/a/motion/entrance: How a tile opens is one of',
+      '/tiles/a/motion/entrance: The entrance is one of',
     ],
   ])('%s', (_, tile, words) => expect(said(tile)).toContain(words));
 

@@ -16,8 +16,8 @@ const pin = orNull(
   ),
 );
 
-const lie = oneOf(['stretch', 'start', 'center', 'end'], 'How a tile lies in its cells');
-const ownSize = orNull(number(1, LIMITS.track, 'A size of its own'));
+const lie = oneOf(['stretch', 'start', 'center', 'end'], 'The fit of a tile');
+const ownSize = orNull(number(1, LIMITS.track, 'An own size'));
 const fit = fields({ inline: lie, block: lie, inlineSize: ownSize, blockSize: ownSize }, 'A fit');
 const placeFields = {
   columnSpan: span,
@@ -28,7 +28,7 @@ const placeFields = {
   layer: number(-LIMITS.layer, LIMITS.layer, 'A layer', true),
   order: number(-LIMITS.order, LIMITS.order, 'An order', true),
   hidden: oneOf([true, false], 'Whether a tile is hidden'),
-  breakBefore: oneOf([true, false], 'Whether a row begins with a tile'),
+  breakBefore: oneOf([true, false], 'The row break'),
   slot: orNull(
     fields(
       {

@@ -5,7 +5,8 @@ import {
   type CollectionDocument,
   type JsonPatch,
 } from '@noria/core';
-import { addCollection, collections } from './listedCollections';
+import { takeAhead } from './ahead';
+import { addCollection, collectionPath } from './listedCollections';
 import { request } from './problem';
 import { workspacePath } from './workspace';
 
@@ -50,12 +51,18 @@ export async function listRecipes(): Promise<StoredCollection[]> {
 }
 
 export async function readCollection(id: string): Promise<StoredCollection> {
-  return received(await (await request(`${collections()}/${encodeURIComponent(id)}`)).json());
+  return received(await (await request(collectionPath(id))).json());
+}
+
+/** The collection as it was asked for by the address, before this was there; null: it was not, or was read so. */
+export async function readAhead(id: string): Promise<StoredCollection | null> {
+  const answer = takeAhead(collectionPath(id));
+  return answer && received(await (await answer).json());
 }
 
 /** The document of a collection as it was at a revision, in the format version of then, unchecked. */
 export async function readStored(id: string, revision: number): Promise<unknown> {
-  const path = `${collections()}/${encodeURIComponent(id)}/revisions/${revision}`;
+  const path = `${collectionPath(id)}/revisions/${revision}`;
   const { document } = (await (await request(path)).json()) as { document: unknown };
   return document;
 }
@@ -82,7 +89,7 @@ export async function sendChange(
   patch: JsonPatch,
   format: number = FORMAT_VERSION,
 ): Promise<number> {
-  const response = await request(`${collections()}/${id}`, {
+  const response = await request(collectionPath(id), {
     method: 'PATCH',
     headers: {
       'Content-Type': 'application/json-patch+json',

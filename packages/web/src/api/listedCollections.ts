@@ -3,6 +3,7 @@ import { request } from './problem';
 import { workspacePath } from './workspace';
 
 export const collections = (): string => workspacePath('collections');
+export const collectionPath = (id: string): string => `${collections()}/${encodeURIComponent(id)}`;
 
 /** What a list shows of a collection. */
 export interface ListedCollection {

@@ -1,19 +1,19 @@
-import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
+import { Suspense, type ComponentType, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
+import { askAhead } from '../api/ahead';
+import { collectionPath } from '../api/listedCollections';
 import { workspace } from '../api/workspace';
 import { ViewTrouble } from '../editor/frame/ViewTrouble';
+import { view } from '../ui/lazily';
 import { Opening } from '../ui/Opening';
 
-/** A view, whose script comes when it is gone to; what breaks in it leaves the others, and says what to do. */
-function view(read: () => Promise<ComponentType>): ReactNode {
-  const View = lazy(async () => ({ default: await read() }));
-  return (
-    <ErrorBoundary FallbackComponent={ViewTrouble} onError={(error) => console.error(error)}>
-      <View />
-    </ErrorBoundary>
-  );
-}
+/** What breaks in a view leaves the others, and says what to do. */
+const bounded = (View: ComponentType): ReactNode => (
+  <ErrorBoundary FallbackComponent={ViewTrouble} onError={(error) => console.error(error)}>
+    <View />
+  </ErrorBoundary>
+);
 
 const collections = view(() =>
   import('../screens/collections/CollectionsScreen').then((file) => file.CollectionsScreen),
@@ -21,24 +21,29 @@ const collections = view(() =>
 const pictures = view(() => import('../screens/pictures/PicturesScreen').then((file) => file.PicturesScreen));
 const recipes = view(() => import('../screens/recipes/RecipesScreen').then((file) => file.RecipesScreen));
 
-const readFrame = () => import('../editor/frame/Frame').then((file) => file.Frame);
+const frame = view(() => import('../editor/frame/Frame').then((file) => file.Frame));
 /** The views of one collection, by the end of their address. */
-const OF_ONE: Readonly<Record<string, () => Promise<ComponentType>>> = {
-  compose: () => import('../screens/compose/ComposeScreen').then((file) => file.ComposeScreen),
-  widths: () => import('../screens/widths/WidthsScreen').then((file) => file.WidthsScreen),
-  check: () => import('../screens/check/CheckScreen').then((file) => file.CheckScreen),
-  preview: () => import('../screens/preview/PreviewScreen').then((file) => file.PreviewScreen),
-  export: () => import('../screens/export/ExportScreen').then((file) => file.ExportScreen),
+const OF_ONE: Readonly<Record<string, ReturnType<typeof view>>> = {
+  compose: view(() => import('../screens/compose/ComposeScreen').then((file) => file.ComposeScreen)),
+  widths: view(() => import('../screens/widths/WidthsScreen').then((file) => file.WidthsScreen)),
+  check: view(() => import('../screens/check/CheckScreen').then((file) => file.CheckScreen)),
+  preview: view(() => import('../screens/preview/PreviewScreen').then((file) => file.PreviewScreen)),
+  export: view(() => import('../screens/export/ExportScreen').then((file) => file.ExportScreen)),
 };
-const frame = view(readFrame);
-const ofOne = Object.entries(OF_ONE).map(([path, read]) => (
-  <Route key={path} path={path} element={view(read)} />
+const ofOne = Object.entries(OF_ONE).map(([path, { Part }]) => (
+  <Route key={path} path={path} element={bounded(Part)} />
 ));
 
-/** What the address asks for is fetched at once: its frame first shows when the collection has come. */
-const [, , place, , wanted = ''] = globalThis.location.pathname.split('/');
-if (place === 'collections') {
-  for (const read of [readFrame, OF_ONE[wanted]]) read?.().catch(() => undefined);
+/** The views that show the page with hands on it. */
+const WITH_HANDS = ['compose', 'widths'];
+
+/** What the address asks for is fetched at once: the collection, its frame, its view and what comes beside it. */
+const [, , place, id, wanted = ''] = globalThis.location.pathname.split('/');
+if (place === 'collections' && id) {
+  askAhead(collectionPath(decodeURIComponent(id)));
+  void frame.fetch();
+  void OF_ONE[wanted]?.fetch();
+  if (WITH_HANDS.includes(wanted)) import('../editor/besideParts').catch(() => undefined);
 }
 
 function NoSuchPage() {
@@ -57,10 +62,10 @@ export const Views = () => (
   <BrowserRouter basename={`/${workspace()}`}>
     <Suspense fallback={<Opening />}>
       <Routes>
-        <Route index element={collections} />
-        <Route path="pictures" element={pictures} />
-        <Route path="recipes" element={recipes} />
-        <Route path="collections/:id" element={frame}>
+        <Route index element={bounded(collections.Part)} />
+        <Route path="pictures" element={bounded(pictures.Part)} />
+        <Route path="recipes" element={bounded(recipes.Part)} />
+        <Route path="collections/:id" element={bounded(frame.Part)}>
           <Route index element={<Navigate to="compose" replace />} />
           {ofOne}
         </Route>

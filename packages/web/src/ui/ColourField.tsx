@@ -1,7 +1,9 @@
 import { fromOklch, toOklch, type LightnessChromaHue } from '@noria/core';
 import { Popover, Slider } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
-import { HexColorInput } from 'react-colorful';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { beginGesture } from './gesture';
+import { TextField } from './TextField';
+import { isTyped } from './typing';
 
 interface ColourFieldProps {
   readonly name: string;
@@ -10,6 +12,10 @@ interface ColourFieldProps {
   /** What stands on the field; left out: the value. */
   readonly label?: string;
   readonly onSet: (value: string) => void;
+  /** A slider is taken hold of; what `onTakeBack` restores is what is there now. */
+  readonly onBegin?: () => void;
+  /** Left out: the colour that there was is set. */
+  readonly onTakeBack?: () => void;
   /** What is said of the colour while it is picked, such as its contrast. */
   readonly says?: ReactNode;
   /** Other ways to choose, below the sliders. */
@@ -19,7 +25,8 @@ interface ColourFieldProps {
 }
 
 /** A colour: picked by its lightness, chroma and hue, which stay apart as the eye has them (OKLCH). */
-export function ColourField({ name, value, label, onSet, says, children, small }: ColourFieldProps) {
+export function ColourField({ label, says, children, small, ...picked }: ColourFieldProps) {
+  const { name, value } = picked;
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -40,9 +47,11 @@ export function ColourField({ name, value, label, onSet, says, children, small }
           sideOffset={12}
           collisionPadding={12}
           aria-label={name}
+          // What is typed is taken back first.
+          onEscapeKeyDown={(event) => isTyped(document.activeElement) && event.preventDefault()}
           className="z-[150] grid w-[264px] gap-3 rounded-m bg-raised p-3.5 shadow-float"
         >
-          <Picker name={name} value={value} onSet={onSet} />
+          <Picker {...picked} />
           {says && <div className="text-sm text-soft">{says}</div>}
           {children}
         </Popover.Content>
@@ -53,10 +62,20 @@ export function ColourField({ name, value, label, onSet, says, children, small }
 
 const MOST_CHROMA = 0.3;
 
-function Picker({ name, value, onSet }: Pick<ColourFieldProps, 'name' | 'value' | 'onSet'>) {
+type PickerProps = Omit<ColourFieldProps, 'label' | 'says' | 'children' | 'small'>;
+
+function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
   // A grey has no hue and a colour at the rim of sRGB no more chroma: what was asked for is kept beside.
   const [asked, setAsked] = useState({ lch: toOklch(value), hex: value });
   const lch = asked.hex === value ? asked.lch : toOklch(value);
+  const before = useRef(value);
+  const drag = {
+    onBegin: () => {
+      before.current = value;
+      onBegin?.();
+    },
+    onTakeBack: onTakeBack ?? (() => onSet(before.current)),
+  };
   const set = (part: Partial<LightnessChromaHue>) => {
     const next = { ...lch, ...part };
     const hex = fromOklch(next);
@@ -69,12 +88,15 @@ function Picker({ name, value, onSet }: Pick<ColourFieldProps, 'name' | 'value' 
     <div className="grid gap-2.5">
       <div className="grid grid-cols-[1fr_96px] items-stretch gap-2">
         <span className="rounded-s border border-hair" style={{ background: value }} aria-hidden />
-        <HexColorInput
-          prefixed
-          aria-label={`${name} in hexadecimal`}
-          color={value}
-          onChange={(hex) => onSet(full(hex))}
-          className="figures h-[30px] w-full rounded-s bg-field px-2"
+        <TextField
+          name={`${name} in hexadecimal`}
+          value={value}
+          problem={(text) => (HEX.test(text.trim()) ? null : 'Write it like #1e6b5c, or #abc.')}
+          onSet={(text) => {
+            const hex = full(text.trim());
+            if (hex !== value) onSet(hex);
+          }}
+          className="figures h-[30px]!"
         />
       </div>
       <Axis
@@ -85,6 +107,7 @@ function Picker({ name, value, onSet }: Pick<ColourFieldProps, 'name' | 'value' 
         unit="%"
         track={across('lightness', 1)}
         onSet={(lightness) => set({ lightness: lightness / 100 })}
+        {...drag}
       />
       <Axis
         name="Chroma"
@@ -94,6 +117,7 @@ function Picker({ name, value, onSet }: Pick<ColourFieldProps, 'name' | 'value' 
         unit=""
         track={across('chroma', MOST_CHROMA)}
         onSet={(chroma) => set({ chroma })}
+        {...drag}
       />
       <Axis
         name="Hue"
@@ -103,14 +127,19 @@ function Picker({ name, value, onSet }: Pick<ColourFieldProps, 'name' | 'value' 
         unit="°"
         track={across('hue', 360)}
         onSet={(hue) => set({ hue })}
+        {...drag}
       />
     </div>
   );
 }
 
-/** `#abc` and `#abcd…` as `#rrggbb`. */
-const full = (hex: string) =>
-  hex.length === 4 || hex.length === 5 ? `#${hex.slice(1, 4).replace(/./g, '$&$&')}` : hex.slice(0, 7);
+const HEX = /^#?([0-9a-f]{3}|[0-9a-f]{6})$/i;
+
+/** `#abc` as `#aabbcc`, with or without its sign. */
+const full = (text: string) => {
+  const digits = text.replace('#', '').toLowerCase();
+  return `#${digits.length === 3 ? digits.replace(/./g, '$&$&') : digits}`;
+};
 
 interface AxisProps {
   readonly name: string;
@@ -121,10 +150,42 @@ interface AxisProps {
   /** The colours along it. */
   readonly track: string;
   readonly onSet: (value: number) => void;
+  readonly onBegin: () => void;
+  readonly onTakeBack: () => void;
 }
 
-function Axis({ name, value, most, step, unit, track, onSet }: AxisProps) {
+function Axis({ name, value, most, step, unit, track, onSet, onBegin, onTakeBack }: AxisProps) {
   const shown = `${Number(value.toFixed(step < 0.1 ? 3 : 0))}${unit}`;
+  const held = useRef<{ readonly takeBack: () => void; readonly end: () => void } | null>(null);
+  // What was taken back stays so until the pointer is let go.
+  const isTakenBack = useRef(false);
+  const begin = () => {
+    onBegin();
+    isTakenBack.current = false;
+    const takeBack = () => {
+      held.current = null;
+      isTakenBack.current = true;
+      onTakeBack();
+    };
+    held.current = { takeBack, end: beginGesture(takeBack) };
+    window.addEventListener(
+      'pointerup',
+      () => {
+        held.current?.end();
+        held.current = null;
+        window.setTimeout(() => (isTakenBack.current = false));
+      },
+      { once: true },
+    );
+  };
+  useEffect(
+    () => () => {
+      const { takeBack, end } = held.current ?? {};
+      takeBack?.();
+      end?.();
+    },
+    [],
+  );
   return (
     <div className="grid grid-cols-[62px_1fr_42px] items-center gap-2 text-sm text-soft">
       <span aria-hidden>{name}</span>
@@ -132,7 +193,8 @@ function Axis({ name, value, most, step, unit, track, onSet }: AxisProps) {
         value={[Math.min(most, value)]}
         max={most}
         step={step}
-        onValueChange={([next]) => next !== undefined && onSet(next)}
+        onPointerDown={begin}
+        onValueChange={([next]) => next !== undefined && !isTakenBack.current && onSet(next)}
         className="relative flex h-5 touch-none items-center"
       >
         <Slider.Track

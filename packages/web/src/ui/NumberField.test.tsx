@@ -62,7 +62,6 @@ describe('a number', () => {
     ['1200/3', 400],
     ['(12 + 4) * 2', 32],
     ['50%', 600],
-    ['12,5', 13],
   ])('%s is reckoned', (text, result) => {
     const { set, type, press } = open({ most: 2000, basis: 1200 });
     type(text);
@@ -78,14 +77,29 @@ describe('a number', () => {
     expect(field.value).toBe('16');
   });
 
-  test('out of its bounds is said while it is typed, and held within them when it is set', () => {
-    const { field, set, type, press } = open({ least: 8, most: 40 });
+  test('out of its bounds is said at the field, and changes nothing', () => {
+    const { field, set, type, press, leave } = open({ least: 8, most: 40 });
     type('90');
     expect(field.getAttribute('aria-invalid')).toBe('true');
-    expect(field.title).toBe('From 8 to 40');
     press('Enter');
-    expect(set()).toEqual([40]);
-    expect(field.getAttribute('aria-invalid')).toBe('false');
+    expect(screen.getByRole('alert').textContent).toBe('From 8 to 40.');
+    expect(field.value).toBe('90');
+    leave();
+    expect(set()).toEqual([]);
+    expect(field.value).toBe('16');
+    expect(screen.getByRole('alert').textContent).toBe('Not changed. From 8 to 40.');
+    type('20');
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  test('that is to be whole is not rounded in silence; the result of a sum is', () => {
+    const { set, type, press } = open();
+    type('12,5');
+    press('Enter');
+    expect(screen.getByRole('alert').textContent).toBe('Write a whole number.');
+    type('25/2');
+    press('Enter');
+    expect(set()).toEqual([13]);
   });
 
   test('is taken back by Escape', () => {

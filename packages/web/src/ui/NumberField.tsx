@@ -1,7 +1,8 @@
 import { evaluate } from '@noria/core';
-import { useDrag } from '@use-gesture/react';
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, type KeyboardEvent } from 'react';
+import { useDragGesture } from './gesture';
 import { useName } from './Rows';
+import { FieldNote, takeBackTyped, useTyping } from './typing';
 
 interface NumberFieldProps {
   /** Left out: the label of its row. */
@@ -22,6 +23,9 @@ interface NumberFieldProps {
   readonly onTry?: (value: number | null) => void;
 }
 
+/** A number that is no sum: it is taken as it is written, or not. */
+const PLAIN = /^\s*[-+]?\d*[.,]?\d+\s*$/;
+
 /** Screen px that a drag goes for one step. */
 const PX_A_STEP = 2;
 
@@ -38,40 +42,43 @@ export function NumberField({
   onSet,
   onTry,
 }: NumberFieldProps) {
-  const [typed, setTyped] = useState<string | null>(null);
   const named = useName(name);
   const unitId = useId();
-  const input = useRef<HTMLInputElement>(null);
-  const stop = useRef<(() => void) | null>(null);
-  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(3))));
-  const parsed = typed === null ? value : evaluate(typed, basis);
-  const amiss =
-    typed !== null && typed.trim() !== '' && !(parsed !== null && parsed >= least && parsed <= most);
-
+  const problem = (text: string) => {
+    const number = evaluate(text, basis);
+    if (number === null) return 'Write a number, or a sum like 1200/3.';
+    if (number < least || number > most) return `From ${least} to ${most}.`;
+    return whole && !Number.isInteger(number) && PLAIN.test(text) ? 'Write a whole number.' : null;
+  };
   const held = (next: number) => Math.min(most, Math.max(least, whole ? Math.round(next) : next));
-  const settle = (next: number | null) => {
-    setTyped(null);
-    if (next !== null && held(next) !== value) onSet(held(next));
+  const set = (next: number) => {
+    if (held(next) !== value) onSet(held(next));
   };
+  const { typed, amiss, note, field, input } = useTyping({
+    value: value === null ? '' : String(Number(value.toFixed(3))),
+    problem,
+    apply: (text) => set(evaluate(text, basis) ?? least),
+  });
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') settle(typed === '' ? null : parsed);
-    else if (event.key === 'Escape') setTyped(null);
-    else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-      event.preventDefault();
-      const step = by * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
-      settle(Number(((parsed ?? least) + step).toFixed(4)));
+    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') {
+      input.onKeyDown(event);
+      return;
     }
+    event.preventDefault();
+    const step = by * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+    const from = (typed === null ? value : evaluate(typed, basis)) ?? least;
+    takeBackTyped(event.currentTarget);
+    set(Number((from + step).toFixed(4)));
   };
 
-  const bind = useDrag(
-    ({ xy: [x], initial: [from], last, canceled, tap, memo, shiftKey, cancel, event }) => {
-      if (!onTry || typed !== null || document.activeElement === input.current) return undefined;
+  const bind = useDragGesture(
+    ({ xy: [x], initial: [from], last, canceled, tap, memo, shiftKey, event }) => {
+      if (!onTry || typed !== null || document.activeElement === field.current) return undefined;
       if (tap) {
-        input.current?.focus();
+        field.current?.focus();
         return undefined;
       }
       event.preventDefault();
-      stop.current = last ? null : cancel;
       const start = (memo as number | undefined) ?? value ?? least;
       const next = held(
         Number((start + Math.round((x - from) / PX_A_STEP) * by * (shiftKey ? 10 : 1)).toFixed(4)),
@@ -91,37 +98,29 @@ export function NumberField({
       {...bind()}
       data-number
       // A press beside the figure goes to it; where it is dragged, the drag sees to that.
-      onClick={onTry ? undefined : () => input.current?.focus()}
-      className={`flex h-[26px] min-w-0 touch-none items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${onTry ? 'cursor-ew-resize' : ''} ${amiss ? 'outline-2 outline-amiss' : ''}`}
-      onKeyDownCapture={(event) => {
-        if (event.key === 'Escape') stop.current?.();
-      }}
+      onClick={onTry ? undefined : () => field.current?.focus()}
+      className={`relative flex h-[26px] min-w-0 touch-none items-center justify-between gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper ${onTry ? 'cursor-ew-resize' : ''} ${amiss ? 'outline-2 outline-amiss' : ''}`}
     >
       <input
-        ref={input}
         inputMode="text"
         {...named}
-        aria-describedby={unit ? unitId : undefined}
-        aria-invalid={amiss}
-        title={
-          amiss ? `From ${least} to ${most}` : onTry ? 'Drag, type, or type a sum like 1200/3' : undefined
-        }
+        {...input}
+        aria-describedby={[unit && unitId, amiss !== null && note].filter(Boolean).join(' ') || undefined}
+        title={onTry ? 'Drag, type, or type a sum like 1200/3' : undefined}
         className={`figures w-full min-w-0 bg-transparent outline-none ${onTry ? 'cursor-ew-resize focus:cursor-text' : ''}`}
-        value={shown}
         onPointerDown={(event) => {
           // Until it has the focus, a press may be the beginning of a drag.
           if (onTry && document.activeElement !== event.currentTarget) event.preventDefault();
         }}
-        onChange={(event) => setTyped(event.target.value)}
         onKeyDown={onKeyDown}
         onFocus={(event) => event.target.select()}
-        onBlur={() => settle(typed === null || typed.trim() === '' ? null : parsed)}
       />
       {unit && (
         <span id={unitId} className="pointer-events-none text-xs whitespace-nowrap text-faint">
           {unit}
         </span>
       )}
+      <FieldNote id={note}>{amiss}</FieldNote>
     </span>
   );
 }

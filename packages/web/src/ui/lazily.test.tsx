@@ -2,12 +2,14 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, cleanup, render } from '@testing-library/react';
 import { Suspense } from 'react';
-import { beside, fetchAhead, whenShown } from './lazily';
+import { ErrorBoundary } from 'react-error-boundary';
+import { beside, fetchAhead, view, whenShown } from './lazily';
 
 beforeEach(() => void jest.useFakeTimers());
 afterEach(() => {
   cleanup();
   jest.useRealTimers();
+  jest.restoreAllMocks();
 });
 
 const Part = ({ words = 'there' }: { words?: string }) => <p>{words}</p>;
@@ -45,6 +47,32 @@ describe('a part that comes beside the first paint', () => {
     await act(async () => jest.advanceTimersByTimeAsync(10_000));
     expect(document.body.textContent).toBe('there');
     expect(read.mock.calls.length).toBeGreaterThanOrEqual(4);
+  });
+});
+
+describe('a view', () => {
+  test('that was fetched is shown with the first drawing', async () => {
+    const { Part: View, fetch } = view(failing(0));
+    expect(await fetch()).toBe(true);
+    render(<View />);
+    expect(document.body.textContent).toBe('there');
+  });
+
+  test('that can’t be fetched is what its boundary hears of', async () => {
+    jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const read = failing(2);
+    const { Part: View, fetch } = view(read);
+    expect(await fetch()).toBe(false);
+    render(
+      <ErrorBoundary fallbackRender={({ error }) => <p>{String(error)}</p>} onError={() => undefined}>
+        <Suspense>
+          <View />
+        </Suspense>
+      </ErrorBoundary>,
+    );
+    await soon();
+    expect(document.body.textContent).toBe('Error: away');
+    expect(read).toHaveBeenCalledTimes(2);
   });
 });
 

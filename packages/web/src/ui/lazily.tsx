@@ -20,14 +20,18 @@ const ahead = new Set<() => Promise<boolean>>();
 /** Whether there is time: what becomes known from then on is fetched at once. */
 let isTime = false;
 
-/** A component that is shown at once where its script is there, and later where it is not. */
+/**
+ * A component that is shown at once where its script is there, and later where it is not. (React shows what
+ * it waits for a third of a second at least, also for what is there already.)
+ */
 function whenThere<Props extends object>(
   read: Read<Props>,
+  wait: typeof persistently = persistently,
 ): { readonly Part: ComponentType<Props>; readonly fetch: () => Promise<boolean> } {
   let there: ComponentType<Props> | null = null;
   const take = async () => (there = await read());
   const Later = lazy(async () => ({
-    default: await persistently(take),
+    default: await wait(take),
   })) as unknown as ComponentType<Props>;
   return {
     Part: function WhenThere(props: Props) {
@@ -61,6 +65,9 @@ export async function fetchAhead(): Promise<void> {
     }),
   );
 }
+
+/** A view, whose script comes when it is gone to or asked for by `fetch`; what can’t be fetched is thrown. */
+export const view = (read: Read<object>) => whenThere(read, (take) => take());
 
 /** A component whose script is asked for at once, and waited for where it is shown before. */
 export function early<Props extends object = object>(read: Read<Props>): ComponentType<Props> {

@@ -21,11 +21,11 @@ export const fanValues: ValuesOfKind<'fan'> = {
   read: fanOf,
   check: fields(
     {
-      axis: oneOf(['inline', 'block'], 'The axis of a fan'),
-      inlineSize: number(1, LIMITS.track, 'A width of cards'),
-      blockSize: number(1, LIMITS.track, 'A height of cards'),
+      axis: oneOf(['inline', 'block'], 'The axis'),
+      inlineSize: number(1, LIMITS.track, 'The card width'),
+      blockSize: number(1, LIMITS.track, 'The card height'),
       strip: number(0, LIMITS.track, 'A strip'),
-      open: oneOf(['first', 'last'], 'The card that lies open'),
+      open: oneOf(['first', 'last'], 'The open card'),
     },
     'A fan',
   ),

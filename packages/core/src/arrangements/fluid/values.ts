@@ -12,8 +12,8 @@ export const fluidValues: ValuesOfKind<'fluid'> = {
   read: fluidOf,
   check: fields(
     {
-      repeat: oneOf(['auto-fit', 'auto-fill'], 'How columns repeat'),
-      min: number(1, LIMITS.track, 'A least width of columns'),
+      repeat: oneOf(['auto-fit', 'auto-fill'], '“Few tiles”'),
+      min: number(1, LIMITS.track, 'The column width'),
       max: orNull(number(1, LIMITS.columns, 'A greatest number of columns', true)),
       spansFrom: orNull(number(0, LIMITS.track, 'A width from which spans apply')),
     },

@@ -36,9 +36,9 @@ export const masonryValues: ValuesOfKind<'masonry'> = {
   check: fields(
     {
       direction: oneOf(['block', 'inline'], 'The direction of lanes'),
-      laneSize: number(1, LIMITS.track, 'A height of lanes'),
+      laneSize: number(1, LIMITS.track, 'The lane height'),
       ...countChecks('lanes'),
-      order: oneOf(['in-turn', 'balanced'], 'The order in lanes'),
+      order: oneOf(['in-turn', 'balanced'], 'The order of lanes'),
       tolerance: number(0, LIMITS.track, 'A tolerance'),
     },
     'Masonry',

@@ -21,8 +21,8 @@ export const mosaicValues: ValuesOfKind<'mosaic'> = {
   check: fields(
     {
       ...countChecks('modules'),
-      shareOfLarge: number(0, 1, 'A share of large pictures'),
-      maxCrop: number(0, 1, 'The most that is cropped'),
+      shareOfLarge: number(0, 1, 'The large share'),
+      maxCrop: number(0, 1, 'The crop'),
       seed: number(0, LIMITS.seed, 'A seed', true),
     },
     'A mosaic',

@@ -13,7 +13,7 @@ export const ANY_ROW_HEIGHTS: RowHeights = {
 export const rowHeightsOf = ({ rowHeights }: Pick<Arrangement, 'rowHeights'>): RowHeights =>
   rowHeights ?? ANY_ROW_HEIGHTS;
 
-const rowHeight = number(1, LIMITS.track, 'A height of rows');
+const rowHeight = number(1, LIMITS.track, 'A row height');
 
 export const rowValues: ValuesOfKind<'rowHeights'> = {
   field: 'rowHeights',

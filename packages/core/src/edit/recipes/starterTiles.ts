@@ -196,8 +196,8 @@ export const STARTER_TILES: readonly Recipe[] = [
     [variant('Night', { fill: PAINT.NIGHT })],
   ),
   recipe(
-    'marks',
-    'Row of marks',
+    'icons',
+    'Row of icons',
     card(
       'icons',
       { name: 'Icons' },

@@ -8,7 +8,7 @@ import type { Start } from '../part.js';
 /** The list is the tile itself, unless there is something beside it. */
 export const icons: Start = {
   name: 'icons',
-  className: 'marks',
+  className: 'icons',
   title: 'Icons',
   parts: ['icons'],
   flows: true,

@@ -27,7 +27,7 @@ export const film: PartKind<FilmPart> = {
     poster: orNull(id),
     focalPoint: point,
     caption: words,
-    playback: oneOf(['automatic', 'controls'], 'How a film playback'),
+    playback: oneOf(['automatic', 'controls'], 'The playback of a film'),
   },
   empty: { film: null, poster: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '', playback: 'automatic' },
   html: (part, { document, tile, sources, attributes: own }) => {

@@ -14,26 +14,26 @@ export const icons: PartKind<IconsPart> = {
   fields: {
     icons: list(icon, 0, LIMITS.icons, 'The list of icons'),
     size: number(8, 200, 'An icon’s size'),
-    showLabels: oneOf([true, false], 'This'),
+    showLabels: oneOf([true, false], 'Whether labels are shown'),
   },
   empty: { icons: [], size: 28, showLabels: true },
   html: (part, { document, sources, attributes: own }) => [
-    element('ul', { class: 'marks', ...own }, itemsOf(part, document, sources)),
+    element('ul', { class: 'icons', ...own }, itemsOf(part, document, sources)),
   ],
   css: () => ({
-    flow: `ul.marks,
-.marks > ul {
+    flow: `ul.icons,
+.icons > ul {
   display: flex;
   flex-flow: row wrap;
   align-items: center;
   gap: 1.1em;
   list-style: none;
 }
-.marks > ul {
+.icons > ul {
   padding: 0;
 }
-.marks li,
-.marks li > a {
+.icons li,
+.icons li > a {
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -41,11 +41,11 @@ export const icons: PartKind<IconsPart> = {
   color: inherit;
   text-decoration: none;
 }
-.marks :is(svg, img) {
+.icons :is(svg, img) {
   display: block;
 }
 `,
-    apart: `.card > ul.marks {
+    apart: `.card > ul.icons {
   padding: 0;
 }
 `,

@@ -15,7 +15,7 @@ export const picture: PartKind<PicturePart> = {
     picture: orNull(id),
     focalPoint: point,
     caption: words,
-    fit: oneOf(['cover', 'contain'], 'How a picture fit'),
+    fit: oneOf(['cover', 'contain'], 'The fit of a picture'),
     zoom: number(1, LIMITS.zoom, 'A zoom'),
     position: point,
     tint,

@@ -4,7 +4,7 @@ import { address, words } from '../../look/checks.js';
 import type { Check } from '../../document/checks.js';
 import type { Words } from '../../document/types.js';
 
-const flag = oneOf([true, false], 'This');
+const flag = oneOf([true, false], 'Whether words are strong or stressed');
 const span = fields({ text: words, strong: flag, emphasis: flag, link: address }, 'A run of words', [
   'strong',
   'emphasis',

@@ -6,7 +6,14 @@ import { runHere } from '../here';
 import { selectTrail } from '../selectors';
 import { giveToSelected, putOn, takeBrush } from './brush';
 import { groupSelected, openSelectedGroup, ungroupSelected } from './groups';
-import { deselectTiles, selectAll, selectMoreTowards, selectTowards } from './select';
+import {
+  deselectTiles,
+  selectAll,
+  selectLike,
+  selectMoreTowards,
+  selectThrough,
+  selectTowards,
+} from './select';
 
 /** Four columns: t1 and t2 side by side in the first row, t3 below them over its whole width. */
 const start = stats([
@@ -14,6 +21,63 @@ const start = stats([
   [2, 1],
   [4, 1],
 ]);
+
+describe('a range on the belt', () => {
+  const four = stats([
+    [1, 1],
+    [1, 1],
+    [2, 1],
+    [1, 1],
+  ]);
+
+  test('goes from the tile selected last to the one that is pressed, and on from there', () => {
+    const { run, take, selected, said } = composeStore(four);
+    take('t3');
+    run(selectThrough('t1'));
+    expect([selected(), said()]).toEqual([['t3', 't2', 't1'], '3 tiles selected.']);
+    run(selectThrough('t2'));
+    expect(selected()).toEqual(['t3', 't1', 't2']);
+  });
+
+  test('of nothing selected is the tile itself', () => {
+    const { run, selected } = composeStore(four);
+    run(selectThrough('t4'));
+    expect(selected()).toEqual(['t4']);
+  });
+});
+
+describe('all like the selected ones', () => {
+  test('are those of the same span in the band shown; what was selected stays the last', () => {
+    const { run, take, selected } = composeStore(
+      stats([
+        [1, 1],
+        [2, 1],
+        [1, 1],
+      ]),
+    );
+    take('t1');
+    run(selectLike('span'));
+    expect(selected()).toEqual(['t3', 't1']);
+  });
+
+  test('are those of the same look', () => {
+    const { run, take, selected } = composeStore(start);
+    run(runHere('Look', setLook(['t1', 't3'], { fill: '#123456' })));
+    take('t3');
+    run(selectLike('look'));
+    expect(selected()).toEqual(['t1', 't3']);
+  });
+
+  test('are all where all are of a kind, and none more where no recipe is used', () => {
+    const { run, take, selected } = composeStore(start);
+    take('t2');
+    run(selectLike('kind'));
+    expect(selected()).toEqual(['t1', 't3', 't2']);
+    take('t2');
+    run(selectLike('recipe'));
+    expect(selected()).toEqual(['t2']);
+  });
+});
 
 describe('selecting', () => {
   test('goes to the nearest tile in a direction, from the first where none is selected', () => {

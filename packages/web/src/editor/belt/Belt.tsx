@@ -1,6 +1,7 @@
 import {
   closestCenter,
   DndContext,
+  type CollisionDetection,
   KeyboardSensor,
   PointerSensor,
   useSensor,
@@ -15,6 +16,7 @@ import {
 import { moveInOrder } from '@noria/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
+import { beginGesture } from '../../ui/gesture';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { count } from '../../ui/words';
 import { runHere } from '../here';
@@ -26,6 +28,19 @@ import { BeltTile } from './BeltTile';
 /** Width of a thumbnail and what is between two, px. */
 const THUMBNAIL = 72;
 const GAP = 8;
+
+/** The sensors of the drag listen for Escape themselves. */
+const takeBackDrag = () => document.dispatchEvent(new KeyboardEvent('keydown', { code: 'Escape' }));
+
+/** How far from the belt a tile is let go and stays where it was, px. */
+const AWAY = 60;
+
+/** Where a tile that is dragged would go; nowhere, off the belt. */
+const onBelt: CollisionDetection = (drag) => {
+  const { pointerCoordinates: at, droppableRects } = drag;
+  const box = droppableRects.values().next().value;
+  return at && box && (at.y < box.top - AWAY || at.y > box.bottom + AWAY) ? [] : closestCenter(drag);
+};
 
 /** The tiles in reading order: the only list of them. */
 export function Belt() {
@@ -58,7 +73,21 @@ export function Belt() {
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const end = useRef<(() => void) | null>(null);
+  const begin = () => void (end.current = beginGesture(takeBackDrag));
+  // The drag listens on when its view is left.
+  useEffect(
+    () => () => {
+      if (end.current) takeBackDrag();
+    },
+    [],
+  );
+  const ended = () => {
+    end.current?.();
+    end.current = null;
+  };
   const place = ({ active, over }: DragEndEvent) => {
+    ended();
     if (!over || active.id === over.id) return;
     const id = String(active.id);
     // Several selected ones move together, to where the one that is dragged was let go.
@@ -83,7 +112,13 @@ export function Belt() {
         <BeltLine />
       </div>
       <div className="relative min-w-0 before:pointer-events-none before:absolute before:inset-x-0 before:top-[64px] before:h-px before:bg-hair">
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={place}>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={onBelt}
+          onDragStart={begin}
+          onDragCancel={ended}
+          onDragEnd={place}
+        >
           <SortableContext items={items} strategy={horizontalListSortingStrategy}>
             <ol
               ref={list}

@@ -6,6 +6,7 @@ import { addressFor } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectBand, selectSavedView } from '../selectors';
 import { fillShown } from '../looks/fillShown';
+import { selectThrough } from '../actions/select';
 import { tilesSelected, toggled } from '../editorSlice';
 
 interface BeltTileProps {
@@ -46,7 +47,10 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
         aria-pressed={held}
         aria-label={`${number}, ${tile.name}${hidden ? ', hidden here' : ''}`}
         className={`group grid w-full touch-none gap-1.5 rounded-s text-left ${isDragging ? 'opacity-80' : ''}`}
-        onClick={(event) => dispatch(event.shiftKey ? toggled(tile.id) : tilesSelected([tile.id]))}
+        onClick={({ shiftKey, ctrlKey, metaKey }) => {
+          if (shiftKey) dispatch(selectThrough(tile.id));
+          else dispatch(ctrlKey || metaKey ? toggled(tile.id) : tilesSelected([tile.id]));
+        }}
       >
         <span
           className={`block h-[46px] overflow-hidden rounded-s border border-hair ${hidden ? 'opacity-35' : ''} ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}

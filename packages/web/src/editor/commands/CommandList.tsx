@@ -1,14 +1,17 @@
 import { Command } from 'cmdk';
+import { useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { commandListToggled } from '../editorSlice';
 import { keyWords } from './command';
 import { allCommands } from './allCommands';
+import { takeTypedAhead } from './typedAhead';
 
 /** Finds a command by its words, among those that make sense now. */
 export function CommandList() {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const isOpen = useAppSelector((state) => state.editor.commandList);
+  const [sought, setSought] = useState(takeTypedAhead);
   const close = () => dispatch(commandListToggled(false));
   const commands = allCommands().filter(
     ({ isListed, applies }) => isListed !== false && (applies?.(store.getState()) ?? true),
@@ -22,6 +25,8 @@ export function CommandList() {
       contentClassName="fixed top-[14%] left-1/2 z-[170] w-[520px] -translate-x-1/2 overflow-hidden rounded-m bg-raised shadow-float"
     >
       <Command.Input
+        value={sought}
+        onValueChange={setSought}
         placeholder="Search commands"
         className="h-11 w-full border-b border-hair bg-transparent px-4 outline-none placeholder:text-faint"
       />

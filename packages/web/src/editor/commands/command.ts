@@ -32,6 +32,8 @@ export interface EditorCommand {
   readonly presses?: (event: KeyboardEvent) => boolean;
   /** Whether it makes sense now; left out: always. */
   readonly applies?: (state: RootState) => boolean;
+  /** Whether its keys are its own while words are typed, too. */
+  readonly whileTyping?: true;
   /** Whether it is one that only keys say, with what was pressed, or that the browser does. */
   readonly isListed?: false;
   /** @param event the press, where it was one */

@@ -9,3 +9,9 @@ export function keepsKeys(target: EventTarget | null, key = ''): boolean {
     target.closest('[role=dialog], [role=alertdialog], [role=menu]') !== null
   );
 }
+
+/** Whether it stands in a dialog over everything, which has keys of its own; a colour that is picked lies beside. */
+export function isInDialog(target: EventTarget | null): boolean {
+  const dialog = target instanceof HTMLElement ? target.closest('[role=dialog], [role=alertdialog]') : null;
+  return dialog !== null && dialog.closest('[data-radix-popper-content-wrapper]') === null;
+}

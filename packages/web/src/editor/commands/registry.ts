@@ -43,7 +43,7 @@ import {
 } from 'lucide-react';
 import { giveToSelected } from '../actions/brush';
 import { openSelectedGroup, groupSelected, ungroupSelected } from '../actions/groups';
-import { selectAll, selectMoreTowards, selectTowards } from '../actions/select';
+import { selectAll, selectLike, selectMoreTowards, selectTowards } from '../actions/select';
 import { choosePictures, dealPictures } from '../actions/pictures';
 import {
   fitTiles,
@@ -58,7 +58,7 @@ import { addNewTile, deleteTiles, duplicateTiles } from '../actions/tiles';
 import { redo, undo } from '../document/run';
 import { commandListToggled, keySheetToggled, linesToggled, orderToggled, toolChosen } from '../editorSlice';
 import { fixAll } from '../fit/actions';
-import { selectTrail } from '../selectors';
+import { selectSelected, selectTrail } from '../selectors';
 import {
   addTrack,
   aGroup,
@@ -103,6 +103,15 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     run: towards(selectMoreTowards),
   },
   selectAll: { group: 'Selection', icon: Scan, keys: ['$mod+a'], run: selectAll },
+  selectKind: { group: 'Selection', icon: Scan, applies: some, run: () => selectLike('kind') },
+  selectRecipe: {
+    group: 'Selection',
+    icon: Scan,
+    applies: (state) => selectSelected(state).some(({ recipe }) => recipe !== undefined),
+    run: () => selectLike('recipe'),
+  },
+  selectSpan: { group: 'Selection', icon: Scan, applies: some, run: () => selectLike('span') },
+  selectLook: { group: 'Selection', icon: Scan, applies: some, run: () => selectLike('look') },
   deselect: {
     group: 'Selection',
     icon: SquareDashed,
@@ -293,20 +302,23 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     group: 'Everywhere',
     icon: Undo2,
     keys: ['$mod+z'],
+    whileTyping: true,
     applies: ({ document }) => document.past.length > 0,
-    run: undo,
+    run: () => undo(),
   },
   redo: {
     group: 'Everywhere',
     icon: Redo2,
-    keys: ['$mod+Shift+z'],
+    keys: ['$mod+Shift+z', '$mod+y'],
+    whileTyping: true,
     applies: ({ document }) => document.future.length > 0,
-    run: redo,
+    run: () => redo(),
   },
   commandList: {
     group: 'Everywhere',
     icon: Search,
     keys: ['$mod+k'],
+    whileTyping: true,
     isListed: false,
     run: () => (dispatch) => void dispatch(commandListToggled(true)),
   },

@@ -3,8 +3,11 @@ import { useAppStore } from '../hooks';
 import { addPictures } from '../actions/pictures';
 import { copiedText, deleteTiles, pasteText } from '../actions/tiles';
 import { isPressed } from './command';
-import { keepsKeys } from './keepsKeys';
+import { isInDialog, keepsKeys } from './keepsKeys';
+import { commandListToggled } from '../editorSlice';
+import { takeBackTyped } from '../../ui/typing';
 import { COMMANDS } from './registry';
+import { typeAhead } from './typedAhead';
 
 /** The command that a press is for; undefined: none. */
 export const pressedCommand = (event: KeyboardEvent) =>
@@ -12,13 +15,25 @@ export const pressedCommand = (event: KeyboardEvent) =>
 
 /** Listens for the keys of the editor. */
 export function useKeys(): void {
-  const { dispatch } = useAppStore();
+  const { dispatch, getState } = useAppStore();
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || keepsKeys(event.target, event.key)) return;
+      if (event.defaultPrevented) return;
+      // A command list that is still coming takes what is typed: no key of it is a command.
+      if (getState().editor.commandList && !isInDialog(event.target)) {
+        if (event.key === 'Escape') dispatch(commandListToggled(false));
+        else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) typeAhead(event.key);
+        else return;
+        event.preventDefault();
+        return;
+      }
       const command = pressedCommand(event);
       if (!command) return;
+      const isKept = keepsKeys(event.target, event.key);
+      if (isKept && (!command.whileTyping || isInDialog(event.target))) return;
       event.preventDefault();
+      // What is typed and not applied is what was done last.
+      if (command === COMMANDS.undo && takeBackTyped(event.target)) return;
       dispatch(command.run(event));
     };
     // The clipboard's own events work without asking, and across collections and tabs.
@@ -47,5 +62,5 @@ export function useKeys(): void {
       window.removeEventListener('cut', onCopy);
       window.removeEventListener('paste', onPaste);
     };
-  }, [dispatch]);
+  }, [dispatch, getState]);
 }

@@ -56,7 +56,7 @@ test('undoing a refused change leaves nothing that would be refused', () => {
   expect(bad.saving).toEqual({ state: 'refused', why: 'why' });
   const [step] = bad.past;
   if (!step) throw new Error('There is no step.');
-  const mended = reducer(bad, undone({ document: emptyDocument('First'), step, left: [] }));
+  const mended = reducer(bad, undone({ document: emptyDocument('First'), steps: [step], left: [] }));
   expect(mended.unsent.map((operation) => 'value' in operation && operation.value)).toEqual(['Bad', 'First']);
 });
 

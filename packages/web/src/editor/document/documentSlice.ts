@@ -79,6 +79,10 @@ const initialState: DocumentState = {
 const MOST_STEPS = 500;
 const ONE_STEP_MS = 1200;
 
+/** Whether a step goes on with the one before. */
+export const isOneStep = (last: Step | undefined, step: Step): last is Step =>
+  last !== undefined && step.key !== null && last.key === step.key && step.at - last.at < ONE_STEP_MS;
+
 const merged = (last: Step, next: Step): Step => ({
   ...next,
   patch: [...last.patch, ...next.patch],
@@ -100,8 +104,8 @@ type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'unsent'> &
 
 interface Moved {
   readonly document: CollectionDocument;
-  /** The step as it was made to fit, and the steps that are left. */
-  readonly step: Step;
+  /** The steps as they were made to fit, in the order in which they were gone over, and those that are left. */
+  readonly steps: readonly Step[];
   readonly left: readonly Step[];
 }
 
@@ -121,9 +125,7 @@ export const documentSlice = createSlice({
     ): DocumentState => {
       const { document, step } = payload;
       const last = state.past.at(-1);
-      const one =
-        last !== undefined && step.key !== null && last.key === step.key && step.at - last.at < ONE_STEP_MS;
-      const past = one
+      const past = isOneStep(last, step)
         ? [...state.past.slice(0, -1), merged(last, step)]
         : [...state.past, step].slice(-MOST_STEPS);
       return {
@@ -136,22 +138,34 @@ export const documentSlice = createSlice({
         saving: pending(state),
       };
     },
+    /** A change that makes the last step as if it had not been. */
+    takenBack: (
+      state: DocumentState,
+      { payload }: PayloadAction<{ document: CollectionDocument; patch: JsonPatch }>,
+    ): DocumentState => ({
+      ...state,
+      document: payload.document,
+      trial: null,
+      past: state.past.slice(0, -1),
+      unsent: [...state.unsent, ...payload.patch],
+      saving: pending(state),
+    }),
     undone: (state: DocumentState, { payload }: PayloadAction<Moved>): DocumentState => ({
       ...state,
       document: payload.document,
       trial: null,
       past: payload.left,
-      future: [...state.future, payload.step],
-      unsent: [...state.unsent, ...payload.step.inverse],
+      future: [...state.future, ...payload.steps],
+      unsent: [...state.unsent, ...payload.steps.flatMap(({ inverse }) => inverse)],
       saving: pending(state),
     }),
     redone: (state: DocumentState, { payload }: PayloadAction<Moved>): DocumentState => ({
       ...state,
       document: payload.document,
       trial: null,
-      past: [...state.past, { ...payload.step, key: null }],
+      past: [...state.past, ...payload.steps.map((step) => ({ ...step, key: null }))],
       future: payload.left,
-      unsent: [...state.unsent, ...payload.step.patch],
+      unsent: [...state.unsent, ...payload.steps.flatMap(({ patch }) => patch)],
       saving: pending(state),
     }),
     tried: (state: DocumentState, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({
@@ -223,6 +237,7 @@ export const documentSlice = createSlice({
 export const {
   opened,
   changed,
+  takenBack,
   undone,
   redone,
   tried,

@@ -33,3 +33,22 @@ export function moveOver(document: CollectionDocument, steps: readonly Step[], w
     left: next ? [...left.slice(0, -1), { ...next, seams: [...(next.seams ?? []), ...below] }] : left,
   };
 }
+
+/**
+ * Goes over so many steps, as far as there are some.
+ * @returns null when there is none
+ */
+export function moveOverSome(
+  document: CollectionDocument,
+  steps: readonly Step[],
+  way: 'patch' | 'inverse',
+  count: number,
+) {
+  let at = { document, steps: [] as readonly Step[], left: steps };
+  for (let k = 0; k < count; k++) {
+    const moved = moveOver(at.document, at.left, way);
+    if (!moved) break;
+    at = { document: moved.document, steps: [...at.steps, moved.step], left: moved.left };
+  }
+  return at.steps.length > 0 ? at : null;
+}

@@ -1,13 +1,23 @@
-import { change, patchCommand, type CollectionDocument, type Command, type JsonPatch } from '@noria/core';
+import {
+  applyPatch,
+  change,
+  difference,
+  patchCommand,
+  type CollectionDocument,
+  type Command,
+  type JsonPatch,
+} from '@noria/core';
+import { gestureUnderWay } from '../../ui/gesture';
+import { count } from '../../ui/words';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { newEntryId } from '../../api/ids';
-import { moveOver } from './moveOver';
-import { changed, redone, tried, undone } from './documentSlice';
+import { moveOverSome } from './moveOver';
+import { changed, isOneStep, redone, takenBack, tried, undone, type Step } from './documentSlice';
 import type { AppThunk } from '../state';
 
 /**
- * Runs a command as one undoable step. Steps of the same key in close succession become one. Answers
- * false where it can't be run, and says why.
+ * Runs a command as one undoable step. Steps of the same key in close succession become one, and none where
+ * they come to nothing. Answers false where it can't be run, and says why.
  */
 export const run =
   (name: string, command: Command, key: string | null = null): AppThunk<boolean> =>
@@ -20,7 +30,16 @@ export const run =
         dispatch(tried(null));
         return true;
       }
-      const step = { name, patch: made.patch, inverse: made.inverse, key, at: Date.now() };
+      const last = getState().document.past.at(-1);
+      const gesture = gestureUnderWay();
+      const one = key !== null && gesture !== null ? `${key}, gesture ${gesture}` : key;
+      // A gesture is one step, however long it takes.
+      const at = gesture !== null && last?.key === one ? last.at : Date.now();
+      const step = { name, patch: made.patch, inverse: made.inverse, key: one, at };
+      if (isOneStep(last, step) && isTakenBack(document, last, made.document)) {
+        dispatch(takenBack(made));
+        return true;
+      }
       dispatch(changed({ document: made.document, step }));
       return true;
     } catch (error) {
@@ -29,6 +48,10 @@ export const run =
       return false;
     }
   };
+
+/** Whether a change makes the collection what it was before the last step: something was typed, and restored. */
+const isTakenBack = (document: CollectionDocument, last: Step, made: CollectionDocument): boolean =>
+  last.seams === undefined && difference(applyPatch(document, last.inverse), made).length === 0;
 
 /** Shows what a command would do, until it is run or dropped. */
 export const tryOut =
@@ -63,26 +86,37 @@ export const tryPatch =
     dispatch(tryOut(patch && patchCommand(patch)));
   };
 
-export const undo = (): AppThunk => (dispatch, getState) => {
-  const { document, past } = getState().document;
-  const moved = document && moveOver(document, past, 'inverse');
-  if (!moved) return;
-  dispatch(undone(moved));
-  dispatch(announce(`Undone: ${moved.step.name}`));
-};
+/** The steps that were gone over, in one word or by their number. */
+const gone = (steps: readonly Step[]) =>
+  steps.length === 1 ? (steps[0] as Step).name : count(steps.length, 'step').toLowerCase();
 
-export const redo = (): AppThunk => (dispatch, getState) => {
-  const { document, future } = getState().document;
-  const moved = document && moveOver(document, future, 'patch');
-  if (!moved) return;
-  dispatch(redone(moved));
-  dispatch(announce(`Redone: ${moved.step.name}`));
-};
-
-/** Undoes or redoes until so many steps are done. */
-export const goToStep =
-  (count: number): AppThunk =>
+/** Undoes so many steps, as one change. */
+export const undo =
+  (many = 1): AppThunk =>
   (dispatch, getState) => {
-    for (let past = getState().document.past.length; past > count; past--) dispatch(undo());
-    for (let past = getState().document.past.length; past < count; past++) dispatch(redo());
+    const { document, past } = getState().document;
+    const moved = document && moveOverSome(document, past, 'inverse', many);
+    if (!moved) return;
+    dispatch(undone(moved));
+    dispatch(announce(`Undone: ${gone(moved.steps)}`));
+  };
+
+/** Makes so many undone steps again, as one change. */
+export const redo =
+  (many = 1): AppThunk =>
+  (dispatch, getState) => {
+    const { document, future } = getState().document;
+    const moved = document && moveOverSome(document, future, 'patch', many);
+    if (!moved) return;
+    dispatch(redone(moved));
+    dispatch(announce(`Redone: ${gone(moved.steps)}`));
+  };
+
+/** Undoes or makes again until so many steps are done. */
+export const goToStep =
+  (done: number): AppThunk =>
+  (dispatch, getState) => {
+    const { length } = getState().document.past;
+    if (done < length) dispatch(undo(length - done));
+    else dispatch(redo(done - length));
   };

@@ -3,13 +3,15 @@ import { Popover } from 'radix-ui';
 import { MENU } from '../../ui/menu';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { goToStep } from '../document/run';
-import { selectFuture, selectPast } from '../document/selectors';
+import { selectFuture, selectPast, selectSaved } from '../document/selectors';
+import { stepWords } from './stepWords';
 
 /** Every step by its name, to go back to or forward to. */
 export function History() {
   const dispatch = useAppDispatch();
   const past = useAppSelector(selectPast);
   const future = useAppSelector(selectFuture);
+  const document = useAppSelector(selectSaved);
   const steps = [...past, ...future.toReversed()];
   return (
     <Popover.Root>
@@ -26,10 +28,10 @@ export function History() {
           align="end"
           sideOffset={8}
           aria-label="History"
-          className={`z-[150] max-h-[420px] w-[240px] overflow-y-auto [scrollbar-width:thin] ${MENU}`}
+          className={`z-[150] max-h-[420px] w-[320px] overflow-y-auto [scrollbar-width:thin] ${MENU}`}
         >
           <ol>
-            {[{ name: 'As opened' }, ...steps].map((step, k) => {
+            {[{ name: 'As opened', patch: null }, ...steps].map((step, k) => {
               const isNow = k === past.length;
               return (
                 <li key={k}>
@@ -40,7 +42,8 @@ export function History() {
                     onClick={() => dispatch(goToStep(k))}
                   >
                     <span className="figures w-6 text-faint">{k}</span>
-                    <span className="truncate">{step.name}</span>
+                    <span className="flex-none">{step.name}</span>
+                    {step.patch && <span className="truncate text-faint">{stepWords(step, document)}</span>}
                   </button>
                 </li>
               );

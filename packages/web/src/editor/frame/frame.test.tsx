@@ -74,7 +74,7 @@ describe('the bar at the top', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'History' }));
     const listed = await screen.findByRole('list');
     const items = within(listed).getAllByRole('button');
-    expect(items.map(({ textContent }) => textContent)).toEqual(['0As opened', '1First', '2Second']);
+    expect(items.map(({ textContent }) => textContent)).toEqual(['0As opened', '1FirstB, A', '2SecondB']);
     expect(items[2]?.getAttribute('aria-current')).toBe('step');
     fireEvent.click(items[0] as HTMLElement);
     expect([document().tiles.t1?.name, steps()]).toEqual(['Stat 1', []]);

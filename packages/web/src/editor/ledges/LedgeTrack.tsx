@@ -1,7 +1,6 @@
 import { setTrack } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
-import { warn } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectBand, selectSetFor } from '../selectors';
 import { Boundary } from './Boundary';
@@ -55,19 +54,10 @@ export const LedgeTrack = memo(function LedgeTrack({
   );
 });
 
-/** Sets a track to what was typed; answers whether it was a track size. A bare number is px. */
 const setSize =
-  (axis: 'column' | 'row', index: number, typed: string): AppThunk<boolean> =>
+  (axis: 'column' | 'row', index: number, size: string): AppThunk =>
   (dispatch, getState) => {
-    const size = /^\d+(\.\d+)?$/.test(typed) ? `${typed}px` : typed;
     const where = { band: selectBand(getState()).index, setFor: selectSetFor(getState()) };
-    try {
-      dispatch(
-        runHere(`${axis === 'row' ? 'Row' : 'Column'} size`, setTrack({ axis, index, size, ...where })),
-      );
-      return true;
-    } catch (error) {
-      dispatch(warn(error instanceof Error ? error.message : String(error)));
-      return false;
-    }
+    const name = `${axis === 'row' ? 'Row' : 'Column'} size`;
+    dispatch(runHere(name, setTrack({ axis, index, size, ...where })));
   };

@@ -6,7 +6,7 @@ import type { StageSpace } from '../stage/space';
 import { interfaceOf } from '../kinds';
 import { isSeen, type Seen } from '../stage/seen';
 
-interface LedgeProps {
+export interface LedgeProps {
   readonly space: StageSpace;
   readonly left: number;
 }

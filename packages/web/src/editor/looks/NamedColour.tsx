@@ -1,5 +1,5 @@
 import { colourOf, namedIn, nameValue, refer, type Colour } from '@noria/core';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { newId } from '../../api/ids';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectShared } from '../selectors';
@@ -23,6 +23,7 @@ export function NamedColour({ name, value, onSet, label, says, small, children }
   const dispatch = useAppDispatch();
   const { namedLooks } = useAppSelector(selectShared);
   const [naming, setNaming] = useState('');
+  const before = useRef(value);
   const followed = namedIn(value);
   const hex = colourOf(namedLooks, value);
   const colours = Object.values(namedLooks).filter((look) => look.kind === 'colour');
@@ -42,6 +43,8 @@ export function NamedColour({ name, value, onSet, label, says, small, children }
       {...(words !== undefined && { label: words })}
       {...(small && { small })}
       onSet={(next) => onSet(next, name)}
+      onBegin={() => (before.current = value)}
+      onTakeBack={() => onSet(before.current, name)}
       says={says}
     >
       {children}

@@ -1,6 +1,6 @@
 import type { ActionPart } from '@noria/core';
 import { Row } from '../../ui/Rows';
-import { WordsField } from '../../ui/WordsField';
+import { AddressField } from './AddressField';
 import { PART } from './fields';
 import { useSetPart } from './useSetPart';
 import { WordsRow } from './WordsRow';
@@ -13,10 +13,10 @@ export function ActionRows({ tile, part }: PartProps<ActionPart>) {
     <>
       <WordsRow tile={tile} part={part} label={PART.action.label} />
       <Row label={PART.address.label}>
-        <WordsField
+        <AddressField
           hint="https://… or #part"
           value={part.address}
-          onType={(value) => set('address', PART.address.label, value)}
+          onSet={(value) => set('address', PART.address.label, value)}
         />
       </Row>
     </>

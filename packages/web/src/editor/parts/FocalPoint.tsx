@@ -1,12 +1,19 @@
 import { setPart, type PictureAsset, type PicturePart, type TileId } from '@noria/core';
-import type { PointerEvent } from 'react';
+import { useRef } from 'react';
+import { useDragGesture } from '../../ui/gesture';
 import { addressFor } from '../../api/pictures';
 import { useAppDispatch } from '../hooks';
 import { Row } from '../../ui/Rows';
-import { runHere } from '../here';
+import { runHere, tryHere } from '../here';
+import { PART } from './fields';
 
 const MOST_HEIGHT = 110;
 const MOST_WIDTH = 167;
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
 
 interface FocalPointProps {
   readonly tile: TileId;
@@ -19,24 +26,24 @@ export function FocalPoint({ tile, part, picture }: FocalPointProps) {
   const dispatch = useAppDispatch();
   const { x, y } = part.focalPoint;
   const aspect = picture.inlineSize / picture.blockSize;
-  const set = (next: { x: number; y: number }) => {
-    const within = (share: number) => Number(Math.min(1, Math.max(0, share)).toFixed(3));
-    dispatch(
-      runHere(
-        'Focal point',
-        setPart([tile], part.id, { focalPoint: { x: within(next.x), y: within(next.y) } }),
-        `${tile} ${part.id} focal`,
-      ),
-    );
-  };
-  const point = (event: PointerEvent) => {
-    if (event.buttons !== 1) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    set({ x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height });
-  };
+  const within = (share: number) => Number(Math.min(1, Math.max(0, share)).toFixed(3));
+  const command = (next: Point) =>
+    setPart([tile], part.id, { focalPoint: { x: within(next.x), y: within(next.y) } });
+  const frame = useRef<HTMLDivElement>(null);
+  const bind = useDragGesture(
+    ({ xy: [left, top], last, canceled }) => {
+      const box = frame.current?.getBoundingClientRect() ?? new DOMRect();
+      const at = command({ x: (left - box.left) / box.width, y: (top - box.top) / box.height });
+      if (last && !canceled) dispatch(runHere(PART.focalPoint.label, at));
+      else dispatch(tryHere(canceled ? null : at));
+    },
+    { pointer: { capture: true, keys: false } },
+  );
   return (
-    <Row label="Focal point">
+    <Row label={PART.focalPoint.label} help={PART.focalPoint.help}>
       <div
+        {...bind()}
+        ref={frame}
         role="slider"
         tabIndex={0}
         aria-label="Focal point"
@@ -46,8 +53,6 @@ export function FocalPoint({ tile, part, picture }: FocalPointProps) {
         aria-valuetext={`${Math.round(x * 100)} % across, ${Math.round(y * 100)} % down`}
         className="relative my-0.5 touch-none justify-self-start overflow-hidden rounded-s"
         style={{ aspectRatio: aspect, width: Math.min(MOST_WIDTH, MOST_HEIGHT * aspect) }}
-        onPointerDown={point}
-        onPointerMove={point}
         onKeyDown={(event) => {
           const step = event.shiftKey ? 0.1 : 0.01;
           const by = {
@@ -58,7 +63,13 @@ export function FocalPoint({ tile, part, picture }: FocalPointProps) {
           }[event.key];
           if (!by) return;
           event.preventDefault();
-          set({ x: x + (by[0] as number), y: y + (by[1] as number) });
+          dispatch(
+            runHere(
+              PART.focalPoint.label,
+              command({ x: x + (by[0] as number), y: y + (by[1] as number) }),
+              `${tile} ${part.id} focal`,
+            ),
+          );
         }}
       >
         <img src={addressFor(picture, 640)} alt="" draggable={false} className="size-full object-cover" />

@@ -1,4 +1,4 @@
-import { clone, isAddress, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
+import { clone, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import { addressFor } from '../../api/pictures';
@@ -13,6 +13,7 @@ import { ChoiceRow } from '../settings/ChoiceRow';
 import { NumberRow } from '../settings/NumberRow';
 import { Icon, IconPicker } from '../settings/content/IconPicker';
 import { useTakePicture } from '../settings/content/useTakePicture';
+import { AddressField } from './AddressField';
 import { PART } from './fields';
 import type { PartProps } from './partProps';
 
@@ -64,11 +65,11 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
                   value={mark.label}
                   onType={(label) => change(k, { label }, 'label')}
                 />
-                <WordsField
+                <AddressField
                   name={`Link of icon ${k + 1}`}
                   hint="link"
                   value={mark.address}
-                  onType={(address) => isAddress(address) && change(k, { address }, 'address')}
+                  onSet={(address) => change(k, { address }, 'address')}
                 />
               </span>
               <span className="flex">

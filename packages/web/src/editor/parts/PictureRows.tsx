@@ -18,6 +18,7 @@ import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
+import { TextField } from '../../ui/TextField';
 import { WordsField } from '../../ui/WordsField';
 import { croppingChosen } from '../editorSlice';
 import { runHere } from '../here';
@@ -116,14 +117,14 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
               }
             />
             {part.enlarges !== undefined && (
-              <WordsField
+              <TextField
                 name="Set of pictures"
-                hint="name of the set"
+                placeholder="name of the set"
                 value={part.enlarges}
-                onType={(words) =>
-                  words.trim() !== '' &&
-                  set(PART.enlarges.label, { enlarges: words.slice(0, 60) }, 'enlarges')
+                problem={(words) =>
+                  words.length > MOST_OF_SET ? `At most ${MOST_OF_SET} characters.` : null
                 }
+                onSet={(words) => set(PART.enlarges.label, { enlarges: words.trim() }, 'enlarges')}
               />
             )}
           </div>
@@ -139,6 +140,9 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
     </>
   );
 }
+
+/** Characters of the name of a set. */
+const MOST_OF_SET = 60;
 
 interface CropWarningsProps {
   readonly tile: TileId;

@@ -44,7 +44,8 @@ export const PART = {
   caption: { label: 'Caption' },
   alternativeText: { label: 'Alternative text' },
   film: { label: 'Film' },
-  poster: { label: 'Poster', help: 'The picture that shows before the film playback' },
+  focalPoint: { label: 'Focal point', help: 'What stays in view wherever the picture is cropped' },
+  poster: { label: 'Poster', help: 'The picture that shows before the film plays' },
   playback: {
     label: 'Playback',
     choices: [

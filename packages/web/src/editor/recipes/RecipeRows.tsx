@@ -1,3 +1,4 @@
+import { giveFocusBack } from '../../ui/typing';
 import { recipeDifferences, tilesUsing, type Tile } from '@noria/core';
 import { X } from 'lucide-react';
 import { useState } from 'react';
@@ -132,6 +133,7 @@ function Naming({ verb, name, onName }: { verb: string; name: string; onName: (n
         event.preventDefault();
         if (naming.trim() === '') return;
         onName(naming.trim().slice(0, 200));
+        giveFocusBack(event.currentTarget);
         setNaming(null);
       }}
     >
@@ -142,7 +144,12 @@ function Naming({ verb, name, onName }: { verb: string; name: string; onName: (n
         value={naming}
         className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 outline-none focus-visible:outline-2 focus-visible:outline-copper"
         onChange={(event) => setNaming(event.target.value)}
-        onKeyDown={(event) => event.key === 'Escape' && setNaming(null)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return;
+          event.stopPropagation();
+          giveFocusBack(event.currentTarget);
+          setNaming(null);
+        }}
       />
       <Button type="submit" className="h-[26px]!" disabled={naming.trim() === ''}>
         Make

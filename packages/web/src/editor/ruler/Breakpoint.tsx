@@ -1,7 +1,7 @@
 import { LIMITS, moveBreakpoint, removeBreakpoint, type ResolvedBand } from '@noria/core';
-import { useDrag } from '@use-gesture/react';
 import { useState, type KeyboardEvent } from 'react';
 import { useAppDispatch } from '../hooks';
+import { useDragGesture } from '../../ui/gesture';
 import { run, tryOut } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
 import { BASE, fromAxis, toAxis } from './axis';
@@ -27,7 +27,7 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
     dispatch(run('Remove breakpoint', removeBreakpoint(band.index)));
     dispatch(announce(`The breakpoint at ${band.below} px was removed.`));
   };
-  const bind = useDrag(
+  const bind = useDragGesture(
     ({ movement: [dx, dy], last, canceled, memo, event, tap }) => {
       event.stopPropagation();
       const start = (memo as number | undefined) ?? toAxis(band.below, length);

@@ -1,6 +1,6 @@
 import { LIMITS } from '@noria/core';
-import { useDrag } from '@use-gesture/react';
 import type { KeyboardEvent } from 'react';
+import { useDragGesture } from '../../ui/gesture';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { needleMoved, swept } from '../editorSlice';
 import { selectNeedle } from '../selectors';
@@ -10,12 +10,12 @@ import { BASE, fromAxis, toAxis } from './axis';
 export function Needle({ length }: { length: number }) {
   const dispatch = useAppDispatch();
   const needle = useAppSelector(selectNeedle);
-  const bind = useDrag(
-    ({ movement: [dx], first, last, memo, event }) => {
+  const bind = useDragGesture(
+    ({ movement: [dx], first, last, canceled, memo, event }) => {
       event.stopPropagation();
-      const start = (memo as number | undefined) ?? toAxis(needle, length);
+      const start = (memo as number | undefined) ?? needle;
       if (first) dispatch(swept(true));
-      dispatch(needleMoved(fromAxis(start + dx, length)));
+      dispatch(needleMoved(canceled ? start : fromAxis(toAxis(start, length) + dx, length)));
       if (last) dispatch(swept(false));
       return start;
     },

@@ -1,6 +1,7 @@
 import { LIMITS, setHereIn } from '@noria/core';
-import { memo, useMemo, useState } from 'react';
+import { memo, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
+import { FieldNote, useTyping } from '../../ui/typing';
 import { interfaceOf } from '../kinds';
 import { selectSaved } from '../document/selectors';
 import { needleMoved, shown } from '../editorSlice';
@@ -13,34 +14,30 @@ export function NeedleReading() {
   const needle = useAppSelector(selectNeedle);
   const { from, below, arrangement } = useAppSelector(selectBand);
   const { Gives } = interfaceOf(arrangement);
-  const [typed, setTyped] = useState<string | null>(null);
-  const settle = () => {
-    const width = Number(typed);
-    if (typed && Number.isFinite(width)) dispatch(needleMoved(width));
-    setTyped(null);
-  };
+  const { input, amiss, note } = useTyping({
+    value: String(needle),
+    problem: (text) => {
+      const width = Number(text);
+      return Number.isInteger(width) && width >= LIMITS.narrowest && width <= LIMITS.widest
+        ? null
+        : `A whole number of px from ${LIMITS.narrowest} to ${LIMITS.widest}.`;
+    },
+    apply: (text) => void dispatch(needleMoved(Number(text))),
+  });
   return (
     <section
       aria-label="Width shown"
       className="grid content-start gap-px border-b border-hair bg-panel px-4 pt-1.5"
     >
-      <div className="flex items-baseline gap-1.5">
+      <div className="relative flex items-baseline gap-1.5">
         <input
           aria-label="Width shown, px"
           inputMode="numeric"
           className="min-w-[2ch] [field-sizing:content] rounded-s bg-transparent font-figures text-xl font-semibold tracking-[-0.06em] text-copper-ink"
-          value={typed ?? String(needle)}
+          {...input}
           onFocus={(event) => event.target.select()}
-          onChange={(event) => setTyped(event.target.value)}
-          onBlur={settle}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') {
-              settle();
-              event.currentTarget.select();
-            }
-            if (event.key === 'Escape') setTyped(null);
-          }}
         />
+        <FieldNote id={note}>{amiss}</FieldNote>
         <span className="figures text-faint">px wide</span>
         <BandButton />
       </div>

@@ -19,6 +19,6 @@ export function followChanges(dispatch: AppDispatch, getState: () => RootState):
       if (change.revision <= revision) return;
     }
     // What can't be read now is taken in with the next change.
-    dispatch(catchUp()).catch(() => undefined);
+    dispatch(catchUp(isSending)).catch(() => undefined);
   });
 }

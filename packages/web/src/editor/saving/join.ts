@@ -10,20 +10,23 @@ import type { AppThunk } from '../state';
 /**
  * Takes in what was stored elsewhere meanwhile, and puts our changes on top of it; asks where the two
  * meet.
+ * @param finds whether a change of ours is on its way, and finds out by itself
  * @throws ServerAway and ServerProblem as the reading does
  */
-export const catchUp = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
-  const { id } = getState().document;
-  if (!id) return;
-  try {
-    const stored = await readCollection(id);
-    if (getState().document.id === id) dispatch(takeIn(stored));
-  } catch (error) {
-    const isGone = error instanceof ServerProblem && error.status === 404;
-    if (!isGone) throw error;
-    if (getState().document.id === id) dispatch(savingChanged({ state: 'deleted' }));
-  }
-};
+export const catchUp =
+  (finds: () => boolean = () => false): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const { id } = getState().document;
+    if (!id) return;
+    try {
+      const stored = await readCollection(id);
+      if (getState().document.id === id && !finds()) dispatch(takeIn(stored));
+    } catch (error) {
+      const isGone = error instanceof ServerProblem && error.status === 404;
+      if (!isGone) throw error;
+      if (getState().document.id === id) dispatch(savingChanged({ state: 'deleted' }));
+    }
+  };
 
 const takeIn =
   (stored: StoredCollection): AppThunk =>

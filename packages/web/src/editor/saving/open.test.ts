@@ -1,5 +1,7 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { applyPatch, type CollectionDocument, type JsonPatch } from '@noria/core';
+import { askAhead } from '../../api/ahead';
+import { collectionPath } from '../../api/listedCollections';
 import { composeStore, stats } from '../../testing/composeStore';
 import { listAside } from './aside';
 import { open } from './open';
@@ -101,6 +103,51 @@ test('a collection is opened as it is stored, at its revision', async () => {
   expect(names(document())).toEqual(['Huts', 'Stat 2']);
   expect(store.getState().document).toMatchObject({ id, revision: 2 });
   expect(steps()).toEqual([]);
+});
+
+describe('what the address asked for before the scripts were there', () => {
+  const path = () => collectionPath(id);
+  /** Asks ahead, then something happens elsewhere, then the scripts are there. */
+  const aheadThen = async (meanwhile: () => void) => {
+    askAhead(path());
+    await Promise.resolve();
+    meanwhile();
+    const opened = await opening();
+    await new Promise((resolve) => setTimeout(resolve));
+    return opened;
+  };
+
+  test('is opened, and asked for again once', async () => {
+    server([start]);
+    const { document, said } = await aheadThen(() => undefined);
+    expect(names(document())).toEqual(['Stat 1', 'Stat 2']);
+    expect(fetch).toHaveBeenCalledTimes(2);
+    expect(said()).toBe('');
+  });
+
+  test('is brought up to what changed before anybody listened', async () => {
+    const { all } = server([start]);
+    const { document, store } = await aheadThen(() => all.push(applyPatch(start, named('t1', 'Huts'))));
+    expect(names(document())).toEqual(['Huts', 'Stat 2']);
+    expect(store.getState().document.revision).toBe(2);
+  });
+
+  test('is not what is opened where changes are left, which are sent first', async () => {
+    const { all } = server([start]);
+    left(1, named('t1', 'Bunks'));
+    const { document } = await aheadThen(() => undefined);
+    expect(names(document())).toEqual(['Bunks', 'Stat 2']);
+    expect(all).toHaveLength(2);
+  });
+
+  test('that did not come is asked for when it is opened again', async () => {
+    Object.assign(globalThis, { fetch: () => Promise.reject(new TypeError('away')) });
+    askAhead(path());
+    await expect(opening()).rejects.toThrow('The server does not answer.');
+    server([start]);
+    const { document } = await opening();
+    expect(names(document())).toEqual(['Stat 1', 'Stat 2']);
+  });
 });
 
 describe('what another tab left unsent', () => {

@@ -1,11 +1,13 @@
 import { difference } from '@noria/core';
 import { isPassing, ServerProblem } from '../../api/problem';
-import { readCollection } from '../../api/collections';
+import { readAhead, readCollection } from '../../api/collections';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { opened } from '../document/documentSlice';
 import { arrivedOrLeft, leftLock, readOrDeleted, sendLeft } from './left';
+import { catchUp } from './join';
 import { dropOutbox, keepBase, keepOutbox, leftOutboxes, type OutboxKey } from './outbox';
 import { alone, thisTab } from '../../api/kept/tab';
+import { isSending } from './saver';
 import { onTop, versionOf } from './versions';
 import type { AppThunk } from '../state';
 
@@ -18,8 +20,11 @@ export const open =
   (id: string): AppThunk<Promise<void>> =>
   (dispatch) =>
     alone(leftLock(id), async () => {
+      const ahead = readAhead(id);
+      ahead.catch(() => undefined);
+      const left = await leftOutboxes(id);
       let waiting: OutboxKey | null = null;
-      for (const of of await leftOutboxes(id)) {
+      for (const of of left) {
         const outcome = await sendLeft(of);
         if (outcome.kind === 'saved') dispatch(announce('Changes from an earlier visit were saved.'));
         if (outcome.kind === 'aside')
@@ -27,8 +32,11 @@ export const open =
         if (outcome.kind === 'meets' || outcome.kind === 'deleted') waiting ??= of;
       }
       if (waiting && (await dispatch(openLeft(waiting)))) return;
-      const stored = await readCollection(id);
+      const early = left.length === 0 ? await ahead : null;
+      const stored = early ?? (await readCollection(id));
       dispatch(opened({ id, document: stored.document, revision: stored.revision, unsent: [] }));
+      // Nobody listened yet when it was asked for.
+      if (early) dispatch(catchUp(isSending)).catch(() => undefined);
     });
 
 /** Opens what was left as it was left, with the question that it waits for. */

@@ -12,6 +12,7 @@ import {
   refused,
   savingChanged,
   sent,
+  takenBack,
   undone,
 } from '../document/documentSlice';
 import { catchUp } from './join';
@@ -33,7 +34,7 @@ export function startSaving(): void {
   isSaving = true;
   // Every change, and every answer, goes to the browser's own store at once.
   listen({
-    matcher: isAnyOf(changed, undone, redone, sent, acknowledged, joined, asked, refused),
+    matcher: isAnyOf(changed, takenBack, undone, redone, sent, acknowledged, joined, asked, refused),
     effect: async (_, api) => {
       const { id, revision, underWay, unsent } = api.getState().document;
       if (!id) return;
@@ -60,7 +61,7 @@ export function startSaving(): void {
 
   // Then to the server: one change at a time, each sent until it is acknowledged.
   listen({
-    matcher: isAnyOf(opened, changed, undone, redone, joined),
+    matcher: isAnyOf(opened, changed, takenBack, undone, redone, joined),
     effect: async (action, api) => {
       api.cancelActiveListeners();
       if (!opened.match(action) && !joined.match(action)) await api.delay(QUIET_MS);

@@ -1,14 +1,15 @@
-import { areaMap, assignArea, boundsOf, paintArea, placeIn, type Tile } from '@noria/core';
-import { useId, useState } from 'react';
+import { AREA_NAME, areaMap, assignArea, boundsOf, paintArea, placeIn, type Tile } from '@noria/core';
+import { useId } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { NamedInput } from '../../ui/NamedInput';
+import { TextField } from '../../ui/TextField';
 import { Row } from '../../ui/Rows';
-import { warn } from '../../ui/notices/noticesSlice';
 import { putInArea } from '../actions/tiles';
 import { PLACE } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { shared } from './shared';
+
+const nameOf = (text: string) => text.trim().replace(/\s+/g, '-');
 
 /** The area that the selected tiles lie in; a new name paints one around them. */
 export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
@@ -20,12 +21,10 @@ export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
   const list = useId();
   const names = [...(areaMap(arrangement)?.areas.keys() ?? [])];
   const present = shared(tiles.map((tile) => placeIn(view, tile, index).area)) ?? '';
-  const [typed, setTyped] = useState<string | null>(null);
 
-  const settle = () => {
-    const name = typed?.trim().replace(/\s+/g, '-');
-    setTyped(null);
-    if (name === undefined || name === present) return;
+  const set = (text: string) => {
+    const name = nameOf(text);
+    if (name === present) return null;
     if (name === '') dispatch(putInArea(null));
     else if (names.includes(name)) dispatch(putInArea(name));
     else {
@@ -40,23 +39,24 @@ export function AreaRow({ tiles }: { tiles: readonly Tile[] }) {
           }),
         );
       } catch (error) {
-        dispatch(warn(error instanceof Error ? error.message : String(error)));
+        return error instanceof Error ? error.message : String(error);
       }
     }
+    return null;
   };
   return (
     <Row label={PLACE.area.label}>
-      <NamedInput
+      <TextField
         list={list}
         placeholder="none, or a new name"
-        className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 placeholder:text-faint"
-        value={typed ?? present}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={settle}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') settle();
-          if (event.key === 'Escape') setTyped(null);
-        }}
+        value={present}
+        takesNothing
+        problem={(text) =>
+          nameOf(text) === '' || AREA_NAME.test(nameOf(text))
+            ? null
+            : 'Write a word of letters, digits and hyphens, such as “side”.'
+        }
+        onSet={set}
       />
       <datalist id={list}>
         {names.map((name) => (

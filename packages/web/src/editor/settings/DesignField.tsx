@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { NamedInput } from '../../ui/NamedInput';
 import { Row } from '../../ui/Rows';
+import { giveFocusBack } from '../../ui/typing';
 import { runHere } from '../here';
 import { freshId } from '../actions/freshId';
 import { announce } from '../../ui/notices/noticesSlice';
@@ -18,26 +19,31 @@ export function DesignField() {
   const read = readOr(typed);
 
   const apply = () => {
-    if (typeof read === 'string') return;
+    if (typeof read === 'string') return false;
     const freshIds = read.spans.map(() => freshId(drawn));
     dispatch(
       runHere('Grid from rows', applyDesign({ grid: read, band: band.index, setFor, freshIds, what: drawn })),
     );
     dispatch(announce(`${read.columns} columns, ${read.rows} rows, ${read.spans.length} cards.`));
     setTyped('');
+    return true;
   };
   return (
     <>
       <Row label="From rows" help="How many cards each row has, as in 4, 3, 2">
         <NamedInput
           aria-describedby="design-says"
+          aria-invalid={typed !== '' && typeof read === 'string'}
           placeholder="4, 3, 2"
           className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 placeholder:text-faint"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') apply();
-            if (event.key === 'Escape') setTyped('');
+            if (event.key === 'Enter') {
+              if (typed !== '' && !apply()) return;
+            } else if (event.key === 'Escape') setTyped('');
+            else return;
+            giveFocusBack(event.currentTarget);
           }}
         />
       </Row>

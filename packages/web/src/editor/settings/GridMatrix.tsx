@@ -1,5 +1,6 @@
 import { setGrid, type Command } from '@noria/core';
-import { useState, type PointerEvent } from 'react';
+import { useRef, useState } from 'react';
+import { useDragGesture } from '../../ui/gesture';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { runHere, tryHere } from '../here';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
@@ -19,28 +20,29 @@ export function GridMatrix() {
   const [wide, high] = swept ?? [columns.length, rows];
   const command = ([c, r]: readonly [number, number]): Command => setGrid(c, r, band.index, setFor);
 
-  const cellAt = (event: PointerEvent<HTMLElement>): readonly [number, number] => {
-    const box = event.currentTarget.getBoundingClientRect();
+  const cells = useRef<HTMLDivElement>(null);
+  const cellAt = (x: number, y: number): readonly [number, number] => {
+    const { left, top, width, height } = cells.current?.getBoundingClientRect() ?? new DOMRect();
     const within = (share: number, count: number) => Math.min(count, Math.max(1, Math.ceil(share * count)));
-    return [
-      within((event.clientX - box.left) / box.width, COLUMNS),
-      within((event.clientY - box.top) / box.height, ROWS),
-    ];
+    return [within((x - left) / width, COLUMNS), within((y - top) / height, ROWS)];
   };
-  const point = (event: PointerEvent<HTMLElement>) => {
-    const next = cellAt(event);
-    if (next[0] === swept?.[0] && next[1] === swept[1]) return;
-    setSwept(next);
-    if (event.buttons === 1) dispatch(tryHere(command(next)));
-  };
-  const leave = () => {
-    setSwept(null);
-    dispatch(tryHere(null));
-  };
+  const bind = useDragGesture(
+    ({ xy, last, canceled, memo }) => {
+      const next = cellAt(...xy);
+      setSwept(last ? null : next);
+      if (canceled) dispatch(tryHere(null));
+      else if (last) dispatch(runHere('Grid', command(next)));
+      else if (next.join() !== memo) dispatch(tryHere(command(next)));
+      return next.join();
+    },
+    { pointer: { capture: true, keys: false } },
+  );
 
   return (
     <div className="grid gap-1.5">
       <div
+        {...bind()}
+        ref={cells}
         role="slider"
         tabIndex={0}
         aria-label="Columns and rows"
@@ -50,19 +52,11 @@ export function GridMatrix() {
         aria-valuetext={`${wide} columns, ${high} rows`}
         title="Drag to set columns × rows"
         className="grid touch-none grid-cols-12 gap-[3px] rounded-s py-0.5 outline-offset-3"
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          const next = cellAt(event);
-          setSwept(next);
-          dispatch(tryHere(command(next)));
-        }}
-        onPointerMove={point}
-        onPointerUp={(event) => {
-          dispatch(runHere('Grid', command(cellAt(event))));
-          setSwept(null);
-        }}
-        onPointerCancel={leave}
-        onPointerLeave={(event) => event.buttons === 0 && leave()}
+        // Beside the drag’s own.
+        onPointerMoveCapture={(event) =>
+          event.buttons === 0 && setSwept(cellAt(event.clientX, event.clientY))
+        }
+        onPointerLeave={(event) => event.buttons === 0 && setSwept(null)}
         onKeyDown={(event) => {
           const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[
             event.key

@@ -1,5 +1,5 @@
 import { COMMAND_WORDS } from '../commands/words';
-import { isAddress, isLink, LIMITS, setTile, type Tile } from '@noria/core';
+import { isLink, LIMITS, setTile, type Tile } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch } from '../hooks';
 import { Section, Row } from '../../ui/Rows';
@@ -7,8 +7,8 @@ import { WordsField } from '../../ui/WordsField';
 import { CommandButton } from '../commands/CommandButton';
 import { TILE } from '../fields/fields';
 import { runHere } from '../here';
-import { warn } from '../../ui/notices/noticesSlice';
 import { Badges } from './Badges';
+import { AddressField } from '../parts/AddressField';
 import { PartRows } from '../parts/PartRows';
 import { sameButPlace } from './sameTiles';
 
@@ -16,12 +16,8 @@ import { sameButPlace } from './sameTiles';
 export const TileContent = memo(
   function TileContent({ tile }: { tile: Tile }) {
     const dispatch = useAppDispatch();
-    const lead = (address: string) => {
-      const link = address.trim() === '' ? undefined : address.trim();
-      if (link !== undefined && !isAddress(link))
-        dispatch(warn('This link was not set: write https://…, mailto:, tel:, #part or a relative address.'));
-      else dispatch(runHere(TILE.link.label, setTile([tile.id], { link }), `${tile.id} link`));
-    };
+    const lead = (address: string) =>
+      dispatch(runHere(TILE.link.label, setTile([tile.id], { link: address || undefined })));
     return (
       <Section title="Content">
         <Row label={TILE.name.label}>
@@ -55,7 +51,7 @@ export const TileContent = memo(
         )}
         {!isLink(tile) && (
           <Row label={TILE.link.label} help="Where a press on the tile leads">
-            <WordsField hint="none; https://… or #part" value={tile.link ?? ''} onType={lead} />
+            <AddressField hint="none; https://… or #part" value={tile.link ?? ''} onSet={lead} />
           </Row>
         )}
         <Badges tile={tile} />

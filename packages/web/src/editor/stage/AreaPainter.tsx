@@ -10,8 +10,9 @@ import {
   type Command,
   type GridArea,
 } from '@noria/core';
-import { useState, type CSSProperties } from 'react';
+import { useId, useRef, useState, type CSSProperties } from 'react';
 import { useAppSelector } from '../hooks';
+import { FieldNote, giveFocusBack } from '../../ui/typing';
 import { freshId } from '../actions/freshId';
 import { selectBand, selectSetFor, selectView } from '../selectors';
 
@@ -31,6 +32,8 @@ export function AreaPainter({ area, style, onDone }: AreaPainterProps) {
   const present = [...(areaMap(band.arrangement)?.areas.keys() ?? [])];
   const [name, setName] = useState(() => suggest(area, band.columns.length, present));
   const fits = AREA_NAME.test(name);
+  const isDropped = useRef(false);
+  const note = useId();
 
   const paint = () => {
     if (!fits) return;
@@ -54,24 +57,30 @@ export function AreaPainter({ area, style, onDone }: AreaPainterProps) {
       style={style}
       onSubmit={(event) => {
         event.preventDefault();
-        paint();
+        // Leaving it paints.
+        if (fits) giveFocusBack(event.currentTarget);
       }}
     >
       <input
         autoFocus
         aria-label="Name of the area"
         aria-invalid={!fits}
+        aria-describedby={fits ? undefined : note}
         className={`h-7 w-[140px] rounded-s bg-raised px-2 text-center shadow-float outline-2 ${fits ? 'outline-copper' : 'outline-amiss'}`}
         value={name}
         onFocus={(event) => event.target.select()}
         onChange={(event) => setName(event.target.value.trim().replace(/\s+/g, '-'))}
-        onBlur={() => (fits ? paint() : onDone(null))}
+        onBlur={() => (fits && !isDropped.current ? paint() : onDone(null))}
         onKeyDown={(event) => {
           if (event.key !== 'Escape') return;
           event.stopPropagation();
-          onDone(null);
+          isDropped.current = true;
+          giveFocusBack(event.currentTarget);
         }}
       />
+      <FieldNote id={note}>
+        {fits ? null : 'Write a word of letters, digits and hyphens, such as “side”.'}
+      </FieldNote>
     </form>
   );
 }

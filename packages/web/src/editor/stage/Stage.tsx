@@ -4,7 +4,8 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { useSize } from '../../ui/useSize';
 import { selectShown } from '../document/selectors';
 import { addPictures } from '../actions/pictures';
-import { beside, whenShown } from '../../ui/lazily';
+import { whenShown } from '../../ui/lazily';
+import { ColumnLedge, Holes, RowLedge, SelectionMarks, TileHands } from '../lazyParts';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
 import { Ground } from './Ground';
@@ -38,12 +39,6 @@ const AreaNames = whenShown(() => import('./GridLines').then((file) => file.Area
 const LevelVeil = whenShown(() => import('./LevelVeil').then((file) => file.LevelVeil));
 const ReadingLine = whenShown(() => import('./ReadingLine').then((file) => file.ReadingLine));
 const AddTile = whenShown(() => import('../belt/AddTile').then((file) => file.AddTile));
-// What is painted first is the page; what one lays hands on comes beside it.
-const Holes = beside(() => import('./Holes').then((file) => file.Holes));
-const TileHands = beside(() => import('./TileHands').then((file) => file.TileHands));
-const SelectionMarks = beside(() => import('./SelectionMarks').then((file) => file.SelectionMarks));
-const ColumnLedge = beside(() => import('../ledges/Ledges').then((file) => file.ColumnLedge));
-const RowLedge = beside(() => import('../ledges/Ledges').then((file) => file.RowLedge));
 
 export function Stage() {
   const dispatch = useAppDispatch();
@@ -83,7 +78,9 @@ export function Stage() {
     <main
       ref={ref}
       aria-label="Stage"
-      className="relative min-h-0 overflow-auto select-none [scrollbar-gutter:stable] [scrollbar-width:thin]"
+      tabIndex={-1}
+      data-home="stage"
+      className="relative min-h-0 overflow-auto outline-none select-none [scrollbar-gutter:stable] [scrollbar-width:thin]"
       onDragOver={(event) => {
         if (!hasFiles(event)) return;
         event.preventDefault();

@@ -29,6 +29,7 @@ export const TileHand = memo(function TileHand({ id, name, layer, held, takesTab
         ref={button}
         type="button"
         data-tile-hand={id}
+        data-home={held && takesTab ? 'tile' : undefined}
         aria-pressed={held}
         tabIndex={takesTab ? 0 : -1}
         aria-label={name}

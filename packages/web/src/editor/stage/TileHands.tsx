@@ -27,7 +27,7 @@ const idOf = (target: EventTarget | null) =>
 
 const NONE: readonly Tile[] = [];
 
-interface TileHandsProps {
+export interface TileHandsProps {
   readonly space: StageSpace;
   readonly withPad?: boolean;
   /** The stretch of the page that is drawn; left out: all of it. */

@@ -1,5 +1,5 @@
-import { useDrag } from '@use-gesture/react';
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
+import { useDragGesture } from '../../ui/gesture';
 import { useAppDispatch } from '../hooks';
 import { runHere, tryHere } from '../here';
 import type { Command } from '@noria/core';
@@ -38,10 +38,17 @@ interface Held<Start> {
   ask: Ask | null;
 }
 
-/** A drag whose result is shown live, taken when let go, and taken back by Escape. */
+/** Whether a point of the screen lies outside of the stage: let go there, all stays as it was. */
+export function isOutside(x: number, y: number): boolean {
+  const stage = document.querySelector('main');
+  if (!stage) return false;
+  const { left, top, right, bottom } = stage.getBoundingClientRect();
+  return x < left || x > right || y < top || y > bottom;
+}
+
+/** A drag whose result is shown live, and taken when it is let go. */
 export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start>) {
   const dispatch = useAppDispatch();
-  const cancel = useRef<(() => void) | null>(null);
   // A result is worked out in a task of its own, so that the pointer and the frame do not wait for it.
   const next = useRef<{ asked: Ask | null; timer: number } | null>(null);
   const settle = () => {
@@ -61,18 +68,7 @@ export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start
     next.current = { asked, timer };
   };
 
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !cancel.current) return;
-      event.preventDefault();
-      event.stopPropagation();
-      cancel.current();
-    };
-    window.addEventListener('keydown', onKeyDown, { capture: true });
-    return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
-  }, []);
-
-  return useDrag(
+  return useDragGesture(
     ({ movement: [dx, dy], xy: [x, y], first, last, canceled, tap, memo, event, target, cancel: stop }) => {
       event.stopPropagation();
       if (tap) {
@@ -89,9 +85,8 @@ export function useGrab<Start>({ begin, ask, onMove, onTap, onDone }: Grab<Start
         }
         held = { start, ask: null };
       }
-      cancel.current = last ? null : stop;
       onMove?.(last ? null : way, held.start);
-      const asked = canceled ? null : ask(way, held.start);
+      const asked = canceled || isOutside(x, y) ? null : ask(way, held.start);
       if (last) {
         settle();
         dispatch(tryHere(null));

@@ -1,5 +1,6 @@
-import { useDrag } from '@use-gesture/react';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { useDragGesture } from '../../ui/gesture';
+import { isOutside } from './useGrab';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawCommand, drawTile } from '../actions/tiles';
 import { freshId } from '../actions/freshId';
@@ -45,17 +46,6 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
   const { tool, drawn } = useAppSelector((state) => state.editor);
   const [rectangle, setRectangle] = useState<ReturnType<typeof boxStyle> | null>(null);
   const [painted, setPainted] = useState<{ area: GridArea; done: boolean } | null>(null);
-  const stop = useRef<(() => void) | null>(null);
-
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !stop.current) return;
-      event.stopPropagation();
-      stop.current();
-    };
-    window.addEventListener('keydown', onKeyDown, { capture: true });
-    return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
-  }, []);
 
   const draw = (sweep: Sweep, area: GridArea, last: boolean, canceled: boolean) => {
     const key = [area.column, area.row, area.columnSpan, area.rowSpan].join();
@@ -93,16 +83,16 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
     return { does, layout, tracks, ...from, id: freshId(drawn), before, key: '' };
   };
 
-  const bind = useDrag(
-    ({ xy, initial, first, last, canceled, tap, memo, event, cancel }) => {
+  const bind = useDragGesture(
+    ({ xy, initial, first, last, canceled: isTakenBack, tap, memo, event }) => {
       const to = toLayout(...xy);
       if (tap) {
         onTap(to.x, to.y);
         return undefined;
       }
       const known = first ? undefined : (memo as Sweep | undefined);
+      const canceled = isTakenBack || (last && isOutside(...xy));
       const sweep = known ?? begin(toLayout(...initial), (event as PointerEvent).shiftKey);
-      stop.current = last ? null : cancel;
       if (sweep.does === 'take') take(sweep, to, last, canceled);
       else {
         const from = nearestCell(sweep.tracks, sweep.x, sweep.y);

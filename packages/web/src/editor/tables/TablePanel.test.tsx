@@ -80,7 +80,7 @@ describe('tiles from a table', () => {
     expect(screen.getByText('3, 1 left out by the filter')).toBeTruthy();
     fireEvent.change(screen.getByRole('textbox', { name: 'Words to filter by' }), { target: { value: '' } });
     expect(said()).toHaveLength(3);
-    expect(steps().slice(1)).toEqual(['Sort', 'Sort', 'Sort', 'Filter']);
+    expect(steps().slice(1)).toEqual(['Sort', 'Sort', 'Sort']);
   });
 
   test('are brought up to the file when it comes again, and what became of each is said', async () => {

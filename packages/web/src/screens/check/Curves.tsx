@@ -1,5 +1,5 @@
 import { columnCountOf, LIMITS, worstRuns, type Finding, type FitReport } from '@noria/core';
-import { useMemo, type PointerEvent } from 'react';
+import { useMemo, useRef } from 'react';
 import {
   Area,
   CartesianGrid,
@@ -11,6 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { useDragGesture } from '../../ui/gesture';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { axisFigures, fromAxis, toAxis } from '../../editor/ruler/axis';
 import { needleMoved } from '../../editor/editorSlice';
@@ -88,11 +89,17 @@ export function Curves({ report, findings, open }: CurvesProps) {
   const bands = useAppSelector(selectBands);
   const breakpoints = bands.slice(1).map(({ below }) => below);
   const at = (width: number) => toAxis(width, 1);
-  const go = (event: PointerEvent<HTMLDivElement>) => {
-    if (event.buttons !== 1) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    dispatch(needleMoved(fromAxis(event.clientX - box.left, box.width)));
-  };
+  const needle = useAppSelector(selectNeedle);
+  const plot = useRef<HTMLDivElement>(null);
+  const bind = useDragGesture(
+    ({ xy: [x], canceled, memo }) => {
+      const from = (memo as number | undefined) ?? needle;
+      const { left, width } = plot.current?.getBoundingClientRect() ?? new DOMRect();
+      dispatch(needleMoved(canceled ? from : fromAxis(x - left, width)));
+      return from;
+    },
+    { pointer: { capture: true, keys: false } },
+  );
   return (
     <div className="grid min-h-0 grid-rows-[18px_minmax(0,1fr)_26px] pt-3">
       <div className="relative text-[11px] font-semibold text-water-ink" aria-hidden>
@@ -116,11 +123,8 @@ export function Curves({ report, findings, open }: CurvesProps) {
         className="relative grid min-h-0 touch-none select-none"
         style={{ gridTemplateRows: CURVES.map(({ height }) => `minmax(0, ${height}fr)`).join(' ') }}
         title="Press or drag to move the needle"
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          go(event);
-        }}
-        onPointerMove={go}
+        {...bind()}
+        ref={plot}
       >
         <Behind findings={findings} open={open} />
         {CURVES.map((curve) => (
@@ -207,6 +211,9 @@ interface CurveProps {
 
 const words = (value: number, unit: string) => (unit === '' ? String(value) : `${value} ${unit}`);
 
+/** Room above a curve for its title, px. */
+const HEADROOM = 20;
+
 /** One curve; pointed at, it says its value at that width. */
 function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
   const values = points.flatMap((point) => point[key] ?? []);
@@ -216,6 +223,9 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
   const needs = key === 'narrowest' ? points.flatMap(({ need }) => need ?? []) : [];
   const top = Math.max(most, ...needs) + (key === 'packed' || key === 'shown' ? 4 : room);
   const ticks = ticksOf(floor, top, isStep);
+  // Figures stand at the end of the curve, on the side of their line where it is not.
+  const last = points.at(-1)?.[key] ?? 0;
+  const shownTicks = ticks.filter((tick) => tick > floor);
   return (
     <section
       aria-label={`${title}: from ${words(least, unit)} to ${words(most, unit)}`}
@@ -224,24 +234,24 @@ function Curve({ of: { key, title, unit, isStep }, points }: CurveProps) {
       <h2 className="pointer-events-none absolute top-1.5 left-1.5 z-10 text-[11.5px] font-semibold">
         {title}
       </h2>
+      {shownTicks.map((tick) => (
+        <span
+          key={tick}
+          aria-hidden
+          className={`figures pointer-events-none absolute right-1.5 z-10 text-[10px] leading-none text-faint ${last >= tick ? 'mt-1' : '-mt-3.5'}`}
+          style={{ top: `calc(${HEADROOM}px + (100% - ${HEADROOM}px) * ${(top - tick) / (top - floor)})` }}
+        >
+          {words(tick, unit)}
+        </span>
+      ))}
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart
           data={points}
-          margin={{ top: 20, right: 0, bottom: 0, left: 0 }}
+          margin={{ top: HEADROOM, right: 0, bottom: 0, left: 0 }}
           accessibilityLayer={false}
         >
           <XAxis type="number" dataKey="at" domain={[0, 1]} hide />
-          <YAxis
-            type="number"
-            domain={[floor, top]}
-            ticks={ticks}
-            unit={unit && ` ${unit}`}
-            orientation="right"
-            mirror
-            axisLine={false}
-            tickLine={false}
-            tick={{ fontSize: 10, fill: 'var(--ink-faint)', dy: -6, fontFamily: 'var(--font-figures)' }}
-          />
+          <YAxis type="number" domain={[floor, top]} ticks={ticks} hide />
           <CartesianGrid
             vertical={false}
             horizontalValues={ticks}

@@ -1,8 +1,8 @@
-import { useDrag } from '@use-gesture/react';
 import { LIMITS } from '@noria/core';
 import { useParams } from 'react-router';
 import { RotateCcw } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
+import { useDragGesture } from '../../ui/gesture';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
@@ -130,11 +130,11 @@ interface EdgeProps {
 /** An edge of the page: both move alike, since the page stands in the middle. */
 function Edge({ side, width, scale, onDrag }: EdgeProps) {
   const dispatch = useAppDispatch();
-  const from = useRef(width);
-  const bind = useDrag(({ movement: [dx], first, last }) => {
-    if (first) from.current = width;
+  const bind = useDragGesture(({ movement: [dx], last, canceled, memo }) => {
+    const from = (memo as number | undefined) ?? width;
     onDrag(!last);
-    dispatch(needleMoved(from.current + ((side === 'end' ? 2 : -2) * dx) / scale));
+    dispatch(needleMoved(canceled ? from : from + ((side === 'end' ? 2 : -2) * dx) / scale));
+    return from;
   });
   return (
     <div

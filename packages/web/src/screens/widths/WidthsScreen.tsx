@@ -8,6 +8,7 @@ import { CommandDialogs } from '../../editor/commands/CommandDialogs';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { selectBands, selectNeedle } from '../../editor/selectors';
 import { Belt, Settings } from '../../editor/lazyParts';
+import { FieldNote, useTyping } from '../../ui/typing';
 import { useKeys } from '../../editor/commands/useKeys';
 import { WidthRuler } from '../../editor/ruler/WidthRuler';
 import { widthsAdded } from '../../editor/editorSlice';
@@ -37,7 +38,17 @@ export function WidthsScreen() {
   const needle = useAppSelector(selectNeedle);
   const added = useAppSelector((state) => state.editor.addedWidths);
   const [sizeRef, size] = useSize();
-  const [typed, setTyped] = useState('');
+  const width = useTyping({
+    value: '',
+    problem: (text) =>
+      Number(text) >= LIMITS.narrowest && Number(text) <= LIMITS.widest
+        ? null
+        : `From ${LIMITS.narrowest} to ${LIMITS.widest} px.`,
+    apply: (text) => {
+      const at = Math.round(Number(text));
+      dispatch(widthsAdded([...added.filter((each) => each !== at), at]));
+    },
+  });
   const row = useRef<HTMLDivElement | null>(null);
 
   // A band is seen at the width at which it was last worked in.
@@ -54,12 +65,6 @@ export function WidthsScreen() {
   const room = (size?.width ?? 0) - 2 * AROUND - GAP * (panes.length - 1) - EDGE * panes.length;
   const scale = Math.min(0.7, Math.max(LEAST_SCALE, room / panes.reduce((sum, { width }) => sum + width, 0)));
 
-  const add = () => {
-    const width = Math.round(Number(typed));
-    if (!Number.isFinite(width) || width < LIMITS.narrowest || width > LIMITS.widest) return;
-    dispatch(widthsAdded([...added.filter((each) => each !== width), width]));
-    setTyped('');
-  };
   /** All panes show the same part of the page. */
   const onScroll = (from: HTMLElement) => {
     const share = from.scrollTop / Math.max(1, from.scrollHeight - from.clientHeight);
@@ -88,22 +93,22 @@ export function WidthsScreen() {
           className="flex items-center gap-2 px-6 text-sm text-soft"
           onSubmit={(event) => {
             event.preventDefault();
-            add();
+            width.settle();
           }}
         >
           <span>
             {panes.length} widths at <span className="figures">{Math.round(scale * 100)} %</span>. Point at
             one to work in it.
           </span>
-          <label className="ml-auto flex h-[26px] w-[104px] items-center gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
+          <label className="relative ml-auto flex h-[26px] w-[104px] items-center gap-1 rounded-s bg-field px-2 focus-within:outline-2 focus-within:outline-copper">
             <input
               aria-label="Width to add"
               inputMode="numeric"
               placeholder="1024"
               className="figures w-full min-w-0 bg-transparent outline-none placeholder:text-faint"
-              value={typed}
-              onChange={(event) => setTyped(event.target.value)}
+              {...width.input}
             />
+            <FieldNote id={width.note}>{width.amiss}</FieldNote>
             <span className="text-xs text-faint">px</span>
           </label>
           <button

@@ -3,6 +3,7 @@ import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import { Bold, Italic, Link2, List, ListOrdered } from 'lucide-react';
 import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
 import { Button, SignButton } from '../../../ui/Button';
+import { giveFocusBack } from '../../../ui/typing';
 import { EDITOR_PARTS, fromEditor, toEditor } from './editorWords';
 
 interface RichTextFieldProps {
@@ -14,6 +15,7 @@ interface RichTextFieldProps {
 /** Words with paragraphs, lists, weight, emphasis and links. */
 export function RichTextField({ name, value, onType }: RichTextFieldProps) {
   const written = useRef(value);
+  const before = useRef(value);
   const editor = useEditor({
     extensions: EDITOR_PARTS,
     content: toEditor(value),
@@ -24,7 +26,22 @@ export function RichTextField({ name, value, onType }: RichTextFieldProps) {
         role: 'textbox',
         class: 'rich min-h-[62px] max-h-[220px] overflow-y-auto px-2 py-1.5 outline-none',
       },
+      // The editor would swallow undo and redo, which are the collection’s.
+      handleDOMEvents: {
+        keydown: (_, event) => (event.ctrlKey || event.metaKey) && 'zy'.includes(event.key.toLowerCase()),
+      },
+      // As every field of words: Escape restores them, and Ctrl + Enter leaves them as they are.
+      handleKeyDown: ({ dom }, event) => {
+        const isDone = event.key === 'Enter' && (event.ctrlKey || event.metaKey);
+        if (event.key !== 'Escape' && !isDone) return false;
+        event.preventDefault();
+        event.stopPropagation();
+        if (!isDone && written.current !== before.current) onType(before.current);
+        giveFocusBack(dom);
+        return true;
+      },
     },
+    onFocus: () => void (before.current = written.current),
     onUpdate: ({ editor: at }) => {
       const words = fromEditor(at.getJSON());
       written.current = words;
@@ -100,7 +117,12 @@ function Marks({ editor }: { editor: Editor }) {
             aria-invalid={!isAddress(linking.trim())}
             className="h-6 min-w-0 rounded-s bg-raised px-2 outline-none"
             onChange={(event) => setLinking(event.target.value)}
-            onKeyDown={(event) => event.key === 'Escape' && setLinking(null)}
+            onKeyDown={(event) => {
+              if (event.key !== 'Escape') return;
+              event.stopPropagation();
+              setLinking(null);
+              editor.commands.focus();
+            }}
           />
           <Button type="submit" className="h-6!">
             Set

@@ -13,6 +13,8 @@ export const EDITOR_PARTS = [
     strike: false,
     underline: false,
     trailingNode: false,
+    // Undo is the collection’s.
+    undoRedo: false,
     link: { openOnClick: false, autolink: false, isAllowedUri: isAddress },
   }),
 ];
