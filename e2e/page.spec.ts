@@ -239,7 +239,7 @@ test('a link over a tile of any kind is reached wherever the tile is pressed', a
   expect(found.length).toBeGreaterThan(12);
   const compositions = new Set(found.map(([id]) => classOf(tiles[id ?? ''])));
   expect([...compositions].toSorted()).toEqual(
-    expect.arrayContaining(['marks', 'picture', 'quote', 'stat', 'text']),
+    expect.arrayContaining(['icons', 'picture', 'quote', 'stat', 'text']),
   );
   for (const [id, middle, corner] of found) {
     const kind = classOf(tiles[id ?? '']);

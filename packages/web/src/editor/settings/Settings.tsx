@@ -92,19 +92,22 @@ function useSelectedIds() {
       onPointerDownCapture: () => setTouched(true),
       // At once, and not after the hand: what it selects in the field would be selected no more.
       onFocusCapture: ({ target }: FocusEvent) =>
-        now === later ? setTouched(true) : keepingSelected(target, () => flushSync(() => setTouched(true))),
+        keepingSelected(target, () => flushSync(() => setTouched(true))),
       onBlurCapture: ({ currentTarget, relatedTarget }: FocusEvent) =>
         setTouched(currentTarget.contains(relatedTarget)),
     },
   };
 }
 
-/** Other words in a field take its selection away; if all of the words before were selected, all of these are. */
+/**
+ * Other words in a field take its selection away. A field that is come to by a key or by a script has all of
+ * its words selected; Chromium tells so only after the focus event.
+ */
 function keepingSelected(field: Element, change: () => void) {
   const isText = field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement;
-  const all = isText && field.selectionStart === 0 && field.selectionEnd === field.value.length;
+  const before = isText && field.value;
   change();
-  if (all) field.select();
+  if (isText && field.value !== before) field.select();
 }
 
 /** Gaps are closed by spans, which only a bento has of its own. */
