@@ -141,13 +141,13 @@ test('groups: made, entered, worked in, left, taken apart, by keyboard alone', a
   await expect(page.locator('[data-tile-hand]')).toHaveCount(13);
   await page.keyboard.press('Enter');
   const trail = page.getByRole('navigation', { name: 'Groups around' });
-  await expect(trail).toContainText('Winter at the huts/Group');
+  await expect(trail).toContainText('Winter at the huts/Opening and 1 more');
   await expect(page.locator('[data-tile-hand]')).toHaveCount(2);
   await page.keyboard.press('1');
   await expect(hand(page, 'opening')).toHaveAccessibleName(/1 by 1 at column 1, row 1/);
   await page.keyboard.press('g');
   await page.keyboard.press('Enter');
-  await expect(trail).toContainText('Winter at the huts/Group/Group');
+  await expect(trail).toContainText('Winter at the huts/Opening and 1 more/Opening');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.keyboard.press('u');

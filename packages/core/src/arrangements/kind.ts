@@ -109,10 +109,16 @@ export interface ValuesOfKind<Field extends keyof KindValues = keyof KindValues>
   readonly check: Check;
 }
 
+/** A tile by its id, and what it is called. */
+export interface NamedTile {
+  readonly id: TileId;
+  readonly name: string;
+}
+
 /** Elements that a kind needs in the page beside the tiles of a level. */
 export interface Markup {
   /** What comes right before a tile; undefined where there is nothing. */
-  readonly before: (view: CollectionDocument, level: Level, tile: Tile) => PageElement | undefined;
+  readonly before: (view: CollectionDocument, level: Level, tile: NamedTile) => PageElement | undefined;
   /** The selector of what comes before a tile; null where nothing does. */
   readonly selector: (view: CollectionDocument, tile: TileId) => string | null;
 }

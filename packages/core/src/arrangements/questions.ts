@@ -4,6 +4,7 @@ import { perObject } from '../memo.js';
 import { arrangementKinds, kindOf } from './index.js';
 import type { PageElement } from '../engine/html/node.js';
 import type { Level } from '../document/levels.js';
+import type { NamedTile } from './kind.js';
 import type {
   Arrangement,
   ArrangementName,
@@ -49,7 +50,7 @@ export function valuesIn<Field extends keyof KindValues>(
 }
 
 /** What any kind needs right before a tile of a level in the page. */
-export const beforeTile = (view: CollectionDocument, level: Level, tile: Tile): readonly PageElement[] =>
+export const beforeTile = (view: CollectionDocument, level: Level, tile: NamedTile): readonly PageElement[] =>
   arrangementKinds().flatMap(({ markup }) => markup?.before(view, level, tile) ?? []);
 
 type SelectorsBefore = ReadonlyMap<TileId, readonly string[]>;

@@ -87,7 +87,16 @@ const use = fields({ recipe: id, variant: orNull(id), tile: id }, 'The use of a 
 const weight = number(1, 5, 'A weight', true);
 const badges = list(badge, 0, LIMITS.badges, 'The list of badges');
 
-const OPTIONAL_IN_TILE = ['badges', 'weight', 'link', 'recipe', 'motion', 'minimumWidth', 'keepWithNext'];
+const OPTIONAL_IN_TILE = [
+  'name',
+  'badges',
+  'weight',
+  'link',
+  'recipe',
+  'motion',
+  'minimumWidth',
+  'keepWithNext',
+];
 const minimumWidth = number(1, LIMITS.track, 'A minimum width');
 const keepWithNext = oneOf([true], 'Keep with next');
 

@@ -71,8 +71,8 @@ export interface Badge {
 
 interface TileBase {
   readonly id: TileId;
-  /** What the belt, the findings and a screen reader call it. */
-  readonly name: string;
+  /** What the belt, the findings and a screen reader call it; left out: by what is in it. */
+  readonly name?: string;
   /** Place in the widest band. */
   readonly place: Place;
   readonly look: TileLook;

@@ -22,7 +22,6 @@ export const newCard = (
 ): Card => ({
   ...plain(id),
   kind: 'card',
-  name: titleOf(composition),
   parts: startingParts(composition, values),
 });
 
@@ -30,7 +29,6 @@ export const newCard = (
 export const newGroup = (id: TileId): GroupTile => ({
   ...plain(id),
   kind: 'group',
-  name: titleOf('group'),
   arrangement: emptyGroup(),
   order: [],
 });

@@ -81,6 +81,9 @@ export interface SlotField {
   readonly likely?: RegExp;
 }
 
+/** What a part may show. */
+export type Shown = Pick<CollectionDocument, 'pictures' | 'films'>;
+
 /** What a part of a card has to say. */
 export interface PartKind<P extends Part = Part> {
   readonly name: P['kind'];
@@ -122,6 +125,10 @@ export interface PartKind<P extends Part = Part> {
   readonly entries?: { readonly field: string; readonly what: 'icon' };
   /** Cut short for a thumbnail. */
   readonly short?: (part: P) => P;
+  /** The part after it whose words belong to its own in what its tile is called: 7 huts. Left out: none. */
+  readonly calledWith?: Part['kind'];
+  /** What its tile is called where nothing in it has words; left out: nothing of this part. */
+  readonly calls?: (part: P, assets: Shown) => string;
   /** The words that lie over it, and may be clipped; left out: none. */
   readonly over?: (part: P) => string;
 }

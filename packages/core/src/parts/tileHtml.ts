@@ -5,6 +5,7 @@ import { levelOf } from '../document/levels.js';
 import { compositionOf, isApart } from './compositions/index.js';
 import { headingLevels } from './headings.js';
 import { partKindOf } from './index.js';
+import { tileName } from './said.js';
 import type { Badge, Card, CollectionDocument, GroupTile, Part, Tile, TileId } from '../document/types.js';
 import type { Sources } from './part.js';
 
@@ -73,7 +74,8 @@ export function scrolling(document: CollectionDocument, level: TileId | null): A
   let inherited = arrangement;
   const all = [arrangement, ...bands.map((band) => (inherited = { ...inherited, ...band.arrangement }))];
   if (!all.some(scrolls)) return {};
-  const name = level === null ? document.name : (document.tiles[level]?.name ?? '');
+  const group = level === null ? undefined : document.tiles[level];
+  const name = group ? tileName(group, document) : document.name;
   return { tabindex: 0, 'aria-label': name };
 }
 
@@ -84,7 +86,7 @@ export const levelTile = (
   tile: Tile,
   sources: Sources,
 ): readonly PageElement[] => [
-  ...beforeTile(levelOf(document, level), level, tile),
+  ...beforeTile(levelOf(document, level), level, { id: tile.id, name: tileName(tile, document) }),
   tileElement(document, tile, sources),
 ];
 

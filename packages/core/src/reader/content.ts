@@ -35,10 +35,6 @@ const FIGURE = /^[\d\s.,:+−–-]*\d[\d\s.,:+−–-]*\s?[%°€$£]?$/;
  * @param say says what of it could not be taken over
  */
 export function toTile(element: Element, id: TileId, say: (message: string) => void): Tile {
-  const named = (tile: Tile, name: string): Tile => ({
-    ...tile,
-    name: name.slice(0, 40).trim() || tile.name,
-  });
   const own = (names: readonly string[]) => (names.includes(element.name) ? element : find(element, names));
   const heading = own(HEADINGS);
   const picture = own(['img', 'picture', 'video', 'svg', 'canvas']);
@@ -50,11 +46,12 @@ export function toTile(element: Element, id: TileId, say: (message: string) => v
       `The ${picture.name === 'video' ? 'film' : 'picture'} “${picture.attribs.src ?? picture.name}” is not in the page; choose it for its tile.`,
     );
     const caption = wordsOf(find(element, ['figcaption']) ?? element);
-    return named(newCard('picture', id, { picture: { caption } }), picture.attribs.alt ?? '');
+    const tile = newCard('picture', id, { picture: { caption } });
+    const name = (picture.attribs.alt ?? '').trim().slice(0, LIMITS.name);
+    return name === '' ? tile : { ...tile, name };
   }
   if (picture) say('A picture beside words is left out: a tile here holds one or the other.');
-  const { tile, label = words } = contentTile(element, { id, words, heading, quote, say });
-  return named(tile, label);
+  return contentTile(element, { id, words, heading, quote, say });
 }
 
 /** An address that a page should have, or `#`. */
@@ -74,36 +71,30 @@ interface Content {
   readonly say: (message: string) => void;
 }
 
-/** A card of an element's words, and what it may be called after. */
-function contentTile(
-  element: Element,
-  { id, words, heading, quote, say }: Content,
-): { readonly tile: Tile; readonly label?: string } {
+/** A card of an element's words. */
+function contentTile(element: Element, { id, words, heading, quote, say }: Content): Tile {
   if (quote) {
     const source = find(element, ['cite', 'figcaption', 'footer']);
     const from = source ? wordsOf(source) : '';
     const said = wordsOf(quote);
     const bare = from === '' ? said : said.replace(from, '').trim();
-    return { tile: newCard('quote', id, { quote: { words: bare }, source: { words: from } }) };
+    return newCard('quote', id, { quote: { words: bare }, source: { words: from } });
   }
   const link = element.name === 'a' || element.name === 'button' ? element : find(element, ['a', 'button']);
   if (link && !heading && wordsOf(link) === words && words !== '') {
     const address = safe(link.attribs.href || '#', say);
-    return { tile: newCard('action', id, { action: { words, address } }) };
+    return newCard('action', id, { action: { words, address } });
   }
   const pieces = element.children.map(wordsOf).filter((piece) => piece !== '');
   const [first = '', ...rest] = pieces;
   if (!heading && pieces.length > 0 && FIGURE.test(first)) {
-    const counts = rest.join(' ');
-    const tile = newCard('stat', id, { figure: { words: first }, label: { words: counts } });
-    return { tile, label: `${first} ${counts}` };
+    return newCard('stat', id, { figure: { words: first }, label: { words: rest.join(' ') } });
   }
   const title = heading ? wordsOf(heading) : '';
   const at = heading ? words.indexOf(title) : 0;
-  const tile = newCard('text', id, {
+  return newCard('text', id, {
     eyebrow: { words: heading ? words.slice(0, at).trim() : '' },
     heading: { words: title },
     text: { words: heading ? words.slice(at + title.length).trim() : words },
   });
-  return { tile, label: title };
 }

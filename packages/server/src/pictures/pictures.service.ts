@@ -1,6 +1,6 @@
 import { HttpStatus, Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { pictureVariants, tilesShowing } from '@noria/core';
+import { nameIn, pictureVariants, tilesShowing } from '@noria/core';
 import PQueue from 'p-queue';
 import { randomUUID } from 'node:crypto';
 import { rm } from 'node:fs/promises';
@@ -143,7 +143,7 @@ export class PicturesService {
       all.push({
         id,
         name,
-        tiles: tilesShowing(document, hash).map((tile) => document.tiles[tile]?.name ?? tile),
+        tiles: tilesShowing(document, hash).map((tile) => nameIn(document, tile)),
       });
     }
     return all;

@@ -140,7 +140,7 @@ describe('each kind of finding', () => {
     );
     const holes = holed.findings.filter(({ kind }) => kind === 'hole');
     expect(holes.map(({ tiles, reason }) => [tiles, reason])).toEqual([
-      [['t2'], 'One cell at column 4, row 1 stays empty: “Stat” does not fit there.'],
+      [['t2'], 'One cell at column 4, row 1 stays empty: “0 of something” does not fit there.'],
     ]);
     const stray = checkFit(
       collection([
@@ -150,7 +150,7 @@ describe('each kind of finding', () => {
       { measurer },
     );
     expect(stray.findings.map(({ kind, reason }) => [kind, reason])).toEqual([
-      ['stray', 'One cell stays empty after “Stat”, the last tile.'],
+      ['stray', 'One cell stays empty after “0 of something”, the last tile.'],
     ]);
   });
 

@@ -148,7 +148,7 @@ describe('locks of a mosaic', () => {
     expect(finding).toMatchObject({
       tiles: ['p3'],
       severity: 'wrong',
-      title: '“Picture” does not stay where it is locked',
+      title: '“p3” does not stay where it is locked',
       reason: 'No mosaic of six modules across holds it at column 6, row 1, 2 × 2.',
       ranges: [{ from: 600, to: 900 }],
     });

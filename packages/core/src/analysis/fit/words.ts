@@ -1,3 +1,4 @@
+import { nameIn } from '../../parts/said.js';
 import type { FindingKind } from './types.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
 
@@ -43,7 +44,7 @@ export function say(
   tiles: readonly TileId[],
   said: Said,
 ): { readonly title: string; readonly reason: string } {
-  const [first = '', second = ''] = tiles.map((id) => `“${document.tiles[id]?.name ?? id}”`);
+  const [first = '', second = ''] = tiles.map((id) => `“${nameIn(document, id)}”`);
   const cells = counted(Number(said.columns) * Number(said.rows), 'cell');
   const stay = Number(said.columns) * Number(said.rows) === 1 ? 'stays' : 'stay';
   switch (kind) {

@@ -3,8 +3,8 @@ import { inheritedArrangement, shownTiles } from '../../document/bands.js';
 import { perObject } from '../../memo.js';
 import { fanOf, openAtRest } from './values.js';
 import type { Level } from '../../document/levels.js';
-import type { Markup } from '../kind.js';
-import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
+import type { Markup, NamedTile } from '../kind.js';
+import type { CollectionDocument, TileId } from '../../document/types.js';
 
 /** The selector of the radio button that opens a card. */
 export const openerSelector = (id: TileId) => `[data-opens="${id}"]`;
@@ -39,7 +39,7 @@ export const openEverywhere = (view: CollectionDocument): TileId | null => fanne
  * It comes right before the tile, and lies over it. The one of the card that lies open is checked, as
  * long as it is the same in all bands.
  */
-function openerOf(view: CollectionDocument, level: Level, tile: Tile): PageElement | undefined {
+function openerOf(view: CollectionDocument, level: Level, tile: NamedTile): PageElement | undefined {
   const { isFan, open } = fannedIn(view);
   if (!isFan) return undefined;
   return element('input', {

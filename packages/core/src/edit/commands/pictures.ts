@@ -1,6 +1,6 @@
 import { clone } from '../../document/clone.js';
 import { pictureOf } from '../../document/card.js';
-import { insertTile, setPart, type PartValues } from './tiles.js';
+import { insertTile, setPart, setTile, type PartValues } from './tiles.js';
 import { newCard } from '../../parts/newTile.js';
 import { bestFit } from '../../geometry/assign.js';
 import type { Command } from '../patch/change.js';
@@ -62,7 +62,7 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
       }
       rest.forEach(({ id, picture }, k) => {
         const tile = newCard('picture', id, { picture: { picture: picture.id } });
-        insertTile(draft, { ...tile, name: picture.name.slice(0, 200) }, position + k);
+        insertTile(draft, tile, position + k);
       });
     },
   };
@@ -93,7 +93,7 @@ export function fitPictures(aspects: Readonly<Record<TileId, number>>): Command 
       if (!next || next.part.picture === part.picture) return;
       const { picture, focalPoint, position, zoom, tint, caption } = next.part;
       setPart([tile.id], part.id, { picture, focalPoint, position, zoom, tint, caption })(draft);
-      tile.name = next.name;
+      setTile([tile.id], { name: next.name })(draft);
     });
   };
 }

@@ -62,10 +62,7 @@ const withoutAir = (arrangement: Arrangement): Arrangement => {
 function addText(draft: Draft, area: string, freshId: (of: string) => string): TileId {
   const id = freshId('text');
   const [heading, body] = BEGINS[area] ?? ['Area', ''];
-  const tile = {
-    ...newCard('text', id, { heading: { words: heading }, text: { words: body } }),
-    name: heading,
-  };
+  const tile = newCard('text', id, { heading: { words: heading }, text: { words: body } });
   draft.tiles[id] = tile as Draft['tiles'][string];
   return id;
 }

@@ -69,9 +69,9 @@ export function moveInOrder(ids: readonly TileId[], position: number): Command {
   };
 }
 
-/** What a tile is called, where it leads and how it moves; undefined takes the last two off. */
+/** What a tile is called, where it leads and how it moves; undefined takes each off. */
 export interface TileValues {
-  readonly name?: string;
+  readonly name?: string | undefined;
   readonly link?: string | undefined;
   readonly motion?: Motion | undefined;
 }

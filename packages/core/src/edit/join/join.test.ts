@@ -105,7 +105,7 @@ describe('two changes of one collection', () => {
     expect(join(ours, theirs, { '/tiles/t3': 'theirs' }).document).toEqual(theirs);
     const [meeting] = meetings;
     expect(meeting && meetingWords(meeting, ours, theirs)).toMatchObject({
-      of: 'Tile “Stat”',
+      of: 'Tile “12 of something”',
       what: 'all of it',
       theirs: 'deleted',
     });
@@ -134,7 +134,7 @@ describe('two changes of one collection', () => {
     const { meetings, document } = join(ours, theirs);
     expect(document).toEqual(ours);
     expect(meetings.map((each) => meetingWords(each, ours, theirs))).toEqual([
-      { of: 'Tile “Stat”, band below 1080 px', what: 'column span', ours: '3', theirs: '2' },
+      { of: 'Tile “0 of something”, band below 1080 px', what: 'column span', ours: '3', theirs: '2' },
     ]);
   });
 

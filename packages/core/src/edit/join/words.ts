@@ -1,4 +1,5 @@
 import { pointerSegments } from '../../document/problems.js';
+import { nameIn } from '../../parts/said.js';
 import type { CollectionDocument } from '../../document/types.js';
 import type { Joined, Meeting } from './types.js';
 
@@ -63,7 +64,7 @@ const SINGLE: Readonly<Record<string, string>> = {
 
 function subject(segments: readonly string[], mine: CollectionDocument, other: CollectionDocument) {
   const [first = '', id = '', third = '', inner = '', ...deeper] = segments;
-  const tileName = (tile: string) => `Tile “${(mine.tiles[tile] ?? other.tiles[tile])?.name ?? tile}”`;
+  const tileName = (tile: string) => `Tile “${nameIn(mine.tiles[tile] ? mine : other, tile)}”`;
   if (first === 'tiles' && id !== '') return { of: tileName(id), rest: segments.slice(2) };
   if (first === 'bands' && id !== '') {
     const band = [...mine.bands, ...other.bands].find((each) => each.id === id);
@@ -93,7 +94,7 @@ const sideSaid = (value: string, field: string) =>
 
 function shownAs(value: unknown, field: string, document: CollectionDocument): string {
   if (value === undefined) return field === 'after' || field === 'group' ? 'elsewhere' : 'deleted';
-  const tile = typeof value === 'string' ? `“${document.tiles[value]?.name ?? value}”` : '';
+  const tile = typeof value === 'string' ? `“${nameIn(document, value)}”` : '';
   if (field === 'after') return value === null ? 'first' : `after ${tile}`;
   if (field === 'group') return value === '' ? 'in no group' : `in ${tile}`;
   if (value === null) return 'none';

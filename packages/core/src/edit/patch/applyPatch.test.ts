@@ -10,10 +10,10 @@ const document = sample([
 
 describe('applyPatch', () => {
   test('keeps what it does not touch as it is', () => {
-    const patched = applyPatch(document, [{ op: 'replace', path: '/tiles/t1/name', value: 'Beds' }]);
+    const patched = applyPatch(document, [{ op: 'add', path: '/tiles/t1/name', value: 'Beds' }]);
     expect(patched.tiles.t1?.name).toBe('Beds');
     expect(patched.tiles.t2).toBe(document.tiles.t2);
-    expect(document.tiles.t1?.name).toBe('Stat');
+    expect(document.tiles.t1).not.toHaveProperty('name');
   });
 
   test.each([

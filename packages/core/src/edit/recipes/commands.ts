@@ -48,11 +48,10 @@ export function tilesFrom(recipe: Recipe, variant: string | null, freshId: (tile
     withContents(recipe, recipe.root).map((each) => [each, freshId(recipe.tiles[each] as Tile)]),
   );
   return [...ids].map(([each, id]) => {
-    const tile = clone(recipe.tiles[each] as Tile) as Tile;
+    const { name: _, ...tile } = clone(recipe.tiles[each] as Tile) as Tile;
     const own = {
       ...tile,
       id,
-      name: each === recipe.root ? recipe.name : tile.name,
       look: clone(recipeLook(recipe, each, variant)),
       recipe: { recipe: recipe.id, variant, tile: each },
     } as Tile;
@@ -122,7 +121,7 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
         delete looks?.[id];
       }
       for (const tile of filled) {
-        const own = tile.id === id ? { ...tile, name, place } : tile;
+        const own = tile.id === id ? { ...tile, ...(name !== undefined && { name }), place } : tile;
         draft.tiles[tile.id] = clone<Tile>(own);
       }
     }

@@ -30,19 +30,14 @@ export const PAINT = {
   DUSK: '#46557a',
 } as const;
 
-/** What a starter's card holds: its name, its place, and the words or values of its parts. */
+/** What a starter's card holds: the words or values of its parts. */
 type Holds = Readonly<Record<string, Words | Readonly<Record<string, unknown>>>>;
-interface Named {
-  readonly name: string;
-  readonly place?: Partial<Place>;
-}
 
 const isRich = (held: object): held is RichText => Array.isArray(held);
 
 /** A card of a recipe, with its span when it is used. */
 export function card(
   composition: CompositionName,
-  { name, place }: Named,
   holds: Holds = {},
   look: Look = {},
   span: readonly [number, number] = [1, 1],
@@ -54,11 +49,16 @@ export function card(
   const tile = newCard(composition, 'card', Object.fromEntries(values));
   return {
     ...tile,
-    name,
-    place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...place },
+    place: { columnSpan: span[0], rowSpan: span[1], pin: null },
     look: { ...tile.look, ...look },
   };
 }
+
+/** A card of a recipe in a place of its own. */
+export const placed = (card: Card, place: Partial<Place>): Card => ({
+  ...card,
+  place: { ...card.place, ...place },
+});
 
 /** A variant of a recipe: the look of its one tile, or looks by the tiles that they are for. */
 export const variant = (name: string, looks: Looks | Look, isOne = true): Variant => ({
@@ -87,12 +87,10 @@ export function group(
   arrangement: Partial<Arrangement>,
   look: Look,
   span: readonly [number, number],
-  name: string,
 ): GroupTile {
   const tile = newGroup('card');
   return {
     ...tile,
-    name,
     place: { columnSpan: span[0], rowSpan: span[1], pin: null },
     look: { ...tile.look, ...look },
     arrangement: { ...emptyGroup(), columns: ['1fr'], columnGap: 0, rowGap: 0, ...arrangement },

@@ -23,7 +23,7 @@ import { newTile } from '../../parts/newTile.js';
 import { removeNamedLook, setNamedLook } from '../commands/namedLooks.js';
 import { setLook } from '../commands/tiles.js';
 import { pasteTiles, tilesFromText, tilesToText } from '../commands/copies.js';
-import { kindTitle } from '../../parts/said.js';
+import { kindTitle, tileName } from '../../parts/said.js';
 import { cardWith, heldBy, hold } from '../../testing/held.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
@@ -61,7 +61,7 @@ describe('a recipe', () => {
     expect(heldBy(used.tiles.b)).toMatchObject({ heading: 'B' });
     // A stat hands its words on in order.
     expect(heldBy(used.tiles.c)).toEqual({ eyebrow: '0', heading: 'of something', text: '' });
-    expect(used.tiles.c?.name).toBe('Stat');
+    expect(used.tiles.c && tileName(used.tiles.c, used)).toBe('of something');
   });
 
   test('is changed once, and all follow but for values of their own', () => {

@@ -1,4 +1,4 @@
-import { card, group, PAINT, recipe, variant } from './draw.js';
+import { card, placed, group, PAINT, recipe, variant } from './draw.js';
 import type { Recipe } from '../../document/types.js';
 
 /** At the first cell, so that others lie over it. */
@@ -9,7 +9,7 @@ export const STARTER_CARDS: readonly Recipe[] = [
   recipe(
     'over-picture',
     'Words over a picture',
-    group({ rows: ['1fr'] }, { fill: PAINT.NIGHT }, [2, 2], 'Words over a picture'),
+    group({ rows: ['1fr'] }, { fill: PAINT.NIGHT }, [2, 2]),
     [
       variant(
         'Larch',
@@ -29,41 +29,37 @@ export const STARTER_CARDS: readonly Recipe[] = [
       ),
     ],
     {
-      picture: card(
-        'picture',
-        { name: 'Picture behind', place: pinned() },
-        {},
-        { fill: PAINT.NIGHT, radius: 0 },
-      ),
-      words: card(
-        'text',
-        { name: 'Words', place: { ...pinned(), layer: 1 } },
-        { heading: 'Ridge path', text: 'Four hours, one ladder.' },
-        {
-          fill: {
-            kind: 'linear',
-            angle: 0,
-            stops: [
-              { colour: '#0b1714', at: 0, opacity: 0.9 },
-              { colour: '#0b1714', at: 0.7, opacity: 0 },
-            ],
+      picture: placed(card('picture', {}, { fill: PAINT.NIGHT, radius: 0 }), pinned()),
+      words: placed(
+        card(
+          'text',
+          { heading: 'Ridge path', text: 'Four hours, one ladder.' },
+          {
+            fill: {
+              kind: 'linear',
+              angle: 0,
+              stops: [
+                { colour: '#0b1714', at: 0, opacity: 0.9 },
+                { colour: '#0b1714', at: 0.7, opacity: 0 },
+              ],
+            },
+            textColour: '#ffffff',
+            radius: 0,
           },
-          textColour: '#ffffff',
-          radius: 0,
-        },
+        ),
+        { ...pinned(), layer: 1 },
       ),
     },
   ),
   recipe(
     'picture-card',
     'Picture card',
-    group({ rows: ['1fr', 'auto'] }, { fill: PAINT.SNOW }, [2, 2], 'Picture card'),
+    group({ rows: ['1fr', 'auto'] }, { fill: PAINT.SNOW }, [2, 2]),
     [variant('Fir', { card: { fill: PAINT.FIR }, words: { textColour: '#eaf3f0' } }, false)],
     {
-      picture: card('picture', { name: 'Picture' }, {}, { fill: '#9fb4b2', radius: 0 }),
+      picture: card('picture', {}, { fill: '#9fb4b2', radius: 0 }),
       words: card(
         'text',
-        { name: 'Words' },
         { heading: 'Soup at six', text: 'Bring a spoon.' },
         { fill: 'none', textColour: '#1d2b2a', radius: 0 },
       ),
@@ -72,13 +68,12 @@ export const STARTER_CARDS: readonly Recipe[] = [
   recipe(
     'side-picture',
     'Picture at the side',
-    group({ columns: ['2fr', '3fr'], rows: ['1fr'] }, { fill: PAINT.LAKE }, [3, 1], 'Picture at the side'),
+    group({ columns: ['2fr', '3fr'], rows: ['1fr'] }, { fill: PAINT.LAKE }, [3, 1]),
     [],
     {
-      picture: card('picture', { name: 'Picture' }, {}, { fill: '#67898b', radius: 0 }),
+      picture: card('picture', {}, { fill: '#67898b', radius: 0 }),
       words: card(
         'text',
-        { name: 'Words' },
         { eyebrow: 'Hut four', heading: 'Eight moonless nights', text: 'Lamps out at nine.' },
         { fill: 'none', textColour: '#1d2b2a', spread: 'center', radius: 0 },
       ),
@@ -96,27 +91,17 @@ export const STARTER_CARDS: readonly Recipe[] = [
       },
       { fill: PAINT.SNOW },
       [2, 1],
-      'Person',
     ),
     [variant('Bread', { card: { fill: PAINT.BREAD } }, false)],
     {
-      face: card(
-        'picture',
-        {
-          name: 'Face',
-          place: {
-            columnSpan: 1,
-            rowSpan: 1,
-            pin: null,
-            fit: { inline: 'stretch', block: 'center', inlineSize: null, blockSize: 64 },
-          },
-        },
-        {},
-        { fill: '#bb9788', radius: 32 },
-      ),
+      face: placed(card('picture', {}, { fill: '#bb9788', radius: 32 }), {
+        columnSpan: 1,
+        rowSpan: 1,
+        pin: null,
+        fit: { inline: 'stretch', block: 'center', inlineSize: null, blockSize: 64 },
+      }),
       words: card(
         'text',
-        { name: 'Words' },
         { heading: 'Ylva Brand', text: 'Warden, hut two' },
         {
           fill: 'none',
@@ -138,7 +123,6 @@ export const STARTER_CARDS: readonly Recipe[] = [
       },
       { fill: PAINT.SNOW, border: { width: 1, paint: '#d5dbd3' } },
       [2, 3],
-      'Offer',
     ),
     [
       variant(
@@ -155,13 +139,11 @@ export const STARTER_CARDS: readonly Recipe[] = [
     {
       price: card(
         'stat',
-        { name: 'Price' },
         { figure: '38', label: 'a night, soup and all' },
         { fill: 'none', textColour: '#1d2b2a', headingSize: 40 },
       ),
       words: card(
         'text',
-        { name: 'What is in it' },
         {
           heading: '',
           text: [
@@ -179,7 +161,6 @@ export const STARTER_CARDS: readonly Recipe[] = [
       ),
       action: card(
         'action',
-        { name: 'Action' },
         { action: { words: 'Stay a night', address: '#book' } },
         { fill: PAINT.NIGHT, textColour: '#f0c9a4', headingSize: 17, align: 'center', padding: 14 },
       ),

@@ -9,7 +9,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Note, washed',
     card(
       'text',
-      { name: 'Note' },
       { heading: 'Open all winter', text: 'Stove lit, key with the warden.' },
       { fill: PAINT.LICHEN },
       [2, 1],
@@ -26,7 +25,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Lead',
     card(
       'text',
-      { name: 'Lead' },
       {
         eyebrow: 'Winter',
         heading: 'Seven huts above the tree line',
@@ -66,12 +64,7 @@ export const STARTER_TILES: readonly Recipe[] = [
   recipe(
     'figure',
     'Big figure',
-    card(
-      'stat',
-      { name: 'Figure' },
-      { figure: '184', label: 'beds, all with a blanket' },
-      { fill: PAINT.FIR, headingSize: 46 },
-    ),
+    card('stat', { figure: '184', label: 'beds, all with a blanket' }, { fill: PAINT.FIR, headingSize: 46 }),
     [
       variant('Snow', { fill: PAINT.SNOW }),
       variant('Larch', { fill: '#8f3f22' }),
@@ -83,7 +76,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Figure on a line',
     card(
       'stat',
-      { name: 'Figure' },
       { figure: '31', label: 'work days a year' },
       { fill: PAINT.BREAD, direction: 'row', align: 'center', spread: 'between', gap: 16, headingSize: 40 },
       [2, 1],
@@ -95,7 +87,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Glowing figure',
     card(
       'stat',
-      { name: 'Figure' },
       { figure: '−17°', label: 'at the door, on average' },
       {
         fill: {
@@ -130,7 +121,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Voice',
     card(
       'quote',
-      { name: 'Voice' },
       { quote: '“We came for one night and stayed the storm.”', source: 'Guest book, hut four' },
       { fill: PAINT.LARCH, spread: 'between' },
       [1, 2],
@@ -142,7 +132,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Framed voice',
     card(
       'quote',
-      { name: 'Voice' },
       { quote: '“Leave it drier than you found it.”', source: 'The only house rule' },
       {
         fill: PAINT.SNOW,
@@ -165,7 +154,7 @@ export const STARTER_TILES: readonly Recipe[] = [
       [2, 1],
     ),
   ),
-  recipe('plain-picture', 'Picture', card('picture', { name: 'Picture' }, {}, { fill: '#9fb4b2' }, [2, 2]), [
+  recipe('plain-picture', 'Picture', card('picture', {}, { fill: '#9fb4b2' }, [2, 2]), [
     variant('Soft edge', { fade: { blockStart: 0, inlineEnd: 0, blockEnd: 48, inlineStart: 0 } }),
   ]),
   recipe(
@@ -173,7 +162,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Picture with a caption',
     card(
       'picture',
-      { name: 'Picture' },
       { picture: { caption: 'First light on the pass' } },
       { fill: '#67898b', textColour: '#ffffff' },
       [2, 1],
@@ -184,7 +172,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Mounted picture',
     card(
       'picture',
-      { name: 'Picture' },
       {},
       {
         fill: PAINT.SNOW,
@@ -200,7 +187,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Row of icons',
     card(
       'icons',
-      { name: 'Icons' },
       {
         icons: {
           icons: STARTER_ICONS.slice(0, 5).map(({ id, name }) => ({
@@ -221,7 +207,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Action',
     card(
       'action',
-      { name: 'Action' },
       { action: { words: 'Ask for a bunk', address: '#book' } },
       { fill: PAINT.NIGHT, textColour: '#f0c9a4' },
     ),
@@ -235,7 +220,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Step',
     card(
       'text',
-      { name: 'Step' },
       { eyebrow: '1', heading: 'Ring the bell', text: 'The warden comes down with the key.' },
       {
         fill: PAINT.SNOW,
@@ -251,7 +235,6 @@ export const STARTER_TILES: readonly Recipe[] = [
     'Words down the side',
     card(
       'text',
-      { name: 'Spine' },
       { heading: 'Night sky' },
       {
         fill: '#132634',
@@ -265,9 +248,5 @@ export const STARTER_TILES: readonly Recipe[] = [
     ),
     [variant('Dawn', { fill: '#f3e0cc' })],
   ),
-  recipe(
-    'film',
-    'Film',
-    card('film', { name: 'Film' }, {}, { fill: '#22303c', textColour: '#ffffff' }, [2, 1]),
-  ),
+  recipe('film', 'Film', card('film', {}, { fill: '#22303c', textColour: '#ffffff' }, [2, 1])),
 ];

@@ -59,7 +59,8 @@ function changed(before: Recipe, tiles: Readonly<Record<TileId, Tile>>, variant:
     const was = before.tiles[id];
     const look = variant !== null && was ? was.look : tile.look;
     const place = was && id === before.root ? was.place : tile.place;
-    return [id, { ...withExamples(tile, was, slots), look, place, name: was?.name ?? tile.name }];
+    const name = was ? was.name : tile.name;
+    return [id, { ...withExamples(tile, was, slots), look, place, ...(name !== undefined && { name }) }];
   });
   const after: Recipe = { ...before, tiles: Object.fromEntries(kept), slots };
   if (variant === null) return after;

@@ -59,6 +59,9 @@ export function fillRow(
   }
   const [first] = tiles;
   const name = (row[table.key] ?? '').slice(0, LIMITS.name);
-  if (first && (!before || first.name === before[table.key])) first.name = name || 'Row';
+  if (first && (!before || first.name === before[table.key])) {
+    if (name === '') delete first.name;
+    else first.name = name;
+  }
   return changed;
 }

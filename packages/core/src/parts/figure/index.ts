@@ -24,4 +24,5 @@ export const figure: PartKind<FigurePart> = {
   weight: 1,
   slots: [{ field: 'words', name: 'Figure', holds: 'words', likely: /number|count|value/i }],
   headingTimes: TIMES,
+  calledWith: 'label',
 };

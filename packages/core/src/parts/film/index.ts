@@ -49,5 +49,6 @@ export const film: PartKind<FilmPart> = {
     film: part.film === null ? null : to('film', part.film),
     poster: part.poster === null ? null : to('picture', part.poster),
   }),
+  calls: ({ film: shown }, { films }) => (shown === null ? '' : (films?.[shown]?.name ?? '')),
   over: ({ caption }) => caption,
 };

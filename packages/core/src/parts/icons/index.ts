@@ -61,6 +61,7 @@ export const icons: PartKind<IconsPart> = {
       picture: each.picture === null ? null : to('picture', each.picture),
     })),
   }),
+  calls: ({ icons: all }) => all.flatMap(({ label }) => label.trim() || []).join(', '),
   sizesPictures: true,
   entries: { field: 'icons', what: 'icon' },
 };

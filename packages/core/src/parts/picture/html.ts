@@ -18,11 +18,11 @@ export const imageOf = (picture: PictureAsset, sources: PictureSources, own: Att
 /** The button over a picture that opens it large. */
 export function enlargeButton(
   tile: Card,
-  { enlarges }: PicturePart,
+  { enlarges, caption }: PicturePart,
   picture: PictureAsset | undefined,
 ): PageElement | undefined {
   if (enlarges === undefined || !picture || tile.link !== undefined) return undefined;
-  const what = picture.alternativeText || tile.name;
+  const what = picture.alternativeText || tile.name || caption || picture.name;
   return element('button', {
     type: 'button',
     class: 'enlarge',

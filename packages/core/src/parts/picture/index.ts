@@ -44,5 +44,9 @@ export const picture: PartKind<PicturePart> = {
   ],
   refer: (part, to) => (part.picture === null ? part : { ...part, picture: to('picture', part.picture) }),
   looks: ({ tint: own }) => (own ? [own] : []),
+  calls: ({ picture: shown }, { pictures }) => {
+    const asset = shown === null ? undefined : pictures[shown];
+    return asset ? asset.alternativeText.trim() || asset.name : '';
+  },
   over: ({ caption }) => caption,
 };

@@ -1,4 +1,4 @@
-import { transfer, type TileId, type Transfer } from '@noria/core';
+import { tileName, transfer, type TileId, type Transfer } from '@noria/core';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { brushTaken } from '../editorSlice';
 import { runHere } from '../here';
@@ -26,7 +26,11 @@ export const takeBrush =
       return;
     }
     dispatch(brushTaken({ from: from.id, what }));
-    dispatch(announce(`The ${TRANSFERS[what]} of ${from.name} is copied. Press tiles to apply it.`));
+    dispatch(
+      announce(
+        `The ${TRANSFERS[what]} of ${tileName(from, selectView(getState()))} is copied. Press tiles to apply it.`,
+      ),
+    );
   };
 
 /** Puts what was taken on tiles; answers whether anything was. */
@@ -44,7 +48,14 @@ export const putOn =
     dispatch(
       runHere(COMMAND_WORDS[COPIES[what]], transfer({ from, to, what, band, setFor: selectSetFor(state) })),
     );
-    dispatch(announce(`${named(to.flatMap((id) => view.tiles[id] ?? []))}: ${TRANSFERS[what]} copied.`));
+    dispatch(
+      announce(
+        `${named(
+          to.flatMap((id) => view.tiles[id] ?? []),
+          view,
+        )}: ${TRANSFERS[what]} copied.`,
+      ),
+    );
     return true;
   };
 

@@ -1,8 +1,8 @@
-import { groupTiles, ungroup } from '@noria/core';
+import { tileName, groupTiles, ungroup } from '@noria/core';
 import { announce } from '../../ui/notices/noticesSlice';
 import { entered, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectSelected } from '../selectors';
+import { selectBand, selectSelected, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
@@ -36,5 +36,5 @@ export const openSelectedGroup = (): AppThunk => (dispatch, getState) => {
   if (tile?.kind !== 'group') return;
   dispatch(entered(tile.id));
   if (tile.order[0] !== undefined) dispatch(tilesSelected([tile.order[0]]));
-  dispatch(announce(`In the group “${tile.name}”. Escape leaves it.`));
+  dispatch(announce(`In the group “${tileName(tile, selectView(getState()))}”. Escape leaves it.`));
 };

@@ -8,7 +8,6 @@ import {
   mediaOf,
   pictureOf,
   setPart,
-  setTile,
   setSlots,
   type PictureAsset,
   type Tile,
@@ -179,7 +178,6 @@ const addFilm =
           (draft.films ??= {})[film.id] = clone(film);
           draft.pictures[poster.id] = clone(poster);
           if (!draft.tiles[id]) addTile('film', id, nextPosition(getState()))(draft);
-          setTile([id], { name: film.name })(draft);
           const part = mediaOf(draft.tiles[id] as Tile)?.id ?? '';
           setPart([id], part, { film: film.id, poster: poster.id })(draft);
         }),

@@ -8,6 +8,7 @@ import {
   setLayer,
   setSpan,
   type Fit,
+  tileName,
 } from '@noria/core';
 import { interfaceOf } from '../kinds';
 import { nameOf } from '../kinds/words';
@@ -118,7 +119,7 @@ export const pinTiles = (): AppThunk => (dispatch, getState) => {
   }
   const holds = !places.every((place) => Boolean(place[holding.by]));
   dispatch(runHere(holding.step(holds), holding.command(tiles, laid, band, selectSetFor(state), holds)));
-  dispatch(announce(`${named(tiles)} ${holding.said(holds)}.`));
+  dispatch(announce(`${named(tiles, view)} ${holding.said(holds)}.`));
 };
 
 /** Moves the selected tiles earlier (−1) or later (+1) in reading order. */
@@ -161,7 +162,11 @@ export const layerTiles =
         commands.forEach((command) => command(draft)),
       ),
     );
-    dispatch(announce(`${named(tiles)} ${by === 1 ? 'brought forward' : 'sent backward'} by a layer.`));
+    dispatch(
+      announce(
+        `${named(tiles, selectView(state))} ${by === 1 ? 'brought forward' : 'sent backward'} by a layer.`,
+      ),
+    );
   };
 
 /** Says where the selected tile is now. */
@@ -172,10 +177,12 @@ export const sayPlace = (): AppThunk => (dispatch, getState) => {
   const at = tiles.find(({ id }) => id === tile?.id);
   if (!tile || !at) return;
   const { kind } = selectBand(state).arrangement;
+  const view = selectView(state);
+  const name = tileName(tile, view);
   if (!hasCells(kind)) {
-    const { order } = selectView(state);
+    const { order } = view;
     dispatch(
-      announce(`“${tile.name}”: number ${order.indexOf(tile.id) + 1} of ${order.length} in reading order.`),
+      announce(`“${name}”: number ${order.indexOf(tile.id) + 1} of ${order.length} in reading order.`),
     );
     return;
   }
@@ -184,8 +191,6 @@ export const sayPlace = (): AppThunk => (dispatch, getState) => {
       ? 'no holes'
       : `${coverage.holes.length} ${coverage.holes.length === 1 ? 'hole' : 'holes'}`;
   dispatch(
-    announce(
-      `“${tile.name}”: ${at.columnSpan} by ${at.rowSpan}, column ${at.column}, row ${at.row}; ${holes}.`,
-    ),
+    announce(`“${name}”: ${at.columnSpan} by ${at.rowSpan}, column ${at.column}, row ${at.row}; ${holes}.`),
   );
 };

@@ -10,6 +10,7 @@ import {
   updateRecipe,
   type Assets,
   type Recipe,
+  tileName,
 } from '@noria/core';
 import { newId } from '../../api/ids';
 import { announce } from '../../ui/notices/noticesSlice';
@@ -41,7 +42,7 @@ export const takeRecipe =
           ),
         ),
       );
-      dispatch(announce(`${named(tiles)}: ${recipe.name} is used.`));
+      dispatch(announce(`${named(tiles, selectView(state))}: ${recipe.name} is used.`));
       return;
     }
     let root = '';
@@ -72,7 +73,7 @@ export const recipeFromHand =
     if (!tile) return;
     const id = newId(name, 'recipe');
     dispatch(runHere('Make recipe', makeRecipe(tile.id, id, name)));
-    dispatch(announce(`The recipe ${name} was made; ${tile.name} uses it.`));
+    dispatch(announce(`The recipe ${name} was made; ${tileName(tile, selectView(state))} uses it.`));
   };
 
 export const variantFromHand =

@@ -89,22 +89,23 @@ export const duplicateTiles = (): AppThunk => (dispatch, getState) => {
   if (!dispatch(runHere(COMMAND_WORDS.duplicate, (draft) => commands.forEach((command) => command(draft)))))
     return;
   dispatch(tilesSelected(copies));
-  dispatch(announce(`${named(tiles)} duplicated; the copy is selected.`));
+  dispatch(announce(`${named(tiles, view)} duplicated; the copy is selected.`));
 };
 
 export const deleteTiles = (): AppThunk => (dispatch, getState) => {
   const tiles = selectSelected(getState());
   if (tiles.length === 0) return;
+  const name = named(tiles, selectView(getState()));
   dispatch(runHere(COMMAND_WORDS.delete, removeTiles(tiles.map(({ id }) => id))));
   dispatch(tilesSelected([]));
-  dispatch(announce(`${named(tiles)} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
+  dispatch(announce(`${name} deleted. Undo brings ${tiles.length === 1 ? 'it' : 'them'} back.`));
 };
 
 /** The selected tiles as text for the clipboard; null when none is. */
 export const copiedText = (): AppThunk<string | null> => (dispatch, getState) => {
   const tiles = selectSelected(getState());
   if (tiles.length === 0) return null;
-  dispatch(announce(`${named(tiles)} copied.`));
+  dispatch(announce(`${named(tiles, selectView(getState()))} copied.`));
   return tilesToText(
     selectView(getState()),
     tiles.map(({ id }) => id),

@@ -1,4 +1,4 @@
-import { kindTitle } from '@noria/core';
+import { tileName, kindTitle } from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { selectSelected, selectLayout, selectView } from '../selectors';
 
@@ -21,14 +21,14 @@ export function BeltLine() {
 
 /** “3 Beds: stat, 134 × 108 px”. */
 function TileLine({ id }: { readonly id: string }) {
-  const { order, tiles } = useAppSelector(selectView);
+  const view = useAppSelector(selectView);
   const at = useAppSelector((state) => selectLayout(state).tiles.find((each) => each.id === id));
-  const tile = tiles[id];
+  const tile = view.tiles[id];
   if (!tile) return null;
   return (
     <>
-      <span className="figures">{order.indexOf(id) + 1}</span>{' '}
-      <b className="font-semibold text-ink">{tile.name}</b>
+      <span className="figures">{view.order.indexOf(id) + 1}</span>{' '}
+      <b className="font-semibold text-ink">{tileName(tile, view)}</b>
       {`: ${kindTitle(tile).toLowerCase()}`}
       {at ? (
         <>

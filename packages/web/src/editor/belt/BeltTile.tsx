@@ -1,6 +1,14 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { textColourOf, mainWords, mediaOf, placeIn, type PictureAsset, type Tile } from '@noria/core';
+import {
+  tileName,
+  textColourOf,
+  mainWords,
+  mediaOf,
+  placeIn,
+  type PictureAsset,
+  type Tile,
+} from '@noria/core';
 import { memo } from 'react';
 import { addressFor } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
@@ -22,6 +30,7 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
   const held = useAppSelector(({ editor }) => editor.selected.includes(tile.id));
   const view = useAppSelector(selectSavedView);
   const { pictures } = view;
+  const name = tileName(tile, view);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: tile.id,
   });
@@ -45,7 +54,7 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
         {...listeners}
         aria-roledescription="sortable tile"
         aria-pressed={held}
-        aria-label={`${number}, ${tile.name}${hidden ? ', hidden here' : ''}`}
+        aria-label={`${number}, ${name}${hidden ? ', hidden here' : ''}`}
         className={`group grid w-full touch-none gap-1.5 rounded-s text-left ${isDragging ? 'opacity-80' : ''}`}
         onClick={({ shiftKey, ctrlKey, metaKey }) => {
           if (shiftKey) dispatch(selectThrough(tile.id));
@@ -62,7 +71,7 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
           className={`flex truncate text-[10.5px] leading-[14px] ${held ? 'font-semibold text-copper-ink' : 'text-faint'}`}
         >
           <span className={`truncate ${hidden ? 'line-through' : ''}`}>
-            {number} {tile.name}
+            {number} {name}
           </span>
         </span>
       </button>

@@ -1,4 +1,4 @@
-import { namedIn, type CollectionDocument, type JsonPatch } from '@noria/core';
+import { tileName, namedIn, type CollectionDocument, type JsonPatch, type Tile } from '@noria/core';
 import { count } from '../../ui/words';
 import type { Step } from '../document/documentSlice';
 
@@ -11,16 +11,15 @@ export function stepWords({ patch, inverse }: Step, document: CollectionDocument
   return [...words].filter(Boolean).join(', ');
 }
 
-function tilesIn(patch: JsonPatch, inverse: JsonPatch, { tiles }: CollectionDocument): string {
+function tilesIn(patch: JsonPatch, inverse: JsonPatch, document: CollectionDocument): string {
   const names = new Map<string, string>();
   for (const operation of [...patch, ...inverse]) {
     const [, list, id, ...rest] = operation.path.split('/');
     if (list !== 'tiles' || id === undefined) continue;
     // A tile that was added or deleted is in the step itself.
-    const whole =
-      rest.length === 0 && 'value' in operation ? (operation.value as { name?: unknown }).name : null;
-    const name = tiles[id]?.name ?? whole;
-    if (typeof name === 'string') names.set(id, name);
+    const whole = rest.length === 0 && 'value' in operation ? (operation.value as Tile) : undefined;
+    const tile = document.tiles[id] ?? whole;
+    if (tile) names.set(id, tileName(tile, document));
   }
   const [only] = names.values();
   return names.size === 1 ? (only ?? '') : names.size > 1 ? count(names.size, 'tile').toLowerCase() : '';

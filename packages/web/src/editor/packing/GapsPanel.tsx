@@ -1,5 +1,5 @@
 import { COMMAND_WORDS } from '../commands/words';
-import { gapCommand, type ClosedGaps, type GapChange } from '@noria/core';
+import { nameIn, gapCommand, type ClosedGaps, type GapChange } from '@noria/core';
 import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { Button } from '../../ui/Button';
@@ -107,7 +107,9 @@ function sentence({ outcome, changes, before, after }: ClosedGaps): string {
 }
 
 function Change({ change, onPoint }: { change: GapChange; onPoint: (id: string) => void }) {
-  const tiles = useAppSelector((state) => state.document.document?.tiles);
+  const name = useAppSelector(({ document: { document } }) =>
+    document && change.what !== 'flow' ? nameIn(document, change.tile) : '',
+  );
   if (change.what === 'flow') return <li className="flex h-7 items-center">Flow becomes dense</li>;
   const what =
     change.what === 'order'
@@ -120,7 +122,7 @@ function Change({ change, onPoint }: { change: GapChange; onPoint: (id: string) 
         className="flex h-7 w-full items-center gap-2 rounded-s text-left hover:bg-field"
         onClick={() => onPoint(change.tile)}
       >
-        <span className="truncate">{tiles?.[change.tile]?.name}</span>
+        <span className="truncate">{name}</span>
         <span className="figures ml-auto shrink-0 text-copper-ink">{what}</span>
       </button>
     </li>

@@ -6,6 +6,7 @@ import {
   tilesUsing,
   type Assets,
   type Recipe,
+  nameIn,
 } from '@noria/core';
 import { Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
@@ -30,7 +31,7 @@ export function RecipesPanel() {
     <Panel name="Recipes" title="Recipes" onClose={() => dispatch(shown(null))}>
       <p className="text-sm text-soft">
         {selected.length > 0
-          ? `Press a recipe to use it for ${selected.length === 1 ? (selected[0]?.name ?? 'the selected tile') : `the ${selected.length} selected tiles`}. Words and pictures stay.`
+          ? `Press a recipe to use it for ${selected.length === 1 ? nameIn(document, selected[0]?.id ?? '') : `the ${selected.length} selected tiles`}. Words and pictures stay.`
           : 'Press a recipe to add a tile that uses it.'}
       </p>
       {own.length > 0 && (

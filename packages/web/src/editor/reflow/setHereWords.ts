@@ -1,4 +1,4 @@
-import type { CollectionDocument, SetHere } from '@noria/core';
+import { nameIn, type CollectionDocument, type SetHere } from '@noria/core';
 import { fieldSays, type Field } from '../fields/field';
 import { IN_BANDS } from '../fields/fields';
 import { interfaces } from '../kinds';
@@ -10,8 +10,7 @@ const fieldOf = (name: string): Field =>
 /** What a value that is set here is called. */
 export function setHereName(document: CollectionDocument, { id, field }: SetHere): string {
   const { label } = fieldOf(field);
-  const tile = id === null ? undefined : document.tiles[id];
-  return tile ? `${label} of ${tile.name}` : label;
+  return id !== null && document.tiles[id] ? `${label} of ${nameIn(document, id)}` : label;
 }
 
 /** The value in few words. */

@@ -1,7 +1,7 @@
-import { kindTitle } from '@noria/core';
+import { nameIn, tileName, kindTitle } from '@noria/core';
 import { Suspense, useDeferredValue, useState, type FocusEvent } from 'react';
 import { flushSync } from 'react-dom';
-import { useAppDispatch, useAppSelector } from '../hooks';
+import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 import { Column, Columns } from '../../ui/Rows';
@@ -33,11 +33,11 @@ export function Settings() {
       ? { title: `${selected.length} tiles`, what: 'settings apply to all' }
       : tile
         ? {
-            title: tile.name,
+            title: tileName(tile, document),
             what: `${kindTitle(tile).toLowerCase()}, ${nth(document.order.indexOf(tile.id) + 1, document.order.length)}`,
           }
         : {
-            title: level === null ? 'Collection' : (document.tiles[level]?.name ?? 'Group'),
+            title: level === null ? 'Collection' : nameIn(document, level),
             what: `${nameOf(arrangement.kind)}, ${document.order.length} ${document.order.length === 1 ? 'tile' : 'tiles'}`,
           };
   if ((showing === 'gaps' || showing === 'proposals') && noGaps) return <NoSpans {...noGaps} />;
@@ -86,13 +86,17 @@ function useSelectedIds() {
   const now = useAppSelector((state) => state.editor.selected);
   const later = useDeferredValue(now);
   const [touched, setTouched] = useState(false);
+  const store = useAppStore();
   return {
     ids: touched ? now : later,
     hands: {
       onPointerDownCapture: () => setTouched(true),
       // At once, and not after the hand: what it selects in the field would be selected no more.
-      onFocusCapture: ({ target }: FocusEvent) =>
-        keepingSelected(target, () => flushSync(() => setTouched(true))),
+      onFocusCapture: ({ target }: FocusEvent) => {
+        const { selected } = store.getState().editor;
+        if (selected === (touched ? now : later)) setTouched(true);
+        else keepingSelected(target, () => flushSync(() => setTouched(true)));
+      },
       onBlurCapture: ({ currentTarget, relatedTarget }: FocusEvent) =>
         setTouched(currentTarget.contains(relatedTarget)),
     },

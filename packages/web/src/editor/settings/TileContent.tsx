@@ -1,7 +1,7 @@
 import { COMMAND_WORDS } from '../commands/words';
-import { isLink, LIMITS, setTile, type Tile } from '@noria/core';
+import { isLink, LIMITS, setTile, tileName, type Tile } from '@noria/core';
 import { memo } from 'react';
-import { useAppDispatch } from '../hooks';
+import { useAppDispatch, useAppSelector } from '../hooks';
 import { Section, Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
 import { CommandButton } from '../commands/CommandButton';
@@ -10,25 +10,27 @@ import { runHere } from '../here';
 import { Badges } from './Badges';
 import { AddressField } from '../parts/AddressField';
 import { PartRows } from '../parts/PartRows';
+import { selectView } from '../selectors';
 import { sameButPlace } from './sameTiles';
 
 /** What is in the selected tile; words take effect while they are typed. */
 export const TileContent = memo(
   function TileContent({ tile }: { tile: Tile }) {
     const dispatch = useAppDispatch();
+    const called = useAppSelector((state) => tileName({ ...tile, name: '' }, selectView(state)));
     const lead = (address: string) =>
       dispatch(runHere(TILE.link.label, setTile([tile.id], { link: address || undefined })));
     return (
       <Section title="Content">
         <Row label={TILE.name.label}>
           <WordsField
-            value={tile.name}
+            value={tile.name ?? ''}
+            hint={called}
             onType={(value) =>
-              value.trim() &&
               dispatch(
                 runHere(
                   TILE.name.label,
-                  setTile([tile.id], { name: value.slice(0, LIMITS.name) }),
+                  setTile([tile.id], { name: value.trim() === '' ? undefined : value.slice(0, LIMITS.name) }),
                   `${tile.id} name`,
                 ),
               )

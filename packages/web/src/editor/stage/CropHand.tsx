@@ -7,11 +7,13 @@ import {
   type PictureAsset,
   type PicturePart,
   type Tile,
+  tileName,
 } from '@noria/core';
 import { useEffect, useRef } from 'react';
-import { useAppDispatch } from '../hooks';
+import { useAppDispatch, useAppSelector } from '../hooks';
 import { croppingChosen } from '../editorSlice';
 import { runHere } from '../here';
+import { selectView } from '../selectors';
 import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
@@ -99,13 +101,14 @@ export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps)
     return () => element.removeEventListener('wheel', onWheel);
   }, []);
   const box = boxStyle(space, laidOut);
+  const name = useAppSelector((state) => tileName(tile, selectView(state)));
   return (
     <div
       ref={hand}
       {...bind()}
       role="application"
       tabIndex={0}
-      aria-label={`Picture of ${tile.name} in its slot: arrows move it, plus and minus scale it, Escape ends`}
+      aria-label={`Picture of ${name} in its slot: arrows move it, plus and minus scale it, Escape ends`}
       data-testid="crop-hand"
       className="absolute z-[115] cursor-move touch-none border-2 border-dashed border-copper outline-none"
       style={{ left: box.left, top: box.top, width: box.width, height: box.height }}

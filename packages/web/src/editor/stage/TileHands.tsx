@@ -1,4 +1,4 @@
-import { hasCells, kindTitle, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
+import { hasCells, kindTitle, tileName, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { Suspense, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { openSelectedGroup } from '../actions/groups';
@@ -76,7 +76,7 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
         if (!isSeen(seen, laidOut.y + space.y, laidOut.blockSize) && !kept.includes(tile)) return [];
         const place = placeIn(view, tile, band.index);
         const placed = { tile, at: laidOut, place, number: k + 1, arrangement: band.arrangement };
-        const name = nameOf(placed, layout.tiles.length);
+        const name = nameOf(tileName(tile, view), placed, layout.tiles.length);
         return { id: laidOut.id, name, layer: place.layer, ...boxStyle(space, laidOut) };
       }),
     [layout, view, band.index, band.arrangement, space, seen, kept],
@@ -175,8 +175,8 @@ function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
 }
 
 /** A tile’s name as a screen reader says it: what it is, its number, and where it lies. */
-const nameOf = (placed: Placed, of: number): string => {
+const nameOf = (name: string, placed: Placed, of: number): string => {
   const { tile, number, arrangement } = placed;
   const where = interfaceOf(arrangement).where(placed);
-  return `${tile.name}, ${kindTitle(tile).toLowerCase()}, ${number} of ${of}, ${where}`;
+  return `${name}, ${kindTitle(tile).toLowerCase()}, ${number} of ${of}, ${where}`;
 };

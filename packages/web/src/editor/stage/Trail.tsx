@@ -1,3 +1,4 @@
+import { nameIn } from '@noria/core';
 import { Fragment } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectShown } from '../document/selectors';
@@ -7,10 +8,13 @@ import { selectTrail } from '../selectors';
 /** Where one is: the collection, and the groups that were entered. */
 export function Trail() {
   const dispatch = useAppDispatch();
-  const { name, tiles } = useAppSelector(selectShown);
+  const document = useAppSelector(selectShown);
   const trail = useAppSelector(selectTrail);
   if (trail.length === 0) return null;
-  const steps = [{ id: null, name }, ...trail.map((id) => ({ id, name: tiles[id]?.name ?? id }))];
+  const steps = [
+    { id: null, name: document.name },
+    ...trail.map((id) => ({ id, name: nameIn(document, id) })),
+  ];
   return (
     <nav
       aria-label="Groups around"

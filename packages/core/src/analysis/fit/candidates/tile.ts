@@ -7,6 +7,7 @@ import { setBandLook } from '../../../edit/commands/bandLooks.js';
 import { moveInOrder, setAlternativeText, setPart } from '../../../edit/commands/tiles.js';
 import { partsOf, pictureOf } from '../../../document/card.js';
 import { partKindOf } from '../../../parts/index.js';
+import { tileName } from '../../../parts/said.js';
 import { onLevel } from '../../../edit/commands/level.js';
 import { setNeverBelow } from '../../../edit/commands/needs.js';
 import { tame, taste, type Candidate } from '../candidate.js';
@@ -98,7 +99,7 @@ export function* anywhere(
     (part) => 'picture' in part && document.pictures[part.picture ?? '']?.alternativeText.trim() === '',
   );
   if (kind === 'no alternative text' && undescribed && 'picture' in undescribed) {
-    const words = undescribed.caption.trim() || tile.name;
+    const words = undescribed.caption.trim() || tileName(tile, document);
     yield taste(`Say “${words}”`, setAlternativeText(undescribed.picture ?? '', words));
   }
 }

@@ -1,4 +1,4 @@
-import { mosaicOf, setSlots, shownTiles } from '@noria/core';
+import { mosaicOf, nameIn, setSlots, shownTiles } from '@noria/core';
 import { Dices } from 'lucide-react';
 import { useAppDispatch, useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
@@ -76,7 +76,7 @@ export function MosaicSettings({ inherited }: { inherited: Inherited }) {
           <p>
             No mosaic of {columns.length} modules across fits around{' '}
             {lost.length === 1
-              ? `“${lost[0]?.tile.name}”. It goes back to its slot at widths where there is room.`
+              ? `“${nameIn(view, lost[0]?.tile.id ?? '')}”. It goes back to its slot at widths where there is room.`
               : `${lost.length} locked pictures. They go back to their slots at widths where there is room.`}
           </p>
         )}
