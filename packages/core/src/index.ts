@@ -120,6 +120,7 @@ export * from './edit/commands/areas.js';
 export * from './edit/commands/groups.js';
 export * from './analysis/packing/fillCells.js';
 export * from './analysis/packing/closeGaps.js';
+export * from './analysis/packing/rearrange.js';
 export * from './analysis/packing/propose.js';
 export * from './analysis/packing/designRows.js';
 export * from './analysis/bearingAt.js';

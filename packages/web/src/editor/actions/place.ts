@@ -1,13 +1,13 @@
 import {
   hasCells,
-  moveByCells,
   moveInOrder,
-  moveToCell,
+  rearrange,
   placeIn,
   setFit,
   setLayer,
   setSpan,
   type Fit,
+  type Pin,
   tileName,
 } from '@noria/core';
 import { interfaceOf } from '../kinds';
@@ -81,25 +81,24 @@ export const stepTiles =
       return;
     }
     const cell = { column: at.column + columns, row: at.row + rows };
-    if (tiles.length > 1) {
+    const outside =
+      cell.column < 1 || cell.row < 1 || cell.column + at.columnSpan - 1 > layout.columns.length;
+    if (outside) return;
+    const isThatWay = (one: Pin) => (one.column - at.column) * columns > 0 || (one.row - at.row) * rows > 0;
+    const { cell: to, command } = rearrange(view, band, {
+      tiles: tiles.map(({ id }) => id),
+      cell,
+      accepts: isThatWay,
+    });
+    if (to === null) {
       dispatch(
-        runHere(
-          'Move',
-          moveByCells(
-            view,
-            tiles.map(({ id }) => id),
-            band,
-            columns,
-            rows,
-          ),
+        announce(
+          'There is no place for it that way without a hole. Pin it, or place it over others with Alt and a drag.',
         ),
       );
-    } else {
-      const outside =
-        cell.column < 1 || cell.row < 1 || cell.column + at.columnSpan - 1 > layout.columns.length;
-      if (outside) return;
-      dispatch(runHere('Move', moveToCell(view, tile.id, band, cell).command));
+      return;
     }
+    dispatch(runHere('Move', command));
     dispatch(sayPlace());
   };
 

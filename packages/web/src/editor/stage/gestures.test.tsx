@@ -56,18 +56,24 @@ function open(of: CollectionDocument = start) {
 
 interface Drag {
   readonly altKey?: boolean;
+  readonly shiftKey?: boolean;
   /** Nothing is let go: what is shown meanwhile is looked at. */
   readonly hold?: boolean;
 }
 
 /** Presses near the start of a tile and drags so far. */
-function drag(id: string, [dx, dy]: readonly [number, number], { altKey = false, hold = false }: Drag = {}) {
+function drag(
+  id: string,
+  [dx, dy]: readonly [number, number],
+  { altKey = false, shiftKey = false, hold = false }: Drag = {},
+) {
   const of = hand(id);
   const point = (share: number) => ({
     clientX: 6 + dx * share,
     clientY: 6 + dy * share,
     buttons: 1,
     altKey,
+    shiftKey,
     bubbles: true,
     cancelable: true,
   });
@@ -89,26 +95,35 @@ const escape = () =>
   });
 
 describe('a tile that is dragged', () => {
-  test('to another cell lies there, as one step that is undone by its name', () => {
-    const { at, way, steps, selected } = open();
-    drag('t5', way('t5', 3, 2));
-    expect(at('t5')).toBe('3 2');
+  test('to another cell lies there, as one step that is undone by its name, and nothing is pinned', () => {
+    const { at, way, steps, selected, document: now } = open();
+    drag('t5', way('t5', 3, 1));
+    expect(['t3', 't5', 't4'].map(at)).toEqual(['1 2', '3 1', '2 2']);
     expect(steps()).toEqual(['Move']);
     expect(selected()).toEqual(['t5']);
+    expect(Object.values(now().tiles).map(({ place }) => place.pin)).toEqual(Array(5).fill(null));
+  });
+
+  test('with Shift is held at the cell', () => {
+    const { at, way, steps, document: now } = open();
+    drag('t5', way('t5', 3, 2), { shiftKey: true });
+    expect(at('t5')).toBe('3 2');
+    expect(now().tiles.t5?.place.pin).toEqual({ column: 3, row: 2 });
+    expect(steps()).toEqual(['Pin']);
   });
 
   test('is shown there before it is let go, while the collection stays as it is', () => {
     const { at, way, steps, document: now } = open();
     const before = now();
-    drag('t5', way('t5', 3, 2), { hold: true });
-    expect(at('t5')).toBe('3 2');
+    drag('t5', way('t5', 3, 1), { hold: true });
+    expect(at('t5')).toBe('3 1');
     expect(now()).toBe(before);
     expect(steps()).toEqual([]);
   });
 
   test('goes back with Escape in the middle, and what comes after does nothing', () => {
     const { at, way, steps } = open();
-    drag('t5', way('t5', 3, 2), { hold: true });
+    drag('t5', way('t5', 3, 1), { hold: true });
     escape();
     expect(at('t5')).toBe('1 2');
     act(() => void fireEvent.pointerUp(hand('t5'), { clientX: 400, clientY: 200 }));
@@ -143,8 +158,8 @@ describe('a tile that is dragged', () => {
   test('takes the other selected ones along', () => {
     const { at, way, take, steps } = open();
     act(() => take('t1', 't5'));
-    drag('t5', way('t5', 3, 2));
-    expect([at('t1'), at('t5')]).toEqual(['3 1', '3 2']);
+    drag('t5', way('t5', 3, 1));
+    expect([at('t1'), at('t5')]).toEqual(['2 1', '3 1']);
     expect(steps()).toEqual(['Move']);
   });
 

@@ -1,10 +1,10 @@
 import {
   hasCells,
-  moveByCells,
   moveInOrder,
-  moveToCell,
   nearestLine,
   placeOver,
+  rearrange,
+  setPin,
   swapTiles,
   type CollectionDocument,
   type LaidOutTile,
@@ -15,6 +15,7 @@ import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { tilesSelected, tilesSelectedBare } from '../editorSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
+import { interfaceOf } from '../kinds';
 import { useGrab, type Ask, type Way } from './useGrab';
 import { withMoreRows, type Box, type StageSpace } from './space';
 import type { Ghost } from './MovingGhost';
@@ -34,6 +35,13 @@ interface Start {
 const MIDDLE = 0.3;
 const MORE_ROWS = 2;
 
+/** What is said at the tile while it is dragged: all but a plain move. */
+const SAYS: Readonly<Record<string, string>> = {
+  Swap: 'Changes places',
+  'Place over': 'Lies over',
+  Pin: 'Pinned here',
+};
+
 interface Move {
   readonly space: StageSpace;
   readonly idOf: (target: EventTarget | null) => TileId | undefined;
@@ -41,7 +49,11 @@ interface Move {
   readonly onDone: () => void;
 }
 
-/** Moves tiles to other cells; onto the middle of another tile swaps; with Alt one lies over the others. */
+/**
+ * Rearranges tiles: they take their place in the flow at the cell they are let go at, and the others make
+ * room. Onto the middle of another tile they change places with it; with Alt a tile lies over the others,
+ * with Shift it is held at the cell.
+ */
 export function useMove({ space, idOf, onTap, onDone }: Move) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -78,21 +90,23 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     if (!hasCells(band.arrangement.kind)) return askOrder(start, x + dx, y + dy);
     const column = nearestLine(tracks.columns, from.x + dx);
     const row = nearestLine(tracks.rows, from.y + dy);
-    if (ids.length > 1) {
-      const [by, down] = [column - from.column, row - from.row];
-      if (by === 0 && down === 0) return null;
-      return { key: `${by} ${down}`, name: 'Move', command: () => moveByCells(view, ids, band, by, down) };
-    }
+    const others = ids.filter((id) => id !== from.id);
+    const move = () => rearrange(view, band, { tiles: [from.id, ...others], cell: { column, row } }).command;
+    const asked = { key: `${column} ${row}`, name: 'Move', command: move };
+    const isHome = column === from.column && row === from.row;
+    if (others.length > 0) return isHome ? null : asked;
     if (way.event.altKey) {
       const command = () => placeOver(view, from.id, band, { column, row });
       return { key: `over ${column} ${row}`, name: 'Place over', command };
     }
+    if (way.event.shiftKey && interfaceOf(band.arrangement).holding?.by === 'pin') {
+      const command = () => setPin([from.id], band.index, { column, row });
+      return { key: `pin ${column} ${row}`, name: 'Pin', command };
+    }
     const target = layout.tiles.find((tile) => tile.id !== from.id && isInMiddle(tile, x + dx, y + dy));
     if (target)
       return { key: `swap ${target.id}`, name: 'Swap', command: () => swapTiles(from.id, target.id) };
-    if (column === from.column && row === from.row) return null;
-    const command = () => moveToCell(view, from.id, band, { column, row }).command;
-    return { key: `${column} ${row}`, name: 'Move', command };
+    return isHome ? null : asked;
   };
 
   const bind = useGrab<Start>({
@@ -102,8 +116,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
       setMoving(way !== null);
       if (!way) return ghost.current?.show(null);
       const name = ask(way, start)?.name;
-      const says = name === 'Swap' ? 'Swap' : name === 'Place over' ? 'Over' : null;
-      ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
+      ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says: SAYS[name ?? ''] ?? null });
     },
     onTap,
     onDone: () => {
