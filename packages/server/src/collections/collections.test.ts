@@ -26,7 +26,7 @@ const patch = (id: string, basedOn: number | string | null, operations: unknown,
   if (key) void sent.set('Idempotency-Key', key);
   return sent.send(JSON.stringify(operations));
 };
-const rename = (name: string) => [{ op: 'replace', path: '/tiles/beds/name', value: name }];
+const rename = (name: string) => [{ op: 'add', path: '/tiles/beds/name', value: name }];
 
 beforeAll(async () => {
   running = await createTestApp();

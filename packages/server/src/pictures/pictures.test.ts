@@ -194,7 +194,7 @@ describe('pictures', () => {
     const document = { ...base, tiles: { beds: { ...base.tiles.beds, look } }, pictures: { ridge: asset } };
     const made = await http().post(collections).send({ document }).expect(201);
     expect((await http().get(`${pictures}/${hash}/uses`)).body).toMatchObject([
-      { name: 'Beds', tiles: ['Stat'] },
+      { name: 'Beds', tiles: ['0 of something'] },
     ]);
     const refused = await http().delete(`${pictures}/${hash}`).expect(409);
     expect(body(refused).detail).toBe('It was not deleted: it is shown in “Beds” (Stat).');

@@ -1,14 +1,12 @@
 import { expect, test } from '@jest/globals';
 import { LIMITS } from '@noria/core';
 import {
-  brushTaken,
   editorSlice,
   croppingChosen,
   entered,
   needleMoved,
   shown,
   tilesSelected,
-  tilesSelectedBare,
   toggled,
   toolChosen,
 } from './editorSlice';
@@ -26,14 +24,6 @@ test('the needle stands on a whole px of the axis', () => {
 test('a tile is added to the selected ones, and let go by the same', () => {
   expect(after(tilesSelected(['a']), toggled('b')).selected).toEqual(['a', 'b']);
   expect(after(tilesSelected(['a']), toggled('b'), toggled('a')).selected).toEqual(['b']);
-});
-
-test('the span pad is beside what is tilesSelected, but not where it would lie over what comes next', () => {
-  expect(after(tilesSelected(['a'])).pad).toBe(true);
-  expect(after(tilesSelectedBare(['a'])).pad).toBe(false);
-  expect(after(tilesSelected(['a']), brushTaken({ from: 'a', what: 'look' })).pad).toBe(false);
-  expect(after(tilesSelected(['a']), croppingChosen(true)).pad).toBe(false);
-  expect(after(tilesSelectedBare(['a']), tilesSelected(['b'])).pad).toBe(true);
 });
 
 test('groups are entered one in another, and left for any of them', () => {

@@ -5,8 +5,6 @@ export interface EditorState {
   /** The width now shown, in px. */
   readonly needle: number;
   readonly selected: readonly TileId[];
-  /** Whether the span pad is beside the selected tile: not when its span has just been drawn. */
-  readonly pad: boolean;
   readonly setFor: SetFor;
   readonly showLines: boolean;
   /** Whether a line leads through the tiles as they are read. */
@@ -41,7 +39,6 @@ export type Showing =
 const initialState: EditorState = {
   needle: 1280,
   selected: [],
-  pad: true,
   setFor: 'band',
   showLines: false,
   showOrder: false,
@@ -71,14 +68,6 @@ export const editorSlice = createSlice({
     tilesSelected: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
       ...state,
       selected: payload,
-      pad: true,
-      cropping: false,
-    }),
-    /** Takes tiles without the span pad, which would lie over what comes next. */
-    tilesSelectedBare: (state, { payload }: PayloadAction<readonly TileId[]>) => ({
-      ...state,
-      selected: payload,
-      pad: false,
       cropping: false,
     }),
     /** Adds a tile to the selected ones, or lets it go. */
@@ -102,17 +91,8 @@ export const editorSlice = createSlice({
       selected: [],
     }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
-    croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({
-      ...state,
-      cropping: payload,
-      pad: false,
-    }),
-    /** The span pad would lie over the tiles that are to be pressed. */
-    brushTaken: (state, { payload }: PayloadAction<EditorState['brush']>) => ({
-      ...state,
-      brush: payload,
-      pad: state.pad && payload === null,
-    }),
+    croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({ ...state, cropping: payload }),
+    brushTaken: (state, { payload }: PayloadAction<EditorState['brush']>) => ({ ...state, brush: payload }),
     busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
     findingOpened: (state, { payload }: PayloadAction<string | null>) => ({ ...state, finding: payload }),
     widthsAdded: (state, { payload }: PayloadAction<readonly number[]>) => ({
@@ -131,7 +111,6 @@ export const {
   needleMoved,
   swept,
   tilesSelected,
-  tilesSelectedBare,
   toggled,
   entered,
   drawnChosen,

@@ -16,7 +16,7 @@ import {
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
 import { askForFiles } from '../../ui/askForFiles';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { busyWith, tilesSelectedBare } from '../editorSlice';
+import { busyWith, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
 import { orderChosen } from '../pictures/uploadsSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
@@ -93,7 +93,7 @@ export const takePictures =
     });
     const many = pictures.length > 1;
     dispatch(runHere(many ? `Add ${pictures.length} pictures` : 'Picture', command));
-    dispatch(tilesSelectedBare(tiles));
+    dispatch(tilesSelected(tiles));
     const fresh = tiles.length - slots.length;
     dispatch(
       announce(
@@ -182,7 +182,7 @@ const addFilm =
           setPart([id], part, { film: film.id, poster: poster.id })(draft);
         }),
       );
-      dispatch(tilesSelectedBare([id]));
+      dispatch(tilesSelected([id]));
       dispatch(announce(`${film.name} was added and selected.`));
     } catch (error) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));

@@ -14,7 +14,7 @@ import {
 } from '@noria/core';
 import { newId } from '../../api/ids';
 import { announce } from '../../ui/notices/noticesSlice';
-import { tilesSelectedBare } from '../editorSlice';
+import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
 import { selectSelected, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -60,7 +60,7 @@ export const takeRecipe =
         }),
       ),
     );
-    dispatch(tilesSelectedBare([root]));
+    dispatch(tilesSelected([root]));
     dispatch(announce(`${recipe.name} was added and selected.`));
   };
 

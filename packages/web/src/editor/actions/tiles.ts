@@ -16,7 +16,7 @@ import {
 } from '@noria/core';
 import { outcome } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
-import { drawnChosen, tilesSelected, tilesSelectedBare } from '../editorSlice';
+import { drawnChosen, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSelected, selectSavedView, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
@@ -64,7 +64,7 @@ export const drawTile =
     const id = freshId(kind);
     if (!dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))))) return;
     dispatch(drawnChosen(kind));
-    dispatch(tilesSelectedBare([id]));
+    dispatch(tilesSelected([id]));
     dispatch(
       announce(`${titleOf(kind)} tile of ${cells.columnSpan} by ${cells.rowSpan} drawn and selected.`),
     );
@@ -126,7 +126,7 @@ export const pasteText =
       return id;
     });
     if (!dispatch(runHere('Paste', command))) return true;
-    dispatch(tilesSelectedBare(ids));
+    dispatch(tilesSelected(ids));
     dispatch(announce(`${ids.length === 1 ? 'A tile was' : `${ids.length} tiles were`} pasted.`));
     return true;
   };

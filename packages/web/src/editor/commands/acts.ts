@@ -1,7 +1,7 @@
-import { evenTracks, insertTrack, setArrangement } from '@noria/core';
+import { evenTracks, insertTrack, pictureOf, setArrangement } from '@noria/core';
 import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
-import { brushTaken, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
+import { brushTaken, croppingChosen, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
 import { runHere } from '../here';
 import {
   selectBand,
@@ -29,6 +29,13 @@ export const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'
 export const some = (state: RootState) => selectSelected(state).length > 0;
 export const two = (state: RootState) => selectSelected(state).length === 2;
 export const aGroup = (state: RootState) => selectSelected(state).some(({ kind }) => kind === 'group');
+/** One tile that a picture fills. */
+export const aPicture = (state: RootState): boolean => {
+  const [only, ...others] = selectSelected(state);
+  return only !== undefined && others.length === 0 && Boolean(pictureOf(only)?.picture);
+};
+
+export const crop = (): AppThunk => (dispatch) => void dispatch(croppingChosen(true));
 
 /** Shows a panel; its key closes it again. */
 export const show =

@@ -8,6 +8,7 @@ import {
   Clipboard,
   Columns3,
   Copy,
+  Crop,
   Equal,
   Grid3x3,
   Group,
@@ -62,7 +63,9 @@ import { selectSelected, selectTrail } from '../selectors';
 import {
   addTrack,
   aGroup,
+  aPicture,
   arrows,
+  crop,
   deselect,
   digit,
   DIGITS,
@@ -155,6 +158,7 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     run: () => spanTiles({ columnSpan: 1, rowSpan: 1 }),
   },
   pin: { group: 'Place', icon: Pin, keys: ['p'], applies: some, run: pinTiles },
+  crop: { group: 'Place', icon: Crop, applies: aPicture, run: crop },
   swap: { group: 'Place', icon: ArrowLeftRight, applies: two, run: swap },
   stretch: {
     group: 'Place',

@@ -14,6 +14,7 @@ export const COMMAND_WORDS = {
   setRowSpan: 'Set the row span',
   spanOne: 'Set the span to one cell',
   pin: 'Pin or unpin',
+  crop: 'Move the picture in its tile',
   swap: 'Swap the two selected tiles',
   stretch: 'Stretch to fill the cells',
   centre: 'Centre in the cells',

@@ -2,13 +2,15 @@ import { packed } from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { interfaceOf } from '../kinds';
 import { selectBand, selectLayout } from '../selectors';
+import { selectIsBegun } from './selectors';
 
 /** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
 export function PackedFigure() {
   const layout = useAppSelector(selectLayout);
   const { coverage, tiles } = layout;
   const { arrangement } = useAppSelector(selectBand);
-  if (tiles.length === 0) return null;
+  const isBegun = useAppSelector(selectIsBegun);
+  if (tiles.length === 0 || isBegun) return null;
   const { Figure } = interfaceOf(arrangement);
   if (Figure) return <Figure />;
   // Rows and fans have no cells.

@@ -21,7 +21,7 @@ export function ColumnLedge({ space, left }: LedgeProps) {
       tracks={columns}
       scale={space.scale}
       offset={left + space.x * space.scale}
-      className="sticky top-0 z-[118] h-[34px] bg-ground pt-[14px]"
+      className="sticky top-[38px] z-[118] h-[34px] bg-ground pt-[14px]"
     />
   );
 }

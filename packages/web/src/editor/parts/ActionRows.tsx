@@ -7,11 +7,11 @@ import { WordsRow } from './WordsRow';
 import type { PartProps } from './partProps';
 
 /** A link: its words, and where it leads. */
-export function ActionRows({ tile, part }: PartProps<ActionPart>) {
-  const set = useSetPart({ tile, part });
+export function ActionRows({ part, ids, ...rest }: PartProps<ActionPart>) {
+  const set = useSetPart({ part, ids });
   return (
     <>
-      <WordsRow tile={tile} part={part} label={PART.action.label} />
+      <WordsRow {...rest} part={part} ids={ids} label={PART.action.label} />
       <Row label={PART.address.label}>
         <AddressField
           hint="https://… or #part"

@@ -16,7 +16,7 @@ import { ChoosePicture } from '../settings/content/ChoosePicture';
 import type { PartProps } from './partProps';
 
 /** A film: another one, what shows before it plays, how it plays. */
-export function FilmRows({ tile, part }: PartProps<FilmPart>) {
+export function FilmRows({ part, ids }: PartProps<FilmPart>) {
   const dispatch = useAppDispatch();
   const { films } = useAppSelector(selectShared);
   const film = part.film === null ? undefined : films[part.film];
@@ -33,7 +33,7 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
         runHere(PART.film.label, (draft) => {
           (draft.films ??= {})[asset.id] = clone(asset);
           draft.pictures[poster.id] = clone(poster);
-          setPart([tile.id], part.id, { film: asset.id, poster: poster.id })(draft);
+          setPart(ids, part.id, { film: asset.id, poster: poster.id })(draft);
         }),
       );
       dispatch(announce(`${asset.name} was added to the tile.`));
@@ -65,15 +65,13 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
         <ChoosePicture
           name={PART.poster.label}
           value={part.poster}
-          onChoose={(poster) => dispatch(runHere(PART.poster.label, setPart([tile.id], part.id, { poster })))}
+          onChoose={(poster) => dispatch(runHere(PART.poster.label, setPart(ids, part.id, { poster })))}
         />
       </Row>
       <ChoiceRow
         field={PART.playback}
         value={part.playback}
-        onChoose={(playback) =>
-          dispatch(runHere(PART.playback.label, setPart([tile.id], part.id, { playback })))
-        }
+        onChoose={(playback) => dispatch(runHere(PART.playback.label, setPart(ids, part.id, { playback })))}
       />
       {film && (
         <AlternativeText
@@ -93,8 +91,8 @@ export function FilmRows({ tile, part }: PartProps<FilmPart>) {
             dispatch(
               runHere(
                 PART.caption.label,
-                setPart([tile.id], part.id, { caption }),
-                `${tile.id} ${part.id} caption`,
+                setPart(ids, part.id, { caption }),
+                `${ids.join(' ')} ${part.id} caption`,
               ),
             )
           }

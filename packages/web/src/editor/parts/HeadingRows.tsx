@@ -13,11 +13,11 @@ const LEVELS = [
 ];
 
 /** A heading: its words, and its level in the page. */
-export function HeadingRows({ tile, part }: PartProps<HeadingPart>) {
-  const set = useSetPart({ tile, part });
+export function HeadingRows({ part, ids, ...rest }: PartProps<HeadingPart>) {
+  const set = useSetPart({ part, ids });
   return (
     <>
-      <WordsRow tile={tile} part={part} label={PART.heading.label} />
+      <WordsRow {...rest} part={part} ids={ids} label={PART.heading.label} />
       <Row label={PART.level.label} help={PART.level.help}>
         <Choice
           value={String(part.level ?? 'auto')}

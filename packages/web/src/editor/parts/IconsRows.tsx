@@ -18,17 +18,17 @@ import { PART } from './fields';
 import type { PartProps } from './partProps';
 
 /** A row of icons or logos: what each is, what it stands for, where it leads. */
-export function IconsRows({ tile, part }: PartProps<IconsPart>) {
+export function IconsRows({ part, ids }: PartProps<IconsPart>) {
   const dispatch = useAppDispatch();
   const { icons, pictures } = useAppSelector(selectShared);
   const [picking, setPicking] = useState<'icon' | 'picture' | null>(null);
   const take = useTakePicture();
   const set = (next: readonly IconItem[], key: string | null = null) =>
-    dispatch(runHere(PART.icons.label, setPart([tile.id], part.id, { icons: next }), key));
+    dispatch(runHere(PART.icons.label, setPart(ids, part.id, { icons: next }), key));
   const change = (k: number, values: Partial<IconItem>, key: string) =>
     set(
       part.icons.map((mark, at) => (at === k ? { ...mark, ...values } : mark)),
-      `${tile.id} ${part.id} ${k} ${key}`,
+      `${ids.join(' ')} ${part.id} ${k} ${key}`,
     );
   const move = (k: number, by: number) => {
     const next = [...part.icons];
@@ -41,7 +41,7 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
     dispatch(
       runHere('Add icon', (draft) => {
         (draft.icons ??= {})[icon.id] ??= clone(icon);
-        setPart([tile.id], part.id, {
+        setPart(ids, part.id, {
           icons: [...part.icons, { icon: icon.id, picture: null, label: icon.name, address: '' }],
         })(draft);
       }),
@@ -110,15 +110,13 @@ export function IconsRows({ tile, part }: PartProps<IconsPart>) {
       <NumberRow
         field={PART.iconSize}
         value={part.size}
-        command={(size) => setPart([tile.id], part.id, { size })}
+        command={(size) => setPart(ids, part.id, { size })}
       />
       <ChoiceRow
         field={PART.iconLabels}
         value={part.showLabels ? 'shown' : 'read'}
         onChoose={(value) =>
-          dispatch(
-            runHere(PART.iconLabels.label, setPart([tile.id], part.id, { showLabels: value === 'shown' })),
-          )
+          dispatch(runHere(PART.iconLabels.label, setPart(ids, part.id, { showLabels: value === 'shown' })))
         }
       />
       <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcon} />

@@ -30,8 +30,8 @@ const rows = { ...ROWS } as unknown as Record<string, ComponentType<PartProps> |
 /** Makes the rows of a part known; core has to know the part. */
 export const registerRows = (part: string, its: ComponentType<PartProps>): void => void (rows[part] = its);
 
-/** What one part of the selected tile holds. */
-export function PartRows({ tile, part }: PartProps) {
+/** What one part of the selected tiles holds. */
+export function PartRows({ tile, part, ids, differs }: PartProps) {
   const Rows = rows[part.kind];
-  return Rows ? <Rows tile={tile} part={part} /> : null;
+  return Rows ? <Rows tile={tile} part={part} ids={ids} differs={differs} /> : null;
 }

@@ -34,7 +34,7 @@ import type { PartProps } from './partProps';
 const NO_TINT: Tint = { colour: '#0b1714', opacity: 0 };
 
 /** A picture: which it is, how it shows in its slot, its words. */
-export function PictureRows({ tile, part }: PartProps<PicturePart>) {
+export function PictureRows({ tile, part, ids }: PartProps<PicturePart>) {
   const dispatch = useAppDispatch();
   const { pictures } = useAppSelector(selectShared);
   const cropping = useAppSelector(({ editor }) => editor.cropping);
@@ -43,8 +43,8 @@ export function PictureRows({ tile, part }: PartProps<PicturePart>) {
     dispatch(
       runHere(
         step,
-        setPart([tile.id], part.id, values),
-        key === undefined ? null : `${tile.id} ${part.id} ${key}`,
+        setPart(ids, part.id, values),
+        key === undefined ? null : `${ids.join(' ')} ${part.id} ${key}`,
       ),
     );
   return (

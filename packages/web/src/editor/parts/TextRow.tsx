@@ -11,13 +11,13 @@ const RichTextField = lazy(() =>
 );
 
 /** Running words, with marks on some of them. */
-export function TextRow({ tile, part }: PartProps<TextPart>) {
-  const set = useSetPart({ tile, part });
+export function TextRow({ part, ids }: PartProps<TextPart>) {
+  const set = useSetPart({ part, ids });
   return (
     <Row label={PART.text.label}>
       <Suspense fallback={<span className="h-[92px] rounded-s bg-field" />}>
         <RichTextField
-          key={`${tile.id} ${part.id}`}
+          key={`${ids.join(' ')} ${part.id}`}
           name={PART.text.label}
           value={part.words}
           onType={(value) => set('words', PART.text.label, value)}

@@ -11,14 +11,14 @@ interface WordsRowProps extends PartProps<Extract<Part, { readonly words: string
 }
 
 /** The words of a part; they take effect while they are typed. */
-export function WordsRow({ tile, part, label, lines, hint }: WordsRowProps) {
-  const set = useSetPart({ tile, part });
+export function WordsRow({ part, ids, differs, label, lines, hint }: WordsRowProps) {
+  const set = useSetPart({ part, ids });
   return (
     <Row label={label}>
       <WordsField
         value={part.words}
         {...(lines && { lines })}
-        {...(hint && { hint })}
+        {...(differs ? { hint: 'different words' } : hint && { hint })}
         onType={(value) => set('words', label, value)}
       />
     </Row>

@@ -14,8 +14,8 @@ import { useSetPart } from './useSetPart';
 import type { PartProps } from './partProps';
 
 /** All that gives a part its settings. */
-function RatingRows({ tile, part }: PartProps) {
-  const set = useSetPart({ tile, part });
+function RatingRows({ part, ids }: PartProps) {
+  const set = useSetPart({ part, ids });
   const { stars } = part as unknown as RatingPart;
   return (
     <Row label="Stars">
@@ -42,7 +42,7 @@ function open(part: object) {
   compose.take('t1');
   render(
     <Provider store={compose.store}>
-      <TileContent tile={card} />
+      <TileContent tiles={[card]} />
     </Provider>,
   );
   return compose;

@@ -5,7 +5,7 @@ import { runHere } from '../here';
 import type { PartProps } from './partProps';
 
 /** Sets a field of a part, after a look at whether it can be kept; words that are typed are one step. */
-export function useSetPart({ tile, part }: PartProps) {
+export function useSetPart({ part, ids }: Pick<PartProps, 'part' | 'ids'>) {
   const dispatch = useAppDispatch();
   return (field: keyof PartValues, label: string, value: unknown, isTyped = true) => {
     if (field === 'address' && typeof value === 'string' && !isAddress(value)) {
@@ -20,7 +20,7 @@ export function useSetPart({ tile, part }: PartProps) {
       );
       return;
     }
-    const key = isTyped ? `${tile.id} ${part.id} ${field}` : null;
-    dispatch(runHere(label, setPart([tile.id], part.id, { [field]: value }), key));
+    const key = isTyped ? `${ids.join(' ')} ${part.id} ${field}` : null;
+    dispatch(runHere(label, setPart(ids, part.id, { [field]: value }), key));
   };
 }

@@ -4,7 +4,7 @@ import { useAppDispatch } from '../hooks';
 import { useDragGesture } from '../../ui/gesture';
 import { run, tryOut } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
-import { BASE, fromAxis, toAxis } from './axis';
+import { BASE, fromAxis, snapped, toAxis } from './axis';
 
 /** How far below the ruler a breakpoint is dragged to take it off. */
 const OFF = 46;
@@ -32,7 +32,8 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
       event.stopPropagation();
       const start = (memo as number | undefined) ?? toAxis(band.below, length);
       if (tap) return start;
-      const command = moveBreakpoint(band.index, fromAxis(start + dx, length));
+      const width = fromAxis(start + dx, length);
+      const command = moveBreakpoint(band.index, event.altKey ? width : snapped(width, length));
       const isOff = Math.abs(dy) > OFF;
       setOff(isOff && !last);
       if (!last) dispatch(tryOut(isOff ? null : command));
@@ -69,7 +70,7 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
       aria-valuemax={LIMITS.widest}
       aria-valuenow={band.below}
       aria-valuetext={`${band.below} px`}
-      title="Drag to move, drag off to remove"
+      title="Drag to move, with Alt by single px; drag off to remove"
       onKeyDown={onKeyDown}
       onDoubleClick={(event) => event.stopPropagation()}
       className={`absolute z-10 h-[36px] w-[24px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s ${off ? 'opacity-30' : ''}`}

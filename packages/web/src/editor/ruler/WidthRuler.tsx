@@ -3,23 +3,32 @@ import {
   columnChanges,
   columnCountOf,
   LIMITS,
+  removeBreakpoint,
   type Band,
   type ResolvedBand,
 } from '@noria/core';
-import { useCallback, useRef, type MouseEvent } from 'react';
+import { Laptop, Smartphone, Tablet } from 'lucide-react';
+import { Suspense, useCallback, useRef, useState, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { kindData } from '../kinds/data';
 import { arrangementWords } from '../kinds/words';
 import { useSize } from '../../ui/useSize';
 import { run } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
-import { needleMoved } from '../editorSlice';
+import { needleMoved, shown } from '../editorSlice';
+import { whenShown } from '../../ui/lazily';
+import type { MenuEntry } from '../../ui/PointMenu';
 import { selectBand, selectBands, selectNeedle } from '../selectors';
-import { axisFigures, BASE, DEVICE_WIDTHS, fromAxis, toAxis } from './axis';
+import { axisFigures, BASE, DEVICES, DEVICE_WIDTHS, fromAxis, toAxis } from './axis';
 import { Breakpoint } from './Breakpoint';
 import { FindingMarks, HeatStrip } from '../lazyParts';
 import { Needle } from './Needle';
 import { NeedleReading } from './NeedleReading';
+
+const PointMenu = whenShown(() => import('../../ui/PointMenu').then((file) => file.PointMenu));
+
+/** So near to a breakpoint it is meant, px of the screen. */
+const NEAR = 14;
 
 /** How high a band's step of water stands: rising with the bands. */
 const stepHeight = (fromNarrowest: number, bands: number) =>
@@ -40,14 +49,45 @@ export function WidthRuler() {
   );
   const bands = useAppSelector(selectBands);
   const length = size?.width ?? 0;
+  const [menu, setMenu] = useState<{ readonly at: { x: number; y: number }; readonly width: number } | null>(
+    null,
+  );
   const x = (width: number) => toAxis(width, length);
   const widthAt = (event: MouseEvent) =>
     fromAxis(event.clientX - (axisRef.current?.getBoundingClientRect().left ?? 0), length);
 
-  const add = (event: MouseEvent) => {
-    const below = widthAt(event);
+  const addAt = (below: number) => {
     dispatch(run('Add breakpoint', addBreakpoint(`band-${crypto.randomUUID().slice(0, 8)}`, below)));
     dispatch(announce(`A breakpoint was added at ${below} px.`));
+  };
+  const add = (event: MouseEvent) => addAt(widthAt(event));
+  const entries = (width: number): MenuEntry[][] => {
+    const near = bands.slice(1).find(({ below }) => Math.abs(x(below) - x(width)) < NEAR);
+    return [
+      [
+        { id: 'show', words: `Show ${width} px`, run: () => dispatch(needleMoved(width)) },
+        { id: 'add', words: `Add a breakpoint at ${width} px`, run: () => addAt(width) },
+        ...(near
+          ? [
+              {
+                id: 'remove',
+                words: `Remove the breakpoint at ${near.below} px`,
+                run: () => void dispatch(run('Remove breakpoint', removeBreakpoint(near.index))),
+              },
+            ]
+          : []),
+      ],
+      [
+        {
+          id: 'band',
+          words: 'Show what this band sets',
+          run: () => {
+            dispatch(needleMoved(width));
+            dispatch(shown('band'));
+          },
+        },
+      ],
+    ];
   };
 
   return (
@@ -63,6 +103,10 @@ export function WidthRuler() {
             dispatch(needleMoved(widthAt(event)))
           }
           onDoubleClick={add}
+          onContextMenu={(event) => {
+            event.preventDefault();
+            setMenu({ at: { x: event.clientX, y: event.clientY }, width: widthAt(event) });
+          }}
           title="Press to show a width, double-click to add a breakpoint"
         >
           {size && (
@@ -107,13 +151,50 @@ export function WidthRuler() {
                   length={length}
                 />
               ))}
+              {DEVICES.map((device) => (
+                <DeviceMark key={device.name} {...device} x={x(device.width)} />
+              ))}
               <FindingMarks length={length} />
               <Needle length={length} />
             </>
           )}
         </div>
       </section>
+      {menu && (
+        <Suspense>
+          <PointMenu name="Widths" at={menu.at} groups={entries(menu.width)} onClose={() => setMenu(null)} />
+        </Suspense>
+      )}
     </>
+  );
+}
+
+const SIGNS = { Phone: Smartphone, Tablet, Laptop } as const;
+
+interface DeviceMarkProps {
+  readonly name: keyof typeof SIGNS;
+  readonly width: number;
+  readonly x: number;
+}
+
+/** A width that stands for a kind of device; pressed, it is shown. */
+function DeviceMark({ name, width, x }: DeviceMarkProps) {
+  const dispatch = useAppDispatch();
+  const isNow = useAppSelector((state) => selectNeedle(state) === width);
+  const Sign = SIGNS[name];
+  return (
+    <button
+      type="button"
+      aria-label={`${name}, ${width} px`}
+      aria-pressed={isNow}
+      title={`${name}: show ${width} px`}
+      className={`absolute z-[4] grid size-6 -translate-x-1/2 place-items-center rounded-s hover:text-copper-ink ${isNow ? 'text-copper-ink' : 'text-faint'}`}
+      style={{ left: x, top: BASE }}
+      onClick={() => dispatch(needleMoved(width))}
+      onDoubleClick={(event) => event.stopPropagation()}
+    >
+      <Sign size={13} strokeWidth={1.7} aria-hidden />
+    </button>
   );
 }
 

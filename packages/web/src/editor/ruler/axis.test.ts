@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { axisFigures, fromAxis, toAxis } from './axis';
+import { axisFigures, fromAxis, snapped, toAxis } from './axis';
 
 test('every width comes back from its place on the axis', () => {
   const length = 2400;
@@ -17,4 +17,13 @@ test('figures keep clear of each other and of breakpoints', () => {
   expect(figures).not.toContain(1280);
   const places = [...figures, 640, 1240].map((width) => toAxis(width, 972)).sort((a, b) => a - b);
   expect(places.slice(1).every((place, k) => place - (places[k] ?? 0) > 44)).toBe(true);
+});
+
+test('a drag takes round widths, and those of devices where one is near', () => {
+  const length = 972;
+  expect(snapped(391, length)).toBe(390);
+  expect(snapped(1026, length)).toBe(1024);
+  expect(snapped(703, length)).toBe(700);
+  expect(snapped(697, length)).toBe(700);
+  expect(snapped(587, length)).toBe(590);
 });

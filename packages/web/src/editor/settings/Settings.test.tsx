@@ -1,12 +1,13 @@
 /** @jest-environment jsdom */
 import '../../testing/browser';
 import { afterEach, expect, test } from '@jest/globals';
-import { cleanup, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { composeStore, stats } from '../../testing/composeStore';
 import { tilesSelected } from '../editorSlice';
-import { selectView } from '../selectors';
+import { mainWords } from '@noria/core';
+import { selectLayout, selectView } from '../selectors';
 import { Settings } from './Settings';
 
 afterEach(cleanup);
@@ -70,4 +71,33 @@ test.each([
 
   expect(field.value).toBe('Stat 2');
   expect(field.value.slice(field.selectionStart ?? 0, field.selectionEnd ?? 0)).toBe('Stat 2');
+});
+
+test('words for several tiles are set for all that have them, as one step', () => {
+  const { store, field } = settingsOfTheFirst();
+  expect(field.value).toBe('Stat 1');
+  act(() => void store.dispatch(tilesSelected(['t1', 't2'])));
+  const figure = screen.getByLabelText<HTMLInputElement>('Figure');
+  expect([figure.value, figure.placeholder]).toEqual(['', 'different words']);
+  expect(screen.getByLabelText<HTMLInputElement>('Label').value).toBe('beds');
+  act(() => typeInto(figure, '12'));
+  const { tiles } = selectView(store.getState());
+  const figures = ['t1', 't2'].map((id) => tiles[id] && mainWords(tiles[id]));
+  expect(figures).toEqual(['12', '12']);
+  expect(store.getState().document.past).toHaveLength(1);
+});
+
+test('the span pad says what a span would leave, shows it, and sets it in one press', () => {
+  const { store } = settingsOfTheFirst();
+  const pad = screen.getByRole('group', { name: 'Span pad' });
+  const two = within(pad).getByRole('button', { name: '2 by 2' });
+  act(() => void fireEvent.pointerEnter(two));
+  expect(pad.textContent).toContain('2 × 2');
+  expect(selectLayout(store.getState()).tiles[0]).toMatchObject({ columnSpan: 2, rowSpan: 2 });
+  expect(store.getState().document.past).toHaveLength(0);
+  act(() => void fireEvent.pointerLeave(pad));
+  expect(selectLayout(store.getState()).tiles[0]).toMatchObject({ columnSpan: 1, rowSpan: 1 });
+  act(() => void fireEvent.click(two));
+  expect(selectView(store.getState()).tiles.t1?.place).toMatchObject({ columnSpan: 2, rowSpan: 2 });
+  expect(store.getState().document.past).toHaveLength(1);
 });

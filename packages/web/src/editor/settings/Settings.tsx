@@ -17,6 +17,7 @@ import { TileContent } from './TileContent';
 import { TileLook } from './TileLook';
 import { TileMotion } from './TileMotion';
 import { TilePlace } from './TilePlace';
+import { TileSize } from './TileSize';
 
 /** Answers questions about what is selected; with nothing selected, about the arrangement. */
 export function Settings() {
@@ -60,17 +61,20 @@ export function Settings() {
         <span className="text-[11.5px] whitespace-nowrap text-faint">{heading.what}</span>
       </header>
       {tile ? (
-        <Columns>
-          <Column>
-            <TilePlace tiles={selected} />
-            <TileFit tiles={selected.map(({ id }) => id).join(' ')} />
-            {selected.length === 1 && <TileContent tile={tile} />}
-          </Column>
-          <Column>
-            <TileLook tiles={[tile, ...selected.slice(1)]} />
-            <TileMotion tiles={[tile, ...selected.slice(1)]} />
-          </Column>
-        </Columns>
+        <>
+          <TileSize tiles={selected} />
+          <Columns>
+            <Column>
+              <TileContent tiles={[tile, ...selected.slice(1)]} />
+              <TileLook tiles={[tile, ...selected.slice(1)]} />
+            </Column>
+            <Column>
+              <TilePlace tiles={selected} />
+              <TileFit tiles={selected.map(({ id }) => id).join(' ')} />
+              <TileMotion tiles={[tile, ...selected.slice(1)]} />
+            </Column>
+          </Columns>
+        </>
       ) : (
         <ArrangementSettings key={level} />
       )}

@@ -11,17 +11,42 @@ import { Badges } from './Badges';
 import { AddressField } from '../parts/AddressField';
 import { PartRows } from '../parts/PartRows';
 import { selectView } from '../selectors';
-import { sameButPlace } from './sameTiles';
+import { partsOfAll } from './partsOfAll';
+import { sameTiles } from './sameTiles';
+import { shared } from './shared';
 
-/** What is in the selected tile; words take effect while they are typed. */
-export const TileContent = memo(
-  function TileContent({ tile }: { tile: Tile }) {
-    const dispatch = useAppDispatch();
-    const called = useAppSelector((state) => tileName({ ...tile, name: '' }, selectView(state)));
-    const lead = (address: string) =>
-      dispatch(runHere(TILE.link.label, setTile([tile.id], { link: address || undefined })));
-    return (
-      <Section title="Content">
+/** What is in the selected tiles; words take effect while they are typed, for all that have such a part. */
+export const TileContent = memo(function TileContent({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
+  const [tile] = tiles;
+  const ids = tiles.map(({ id }) => id);
+  const isOne = tiles.length === 1;
+  const dispatch = useAppDispatch();
+  const called = useAppSelector((state) => tileName({ ...tile, name: '' }, selectView(state)));
+  const lead = (address: string) =>
+    dispatch(runHere(TILE.link.label, setTile(ids, { link: address || undefined })));
+  return (
+    <Section title="Content">
+      {tile.kind === 'card' &&
+        partsOfAll(tiles).map(({ part, differs }) => (
+          <PartRows
+            key={`${ids.join(' ')} ${part.id} ${part.kind}`}
+            tile={tile}
+            part={part}
+            ids={ids}
+            differs={differs}
+          />
+        ))}
+      {isOne && tile.kind === 'group' && (
+        <Row label="Tiles">
+          <div className="flex gap-1.5">
+            <CommandButton command="openGroup" look="copper">
+              {COMMAND_WORDS.openGroup} ({tile.order.length})
+            </CommandButton>
+            <CommandButton command="ungroup" />
+          </div>
+        </Row>
+      )}
+      {isOne && (
         <Row label={TILE.name.label}>
           <WordsField
             value={tile.name ?? ''}
@@ -37,28 +62,17 @@ export const TileContent = memo(
             }
           />
         </Row>
-        {tile.kind === 'card' &&
-          tile.parts.map((part) => (
-            <PartRows key={`${tile.id} ${part.id} ${part.kind}`} tile={tile} part={part} />
-          ))}
-        {tile.kind === 'group' && (
-          <Row label="Tiles">
-            <div className="flex gap-1.5">
-              <CommandButton command="openGroup" look="copper">
-                {COMMAND_WORDS.openGroup} ({tile.order.length})
-              </CommandButton>
-              <CommandButton command="ungroup" />
-            </div>
-          </Row>
-        )}
-        {!isLink(tile) && (
-          <Row label={TILE.link.label} help="Where a press on the tile leads">
-            <AddressField hint="none; https://… or #part" value={tile.link ?? ''} onSet={lead} />
-          </Row>
-        )}
-        <Badges tile={tile} />
-      </Section>
-    );
-  },
-  (before, after) => sameButPlace(before.tile, after.tile),
-);
+      )}
+      {!tiles.some(isLink) && (
+        <Row label={TILE.link.label} help="Where a press on the tile leads">
+          <AddressField
+            hint="none; https://… or #part"
+            value={shared(tiles.map(({ link }) => link ?? '')) ?? ''}
+            onSet={lead}
+          />
+        </Row>
+      )}
+      {isOne && <Badges tile={tile} />}
+    </Section>
+  );
+}, sameTiles);

@@ -61,9 +61,9 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   const hasWords = tiles.some(takesTextColour);
   return (
     <Section title="Look">
-      <RecipeRows tiles={tiles} />
       <FillRows look={look} />
       {hasWords && <TextColourRow look={look} ratio={contrastIn(document, tiles[0])} />}
+      <RecipeRows tiles={tiles} />
       {hasFlow && (
         <>
           {(['spread', 'align', 'direction', 'writingDirection'] as const).map((of) => (

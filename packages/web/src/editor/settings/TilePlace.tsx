@@ -5,13 +5,11 @@ import { Section, Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { PLACE } from '../fields/fields';
 import { runHere } from '../here';
-import { pinTiles, sayPlace, spanTiles } from '../actions/place';
+import { pinTiles, sayPlace } from '../actions/place';
 import { selectBand, selectLayout, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
-import { kindData } from '../kinds/data';
 import { AreaRow } from './AreaRow';
 import { BandRows } from './BandRows';
-import { shared } from './shared';
 
 /** Where the selected tiles sit. */
 export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
@@ -24,25 +22,13 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
   const [only] = tiles.length === 1 ? tiles : [];
   const at = layout.tiles.find(({ id }) => id === only?.id);
   const columns = band.columns.length;
-  const setHere = tiles.some(
-    ({ id }) =>
-      isSetHere(document, band.index, { tile: id, of: 'columnSpan' }) ||
-      isSetHere(document, band.index, { tile: id, of: 'rowSpan' }),
-  );
-  const inherit = () =>
-    dispatch(
-      runHere('Inherit', (draft) =>
-        tiles.forEach(({ id }) => inheritPlace(id, band.index, ['columnSpan', 'rowSpan'])(draft)),
-      ),
-    );
   const hold = (cell: { column: number; row: number }) => {
     if (!only) return;
     dispatch(runHere(PLACE.pin.label, setPin([only.id], band.index, cell)));
     dispatch(sayPlace());
   };
 
-  const { kind } = band.arrangement;
-  const { holding, spans, hasAreas } = interfaceOf(band.arrangement);
+  const { holding, hasAreas } = interfaceOf(band.arrangement);
   const heldBy = holding?.by ?? 'pin';
   const isHeld = places.every((place) => Boolean(place[heldBy]));
   const heldHere = tiles.some(({ id }) => isSetHere(document, band.index, { tile: id, of: heldBy }));
@@ -50,34 +36,6 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
     dispatch(
       runHere('Inherit', (draft) => tiles.forEach(({ id }) => inheritPlace(id, band.index, [heldBy])(draft))),
     );
-  const unit = (span: number) => {
-    const word = kindData(kind).column ?? 'column';
-    return span === 1 ? word : `${word}s`;
-  };
-  const spanRow = (
-    <Row label="Span" setHere={setHere} onInherit={inherit}>
-      <div className="grid grid-cols-2 gap-1.5">
-        <NumberField
-          name="Column span"
-          value={shared(places.map(({ columnSpan }) => Math.min(columnSpan, columns)))}
-          least={1}
-          most={columns}
-          unit={unit(places[0]?.columnSpan ?? 1)}
-          onSet={(columnSpan) => dispatch(spanTiles({ columnSpan }))}
-        />
-        {spans === 'cells' && (
-          <NumberField
-            name="Row span"
-            value={shared(places.map(({ rowSpan }) => rowSpan))}
-            least={1}
-            most={LIMITS.span}
-            unit={places[0]?.rowSpan === 1 ? 'row' : 'rows'}
-            onSet={(rowSpan) => dispatch(spanTiles({ rowSpan }))}
-          />
-        )}
-      </div>
-    </Row>
-  );
   const pinnedAt = pinned && at && (
     <Row label="Pinned at">
       <div className="grid grid-cols-2 gap-1.5">
@@ -103,7 +61,6 @@ export function TilePlace({ tiles }: { tiles: readonly Tile[] }) {
 
   return (
     <Section title="Place">
-      {spans !== 'none' && spanRow}
       {holding && (
         <Row label={holding.label} {...(heldBy !== 'pin' && { setHere: heldHere, onInherit: inheritHeld })}>
           <Segments

@@ -1,10 +1,12 @@
 import { useAppSelector } from '../hooks';
+import { selectIsBegun } from '../fit/selectors';
 import { selectLayout } from '../selectors';
 import { areaBox, boxStyle, type StageSpace } from './space';
 
 /** The holes, hatched; the cells of a grid that holds nothing yet, each by itself. */
 export function Holes({ space }: { space: StageSpace }) {
   const layout = useAppSelector(selectLayout);
+  const isBegun = useAppSelector(selectIsBegun);
   if (layout.tiles.length === 0) {
     const { columns, rows } = layout;
     return rows.flatMap((_, r) =>
@@ -17,6 +19,7 @@ export function Holes({ space }: { space: StageSpace }) {
       )),
     );
   }
+  if (isBegun) return null;
   return layout.coverage.holes.map((hole) => (
     <div
       key={`${hole.column}-${hole.row}`}

@@ -15,6 +15,8 @@ import { Trail } from './Trail';
 import { useSeen } from './useSeen';
 import type { StageSpace } from './space';
 
+/** How high the bar above the page is. */
+const BAR = 38;
 /** Room for the ledges at the page’s left and top, and air at its right and below. */
 const LEFT = 58;
 const TOP = 36;
@@ -33,6 +35,7 @@ function tileUnder(event: DragEvent): string | null {
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
 
+const TileBar = whenShown(() => import('./TileBar').then((file) => file.TileBar));
 const BrushBar = whenShown(() => import('./BrushBar').then((file) => file.BrushBar));
 const GridLines = whenShown(() => import('./GridLines').then((file) => file.GridLines));
 const AreaNames = whenShown(() => import('./GridLines').then((file) => file.AreaNames));
@@ -71,7 +74,7 @@ export function Stage() {
   const height = (isEmpty ? Math.max(EMPTY, whole.blockSize) : whole.blockSize) * scale;
   const x = Math.max(0, (needle - whole.inlineSize) / 2) + origin.x;
   const space: StageSpace = useMemo(() => ({ scale, x, y: origin.y }), [scale, x, origin.y]);
-  const seen = useSeen(scrolled, { scale, top: TOP, height: size?.height ?? 0, tiles: flatCount });
+  const seen = useSeen(scrolled, { scale, top: BAR + TOP, height: size?.height ?? 0, tiles: flatCount });
   const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
   return (
@@ -101,6 +104,13 @@ export function Stage() {
           <BrushBar />
         </Suspense>
       )}
+      <div className="sticky top-0 left-0 z-[135] h-[38px] w-full bg-ground">
+        {scale > 0 && (
+          <Suspense>
+            <TileBar space={space} left={left} />
+          </Suspense>
+        )}
+      </div>
       <Trail />
       <AreasBar />
       {scale > 0 && (

@@ -1,4 +1,4 @@
-import { hasCells, kindTitle, tileName, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
+import { kindTitle, tileName, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
 import { Suspense, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { openSelectedGroup } from '../actions/groups';
@@ -6,6 +6,7 @@ import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
 import { croppingChosen, tilesSelected, toggled } from '../editorSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
+import { TILE_MENU } from '../commands/menus';
 import { interfaceOf } from '../kinds';
 import type { Placed } from '../kinds/kind';
 import { whenShown } from '../../ui/lazily';
@@ -16,7 +17,7 @@ import { boxStyle, type StageSpace } from './space';
 import { useMove } from './useMove';
 import { isSeen, type Seen } from './seen';
 
-const SpanPad = whenShown(() => import('./SpanPad').then((file) => file.SpanPad));
+const CommandMenu = whenShown(() => import('../commands/CommandMenu').then((file) => file.CommandMenu));
 const CropHand = whenShown(() => import('./CropHand').then((file) => file.CropHand));
 const GradientHand = whenShown(() => import('./GradientHand').then((file) => file.GradientHand));
 
@@ -29,23 +30,23 @@ const NONE: readonly Tile[] = [];
 
 export interface TileHandsProps {
   readonly space: StageSpace;
-  readonly withPad?: boolean;
   /** The stretch of the page that is drawn; left out: all of it. */
   readonly seen?: Seen | null;
 }
 
 /** What a pointer and the keyboard take hold of: one button a tile, in reading order. */
-export function TileHands({ space, withPad = true, seen = null }: TileHandsProps) {
+export function TileHands({ space, seen = null }: TileHandsProps) {
   const dispatch = useAppDispatch();
   const view = useAppSelector(selectView);
   const layout = useAppSelector(selectLayout);
   const band = useAppSelector(selectBand);
   const selected = useAppSelector(selectSelected);
-  const { tool, pad, brush, cropping } = useAppSelector((state) => state.editor);
+  const { tool, brush, cropping } = useAppSelector((state) => state.editor);
   const held = new Set(selected.map(({ id }) => id));
   const last = layout.tiles.find(({ id }) => id === selected.at(-1)?.id);
   const only = selected.length === 1 ? selected[0] : undefined;
   const pointing = useRef(false);
+  const [menuAt, setMenuAt] = useState<{ readonly x: number; readonly y: number } | null>(null);
 
   const { bind, moving, ghost } = useMove({
     space,
@@ -99,6 +100,13 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
           if (brush) dispatch(putOn([id]));
           else dispatch(event.shiftKey ? toggled(id) : tilesSelected([id]));
         }}
+        onContextMenu={(event) => {
+          const id = idOf(event.target);
+          if (id === undefined) return;
+          event.preventDefault();
+          if (!held.has(id)) dispatch(tilesSelected([id]));
+          setMenuAt({ x: event.clientX, y: event.clientY });
+        }}
         onDoubleClick={(event) => {
           const tile = view.tiles[idOf(event.target) ?? ''];
           if (tile?.kind === 'group') dispatch(openSelectedGroup());
@@ -139,9 +147,9 @@ export function TileHands({ space, withPad = true, seen = null }: TileHandsProps
         <OnTile tile={only} laidOut={last} space={space} cropping={cropping} />
       )}
       <MovingGhost ref={ghost} space={space} />
-      {last && withPad && pad && tool === 'tiles' && hasCells(band.arrangement.kind) && (
+      {menuAt && (
         <Suspense>
-          <SpanPad laidOut={last} space={space} />
+          <CommandMenu name="Selected tiles" at={menuAt} of={TILE_MENU} onClose={() => setMenuAt(null)} />
         </Suspense>
       )}
     </>

@@ -18,7 +18,7 @@ export function Trail() {
   return (
     <nav
       aria-label="Groups around"
-      className="sticky top-0 left-0 z-[140] flex h-8 w-full items-center gap-1.5 border-b border-hair bg-panel px-4"
+      className="sticky top-[38px] left-0 z-[134] flex h-8 w-full items-center gap-1.5 border-b border-hair bg-panel px-4"
     >
       {steps.map((step, k) => (
         <Fragment key={step.id ?? ''}>

@@ -34,7 +34,7 @@ function open(of: CollectionDocument = start) {
   const compose = composeStore(of);
   render(
     <Provider store={compose.store}>
-      <TileHands space={SPACE} withPad={false} />
+      <TileHands space={SPACE} />
     </Provider>,
   );
   const layout = () => selectLayout(compose.store.getState());

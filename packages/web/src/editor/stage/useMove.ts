@@ -13,7 +13,7 @@ import {
 } from '@noria/core';
 import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
-import { tilesSelected, tilesSelectedBare } from '../editorSlice';
+import { tilesSelected } from '../editorSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
 import { useGrab, type Ask, type Way } from './useGrab';
@@ -71,7 +71,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     const ids = selected.includes(from.id) ? selected : [from.id];
     // In a task of its own: what shows a selected tile takes time, and the drag has begun.
     if (ids.length === 1 && selected[0] !== from.id)
-      window.setTimeout(() => dispatch(tilesSelectedBare([from.id])));
+      window.setTimeout(() => dispatch(tilesSelected([from.id])));
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),

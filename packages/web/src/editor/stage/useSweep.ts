@@ -4,7 +4,7 @@ import { isOutside } from './useGrab';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawCommand, drawTile } from '../actions/tiles';
 import { freshId } from '../actions/freshId';
-import { tilesSelectedBare } from '../editorSlice';
+import { tilesSelected } from '../editorSlice';
 import { tryHere } from '../here';
 import { selectSelected, selectLayout } from '../selectors';
 import { announce } from '../../ui/notices/noticesSlice';
@@ -70,7 +70,7 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
     const inside = sweep.layout.tiles.filter((tile) => meets(tile, box)).map(({ id }) => id);
     const ids = canceled ? sweep.before : [...new Set([...sweep.before, ...inside])];
     const key = ids.join();
-    if (key !== sweep.key) dispatch(tilesSelectedBare(ids));
+    if (key !== sweep.key) dispatch(tilesSelected(ids));
     sweep.key = key;
     if (last && !canceled && ids.length > 0) dispatch(announce(`${ids.length} tiles selected.`));
     setRectangle(last ? null : boxStyle(space, box));

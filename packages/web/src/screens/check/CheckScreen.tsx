@@ -1,5 +1,5 @@
 import { LIMITS, widthsAmiss, type Finding, type FindingKind } from '@noria/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
@@ -8,6 +8,7 @@ import { count } from '../../ui/words';
 import { needleMoved } from '../../editor/editorSlice';
 import { PackedFigure } from '../../editor/fit/PackedFigure';
 import { showFinding } from '../../editor/actions/findings';
+import { askedFor } from '../../editor/fit/fitSlice';
 import { FindingItem } from '../../editor/fit/FindingItem';
 import { fixAll } from '../../editor/fit/actions';
 import { selectIgnored, selectReport, selectSettledFindings } from '../../editor/fit/selectors';
@@ -23,6 +24,7 @@ export function CheckScreen() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const report = useAppSelector(selectReport);
+  useEffect(() => void dispatch(askedFor()), [dispatch]);
   const findings = useAppSelector(selectSettledFindings);
   const ignored = useAppSelector(selectIgnored);
   const trouble = useAppSelector((state) => state.fit.trouble);

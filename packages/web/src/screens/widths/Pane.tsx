@@ -115,8 +115,7 @@ function Hands({ width, scale }: { width: number; scale: number }) {
     <>
       <Ground space={space} left={0} />
       <Holes space={space} />
-      {/* The span pad is larger than most panes. */}
-      <TileHands space={space} withPad={false} />
+      <TileHands space={space} />
     </>
   );
 }
