@@ -65,16 +65,19 @@ test('with Alt a tile lies over another, a layer above it', async ({ page, appli
   await expect(hand(page, 'beds')).toHaveAccessibleName(/at column 6, row 1$/);
 });
 
-test('a duplicate takes free cells, and a new row when there are none; no other tile moves', async ({
+test('a duplicate lies beside its original, is selected and has the focus; no hole comes of it', async ({
   page,
 }) => {
   const before = await stageBoxes(page);
   await hand(page, 'highest').click();
   await page.keyboard.press('Control+d');
-  const { [Object.keys(await stageBoxes(page)).find((id) => !(id in before)) ?? '']: copy, ...others } =
-    await stageBoxes(page);
-  expect(others).toEqual(before);
-  expect(copy?.[1]).toBeGreaterThan(Math.max(...Object.values(before).map(([, y]) => y)));
+  const after = await stageBoxes(page);
+  const id = Object.keys(after).find((each) => !(each in before)) ?? '';
+  const [x, y, width] = after.highest ?? [];
+  expect(after[id]?.[1]).toBe(y);
+  expect(Math.abs((after[id]?.[0] ?? 0) - (x ?? 0) - (width ?? 0))).toBeLessThan(20);
+  await expect(hand(page, id)).toBeFocused();
+  await expect(hand(page, id)).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('tiles are taken by a rectangle, copied and pasted into another collection', async ({
@@ -204,6 +207,7 @@ test('a press on a free cell asks what comes there; Escape in the middle of draw
 }) => {
   await hand(page, 'beds').click();
   await page.keyboard.press('Delete');
+  await page.getByTestId('hole').first().scrollIntoViewIfNeeded();
   const hole = await page.getByTestId('hole').first().boundingBox();
   const [x, y] = [(hole?.x ?? 0) + 12, (hole?.y ?? 0) + 12];
   await page.mouse.move(x, y);

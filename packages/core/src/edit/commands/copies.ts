@@ -17,9 +17,9 @@ import type { Draft } from './draft.js';
 export type FreshId = (tile: Tile) => TileId;
 
 /**
- * Copies a tile with all that is in it, free, with the same spans in every band. It takes the next
- * cells that are free and large enough, so that no other tile of the band moves; a new row when
- * there are none.
+ * Copies a tile with all that is in it, free, with the same spans in every band. It lies beside it: right after it in reading order, or as soon after it as the grid has the
+ * fewest rows, so that no cell stays empty in it for the copy's sake.
+ * @throws RangeError when there is no such band
  */
 export function duplicateTile(
   document: CollectionDocument,
@@ -44,18 +44,19 @@ export function duplicateTile(
   const { arrangement, columns } = found;
   const all = wishesOf(document, found);
   const wishes = all.filter((each) => each !== null);
-  const before = placeInColumns(wishes, columns.length, arrangement.flow);
   const first = document.order.indexOf(original) + 1;
   const { columnSpan, rowSpan } = placeIn(document, tile, band);
   const wish = { columnSpan, rowSpan, column: null, row: null };
-  for (let position = first; position < document.order.length; position++) {
+  const cells = [...wishes, wish].reduce((sum, each) => sum + each.columnSpan * each.rowSpan, 0);
+  let best = { position: document.order.length, rows: Infinity };
+  for (let position = first; position <= document.order.length; position++) {
     const shown = all.slice(0, position).filter((each) => each !== null).length;
-    const after = placeInColumns(wishes.toSpliced(shown, 0, wish), columns.length, arrangement.flow);
-    after.splice(shown, 1);
-    const stays = (k: number) => after[k]?.column === before[k]?.column && after[k]?.row === before[k]?.row;
-    if (before.every((_, k) => stays(k))) return copyAt(position);
+    const areas = placeInColumns(wishes.toSpliced(shown, 0, wish), columns.length, arrangement.flow);
+    const rows = areas.reduce((most, area) => Math.max(most, area.row + area.rowSpan - 1), 0);
+    if (rows < best.rows) best = { position, rows };
+    if (best.rows <= Math.ceil(cells / columns.length)) break;
   }
-  return copyAt(document.order.length);
+  return copyAt(best.position);
 }
 
 export function copied(

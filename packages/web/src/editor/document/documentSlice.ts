@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyPatch, type CollectionDocument, type JsonPatch, type Meeting } from '@noria/core';
+import { applyPatch, difference, type CollectionDocument, type JsonPatch, type Meeting } from '@noria/core';
 
 /** One undoable change, with the way there and back. */
 export interface Step {
@@ -102,6 +102,9 @@ const seamed = (steps: readonly Step[], seam: Seam): readonly Step[] => {
 type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'unsent'> &
   Partial<Pick<DocumentState, 'base' | 'saving' | 'question'>>;
 
+/** Steps that were made in a collection, and the collection as it was then. */
+type Remembered = Pick<DocumentState, 'past' | 'future'> & { readonly document: CollectionDocument };
+
 interface Moved {
   readonly document: CollectionDocument;
   /** The steps as they were made to fit, in the order in which they were gone over, and those that are left. */
@@ -119,6 +122,20 @@ export const documentSlice = createSlice({
       base: payload.document,
       ...payload,
     }),
+    /** The steps of the page before; what changed since they were kept came from elsewhere. */
+    remembered: (
+      state: DocumentState,
+      { payload: { document, past, future } }: PayloadAction<Remembered>,
+    ): DocumentState => {
+      if (!state.document || state.past.length + state.future.length > 0) return state;
+      const seam = { before: document, after: state.document };
+      const isSame = difference(document, state.document).length === 0;
+      return {
+        ...state,
+        past: isSame ? past : seamed(past, seam),
+        future: isSame ? future : seamed(future, seam),
+      };
+    },
     changed: (
       state: DocumentState,
       { payload }: PayloadAction<{ document: CollectionDocument; step: Step }>,
@@ -236,6 +253,7 @@ export const documentSlice = createSlice({
 
 export const {
   opened,
+  remembered,
   changed,
   takenBack,
   undone,

@@ -5,6 +5,7 @@ import { isPassing } from '../../api/problem';
 import { useAppSelector, useAppStore } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/Mark';
+import { keepHistory } from '../saving/history';
 import { open } from '../saving/open';
 import { startEditing } from '../saving/startEditing';
 import { selectIsOpen } from '../document/selectors';
@@ -51,7 +52,14 @@ export function Frame() {
         },
       );
     void attempt();
+    const keep = () => {
+      const { document } = store.getState();
+      if (document.id === id) keepHistory(document);
+    };
+    window.addEventListener('pagehide', keep);
     return () => {
+      keep();
+      window.removeEventListener('pagehide', keep);
       wanted = false;
       window.clearTimeout(timer);
     };

@@ -188,8 +188,8 @@ function DeviceMark({ name, width, x }: DeviceMarkProps) {
       aria-label={`${name}, ${width} px`}
       aria-pressed={isNow}
       title={`${name}: show ${width} px`}
-      className={`absolute z-[4] grid size-6 -translate-x-1/2 place-items-center rounded-s hover:text-copper-ink ${isNow ? 'text-copper-ink' : 'text-faint'}`}
-      style={{ left: x, top: BASE }}
+      className={`absolute z-[4] grid size-6 -translate-x-1/2 place-items-center rounded-s hover:text-copper-ink ${isNow ? 'text-copper-ink' : 'text-water-ink'}`}
+      style={{ left: x, top: BASE - 23 }}
       onClick={() => dispatch(needleMoved(width))}
       onDoubleClick={(event) => event.stopPropagation()}
     >

@@ -2,11 +2,12 @@ import { difference } from '@noria/core';
 import { isPassing, ServerProblem } from '../../api/problem';
 import { readAhead, readCollection } from '../../api/collections';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { opened } from '../document/documentSlice';
+import { opened, remembered } from '../document/documentSlice';
 import { arrivedOrLeft, leftLock, readOrDeleted, sendLeft } from './left';
 import { catchUp } from './join';
 import { dropOutbox, keepBase, keepOutbox, leftOutboxes, type OutboxKey } from './outbox';
 import { alone, thisTab } from '../../api/kept/tab';
+import { takeHistory } from './history';
 import { isSending } from './saver';
 import { onTop, versionOf } from './versions';
 import type { AppThunk } from '../state';
@@ -17,6 +18,14 @@ import type { AppThunk } from '../state';
  * @throws ServerAway, ServerProblem and UnreadableCollection as the reading does
  */
 export const open =
+  (id: string): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(openDocument(id));
+    const kept = takeHistory(id);
+    if (kept) dispatch(remembered(kept));
+  };
+
+const openDocument =
   (id: string): AppThunk<Promise<void>> =>
   (dispatch) =>
     alone(leftLock(id), async () => {

@@ -1,20 +1,26 @@
+import { hasCells } from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { selectIsBegun } from '../fit/selectors';
-import { selectLayout } from '../selectors';
-import { areaBox, boxStyle, type StageSpace } from './space';
+import { selectBand, selectLayout } from '../selectors';
+import { areaBox, boxStyle, withMoreRows, type StageSpace } from './space';
+
+/** So many rows of cells are seen where there is nothing yet. */
+const EMPTY_ROWS = 2;
 
 /** The holes, hatched; the cells of a grid that holds nothing yet, each by itself. */
 export function Holes({ space }: { space: StageSpace }) {
   const layout = useAppSelector(selectLayout);
+  const { arrangement } = useAppSelector(selectBand);
   const isBegun = useAppSelector(selectIsBegun);
   if (layout.tiles.length === 0) {
-    const { columns, rows } = layout;
-    return rows.flatMap((_, r) =>
-      columns.map((__, c) => (
+    if (!hasCells(arrangement.kind)) return null;
+    const tracks = withMoreRows(layout, arrangement, Math.max(0, EMPTY_ROWS - layout.rows.length));
+    return tracks.rows.flatMap((_, r) =>
+      tracks.columns.map((__, c) => (
         <div
           key={`${c} ${r}`}
           className="pointer-events-none absolute rounded-[10px] border border-dashed border-faint/50"
-          style={boxStyle(space, areaBox(layout, { column: c + 1, row: r + 1, columnSpan: 1, rowSpan: 1 }))}
+          style={boxStyle(space, areaBox(tracks, { column: c + 1, row: r + 1, columnSpan: 1, rowSpan: 1 }))}
         />
       )),
     );

@@ -23,7 +23,7 @@ const TOP = 36;
 const RIGHT = 26;
 const BELOW = 150;
 /** How high an empty page stands, so that there is something to begin on. */
-const EMPTY = 360;
+const EMPTY = 384;
 
 /** The tile that a file was dropped on; the hands lie above the tiles. */
 function tileUnder(event: DragEvent): string | null {

@@ -33,7 +33,7 @@ export function TileBar({ space, left }: TileBarProps) {
   const layout = useAppSelector(selectLayout);
   const [tile, ...others] = selected;
   const at = layout.tiles.find(({ id }) => id === tile?.id);
-  if (!tile) return <Hint />;
+  if (!tile) return layout.tiles.length > 0 && <Hint />;
   const x = left + (at ? boxStyle(space, at).left : 0);
   return (
     <div
