@@ -144,7 +144,7 @@ test('a grid read off rows of three, two with halves, three', async ({ page, app
   await hands.press('Enter');
   const { document, holes } = await result(page, application, id);
   expect(document.arrangement.columns).toHaveLength(6);
-  expect(spans(document)).toEqual(['2×2', '2×2', '2×2', '3×2', '3×1', '3×1', '2×2', '2×2', '2×2']);
+  expect(spans(document)).toEqual(['2×1', '2×1', '2×1', '3×2', '3×1', '3×1', '2×1', '2×1', '2×1']);
   expect(holes).toEqual([]);
   await expectDocumented('Rows of three, two, three', hands.actions);
 });

@@ -24,19 +24,17 @@ const track: Check = (value, path, report) => {
 };
 
 const side = number(0, LIMITS.padding, 'A padding');
+const shareRows = oneOf(['share'], 'What rows do with the height');
 const heights: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
   content: {},
-  fixed: { px: number(1, LIMITS.height, 'A height') },
-  screen: { share: number(0.01, 4, 'A share of the screen') },
+  fixed: { px: number(1, LIMITS.height, 'A height'), rows: shareRows },
+  screen: { share: number(0.01, 4, 'A share of the screen'), rows: shareRows },
 };
 const height: Check = (value, path, report) => {
   const kind = isObject(value) ? String(value.kind) : '';
   const known = oneOf(Object.keys(heights), 'The kind of a height');
-  fields({ kind: known, ...(Object.hasOwn(heights, kind) && heights[kind]) }, 'A height')(
-    value,
-    path,
-    report,
-  );
+  const own = Object.hasOwn(heights, kind) ? heights[kind] : {};
+  fields({ kind: known, ...own }, 'A height', ['rows'])(value, path, report);
 };
 
 /** A line a row, names with blanks between, every area a rectangle. */

@@ -13,8 +13,13 @@ export type Padding = FourSides;
 /** How high a grid is: by its content, so many px, or at least a share of the screen (0 to 4). */
 export type GridHeight =
   | { readonly kind: 'content' }
-  | { readonly kind: 'fixed'; readonly px: number }
-  | { readonly kind: 'screen'; readonly share: number };
+  | ({ readonly kind: 'fixed'; readonly px: number } & SharedRows)
+  | ({ readonly kind: 'screen'; readonly share: number } & SharedRows);
+
+interface SharedRows {
+  /** Rows share the height, each in proportion to its px. Left out: they keep their sizes. */
+  readonly rows?: 'share';
+}
 
 /**
  * `bento`: an explicit grid whose tiles span columns and rows. `fluid`: as many even columns as fit,

@@ -3,6 +3,7 @@ import { px } from '../../engine/css/units.js';
 import { placeIn } from '../../document/bands.js';
 import { pictureOf } from '../../document/card.js';
 import { frameCss, stackCss } from './css.js';
+import { rowSizesOf } from './rowSizes.js';
 import { heldCss, SQUARE_ROWS, squares, WHOLE_SQUARES } from './squares.js';
 import type { CssInput, LevelCss } from '../kind.js';
 import type { Declarations } from '../../engine/css/rule.js';
@@ -39,7 +40,7 @@ export function gridCss(
           ...stackCss(document, tile, place),
         };
   }
-  const { rows } = arrangement;
+  const { rows, autoRows } = rowSizesOf(arrangement);
   return {
     grid: {
       display: 'grid',
@@ -49,7 +50,7 @@ export function gridCss(
         ? SQUARE_ROWS
         : {
             'grid-template-rows': rows.length > 0 ? trackList(rows) : 'none',
-            'grid-auto-rows': trackCss(arrangement.autoRows),
+            'grid-auto-rows': trackCss(autoRows),
           }),
       'grid-auto-flow': arrangement.flow === 'dense' ? 'row dense' : 'row',
       ...frameCss(arrangement),

@@ -1,3 +1,4 @@
+import { rowSizesOf } from './rowSizes.js';
 import { displays } from '../../engine/box/displays.js';
 import { percent } from '../../engine/css/length.js';
 import { isIntrinsic, parseTrackSize } from '../../engine/css/trackSize.js';
@@ -33,7 +34,8 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
   const areas = all.filter((area) => !isHidden(area));
   const looks = documentIn(document, band.index);
   const count = rowCount(arrangement, areas, mapped);
-  const rows = Array.from({ length: count }, (_, k) => arrangement.rows[k] ?? arrangement.autoRows);
+  const sizes = rowSizesOf(arrangement);
+  const rows = Array.from({ length: count }, (_, k) => sizes.rows[k] ?? sizes.autoRows);
   const isHigh = arrangement.height?.kind === 'fixed';
   const asks =
     !isSquare &&

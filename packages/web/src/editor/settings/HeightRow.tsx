@@ -20,8 +20,17 @@ export function HeightRow({ inherited }: { inherited: { setHere: boolean; onInhe
   const height: GridHeight = arrangement.height ?? { kind: 'content' };
   const command = (next: GridHeight) => setArrangement({ height: next }, index, setFor);
   const next = (kind: GridHeight['kind']): GridHeight => {
-    if (kind === 'fixed') return { kind, px: Math.max(1, Math.round(layout.blockSize)) };
-    return kind === 'screen' ? { kind, share: 1 } : { kind };
+    if (kind === 'content') return { kind };
+    // What is chosen now goes on with the rows as they are; at first they share the height.
+    const rows = height.kind === 'content' || height.rows === 'share' ? ({ rows: 'share' } as const) : {};
+    return kind === 'fixed'
+      ? { kind, px: Math.max(1, Math.round(layout.blockSize)), ...rows }
+      : { kind, share: 1, ...rows };
+  };
+  const share = (does: 'share' | 'keep'): GridHeight => {
+    if (height.kind === 'content') return height;
+    const { rows: _, ...rest } = height;
+    return does === 'share' ? { ...rest, rows: 'share' } : rest;
   };
   return (
     <Row label={FIELD.label} {...inherited}>
@@ -37,7 +46,7 @@ export function HeightRow({ inherited }: { inherited: { setHere: boolean; onInhe
             name="Fixed height"
             value={height.px}
             basis={layout.blockSize}
-            command={(px) => command({ kind: 'fixed', px })}
+            command={(px) => command({ ...height, px })}
           />
         )}
         {height.kind === 'screen' && (
@@ -45,7 +54,18 @@ export function HeightRow({ inherited }: { inherited: { setHere: boolean; onInhe
             field={SHARE}
             name="Minimum height"
             value={Math.round(height.share * 100)}
-            command={(percent) => command({ kind: 'screen', share: percent / 100 })}
+            command={(percent) => command({ ...height, share: percent / 100 })}
+          />
+        )}
+        {height.kind !== 'content' && (
+          <Segments
+            name="Rows of the height"
+            value={height.rows === 'share' ? 'share' : 'keep'}
+            choices={[
+              { value: 'share', label: 'Rows share it' },
+              { value: 'keep', label: 'Keep sizes' },
+            ]}
+            onChoose={(does) => dispatch(runHere(FIELD.label, command(share(does))))}
           />
         )}
       </div>

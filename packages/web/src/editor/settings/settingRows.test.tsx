@@ -64,7 +64,7 @@ describe('of the arrangement', () => {
   test.each<[string, string, object]>([
     ['Flow', 'Sparse', { flow: 'sparse' }],
     ['Cells', 'Square', { cells: 'square' }],
-    ['Height', 'Screen', { height: { kind: 'screen', share: 1 } }],
+    ['Height', 'Screen', { height: { kind: 'screen', share: 1, rows: 'share' } }],
   ])('“%s” is set to “%s”, as one step of its name', (label, word, arrangement) => {
     const { document, last } = open();
     choose(label, word);
