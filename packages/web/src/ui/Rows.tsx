@@ -1,12 +1,27 @@
 import { createContext, use, useId, useMemo, type ReactNode } from 'react';
 
+const EVERYWHERE = 'This can’t be set for one band: it holds at all widths.';
+
+interface SectionProps {
+  readonly title: string;
+  /** Whether all of it holds at all widths although this band is what is set otherwise. */
+  readonly atAllWidths?: boolean;
+  readonly children: ReactNode;
+}
+
 /** A part of the settings by its name, with its rows. */
-export function Section({ title, children }: { title: string; children: ReactNode }) {
+export function Section({ title, atAllWidths = false, children }: SectionProps) {
   return (
     <section className="grid gap-0.5">
-      <h3 className="mb-1.5 flex items-center gap-2 text-sm font-semibold after:h-px after:flex-1 after:bg-hair">
-        {title}
-      </h3>
+      <div className="mb-1.5 flex items-center gap-2">
+        <h3 className="text-sm font-semibold">{title}</h3>
+        <span className="h-px flex-1 bg-hair" />
+        {atAllWidths && (
+          <span className="text-xs text-faint" title={EVERYWHERE}>
+            all widths
+          </span>
+        )}
+      </div>
       {children}
     </section>
   );
@@ -20,6 +35,14 @@ export const Columns = ({ children }: { children: ReactNode }) => (
 /** Sections that stay below one another. */
 export const Column = ({ children }: { children: ReactNode }) => (
   <div className="grid min-w-0 content-start gap-[15px]">{children}</div>
+);
+
+/** Whether what rows set holds at all widths although this band is what is set otherwise. */
+const Everywhere = createContext(false);
+
+/** Rows whose values hold at all widths, and say so where one might think of this band alone. */
+export const AtAllWidths = ({ when, children }: { when: boolean; children: ReactNode }) => (
+  <Everywhere value={when}>{children}</Everywhere>
 );
 
 /** The label of the row that a control stands in. */
@@ -53,6 +76,7 @@ export interface RowProps {
 
 export function Row({ label, help, setHere = false, reset, onInherit, children }: RowProps) {
   const id = useId();
+  const isEverywhere = use(Everywhere);
   const named = useMemo(() => ({ control: `${id}control`, label: `${id}label` }), [id]);
   return (
     <div className="relative grid min-h-7 grid-cols-[84px_minmax(0,1fr)] items-center gap-2">
@@ -68,16 +92,23 @@ export function Row({ label, help, setHere = false, reset, onInherit, children }
       {label === '' ? (
         <span />
       ) : (
-        <label
-          id={named.label}
-          htmlFor={named.control}
-          title={help}
-          className="text-sm text-soft"
-          // A group of words is no field that a label leads to by itself.
-          onClick={() => document.getElementById(named.control)?.focus()}
-        >
-          {label}
-        </label>
+        <span className="min-w-0 leading-tight">
+          <label
+            id={named.label}
+            htmlFor={named.control}
+            title={help}
+            className="text-sm text-soft"
+            // A group of words is no field that a label leads to by itself.
+            onClick={() => document.getElementById(named.control)?.focus()}
+          >
+            {label}
+          </label>
+          {isEverywhere && (
+            <span className="block text-[10px] whitespace-nowrap text-faint" title={EVERYWHERE}>
+              all widths
+            </span>
+          )}
+        </span>
       )}
       <RowLabel value={label === '' ? null : named}>{children}</RowLabel>
     </div>

@@ -5,8 +5,9 @@ import { act, cleanup, fireEvent, render, screen, within } from '@testing-librar
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { composeStore, stats } from '../../testing/composeStore';
-import { tilesSelected } from '../editorSlice';
-import { mainWords } from '@noria/core';
+import { needleMoved, setForChosen, tilesSelected } from '../editorSlice';
+import { run } from '../document/run';
+import { addBreakpoint, mainWords } from '@noria/core';
 import { selectLayout, selectView } from '../selectors';
 import { Settings } from './Settings';
 
@@ -100,4 +101,18 @@ test('the span pad says what a span would leave, shows it, and sets it in one pr
   act(() => void fireEvent.click(two));
   expect(selectView(store.getState()).tiles.t1?.place).toMatchObject({ columnSpan: 2, rowSpan: 2 });
   expect(store.getState().document.past).toHaveLength(1);
+});
+
+test('what can’t be set for a narrower band alone says that it holds at all widths', () => {
+  const { store } = settingsOfTheFirst();
+  expect(screen.queryByText('all widths')).toBeNull();
+  act(() => {
+    store.dispatch(run('Add breakpoint', addBreakpoint('narrow', 640)));
+    store.dispatch(needleMoved(500));
+  });
+  const rows = screen.getAllByText('all widths').map((each) => each.parentElement?.firstChild?.textContent);
+  expect(rows).toEqual(expect.arrayContaining(['Content', 'Fill', 'Text colour', 'Motion']));
+  for (const ofTheBand of ['Span', 'Align', 'Across', 'Visibility']) expect(rows).not.toContain(ofTheBand);
+  act(() => void store.dispatch(setForChosen('all')));
+  expect(screen.queryByText('all widths')).toBeNull();
 });

@@ -13,6 +13,7 @@ import { PartRows } from '../parts/PartRows';
 import { selectView } from '../selectors';
 import { partsOfAll } from './partsOfAll';
 import { sameTiles } from './sameTiles';
+import { useEverywhere } from './useEverywhere';
 import { shared } from './shared';
 
 /** What is in the selected tiles; words take effect while they are typed, for all that have such a part. */
@@ -20,12 +21,13 @@ export const TileContent = memo(function TileContent({ tiles }: { tiles: readonl
   const [tile] = tiles;
   const ids = tiles.map(({ id }) => id);
   const isOne = tiles.length === 1;
+  const everywhere = useEverywhere();
   const dispatch = useAppDispatch();
   const called = useAppSelector((state) => tileName({ ...tile, name: '' }, selectView(state)));
   const lead = (address: string) =>
     dispatch(runHere(TILE.link.label, setTile(ids, { link: address || undefined })));
   return (
-    <Section title="Content">
+    <Section title="Content" atAllWidths={everywhere}>
       {tile.kind === 'card' &&
         partsOfAll(tiles).map(({ part, differs }) => (
           <PartRows
@@ -55,7 +57,9 @@ export const TileContent = memo(function TileContent({ tiles }: { tiles: readonl
               dispatch(
                 runHere(
                   TILE.name.label,
-                  setTile([tile.id], { name: value.trim() === '' ? undefined : value.slice(0, LIMITS.name) }),
+                  setTile([tile.id], {
+                    name: value.trim() === '' ? undefined : value.slice(0, LIMITS.name),
+                  }),
                   `${tile.id} name`,
                 ),
               )

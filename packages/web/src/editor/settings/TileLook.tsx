@@ -1,7 +1,7 @@
 import { contrastIn, flows, takesTextColour, type Tile, type TileLook as TileLooks } from '@noria/core';
 import { memo } from 'react';
 import { useAppSelector } from '../hooks';
-import { Section } from '../../ui/Rows';
+import { AtAllWidths, Section } from '../../ui/Rows';
 import type { ChoiceField } from '../fields/field';
 import { LOOK } from '../fields/fields';
 import { selectShared } from '../selectors';
@@ -16,6 +16,7 @@ import { useLook, type Look } from './look/useLook';
 import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
 import { useBandLook } from './useBandLook';
+import { useEverywhere } from './useEverywhere';
 
 type Laid = 'spread' | 'align' | 'direction' | 'writingDirection';
 
@@ -57,13 +58,16 @@ function BandChoice<F extends Laid>({ of, look }: BandChoiceProps<F>) {
 export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
   const document = useAppSelector(selectShared);
   const look = useLook(tiles);
+  const everywhere = useEverywhere();
   const hasFlow = tiles.some(flows);
   const hasWords = tiles.some(takesTextColour);
   return (
     <Section title="Look">
-      <FillRows look={look} />
-      {hasWords && <TextColourRow look={look} ratio={contrastIn(document, tiles[0])} />}
-      <RecipeRows tiles={tiles} />
+      <AtAllWidths when={everywhere}>
+        <FillRows look={look} />
+        {hasWords && <TextColourRow look={look} ratio={contrastIn(document, tiles[0])} />}
+        <RecipeRows tiles={tiles} />
+      </AtAllWidths>
       {hasFlow && (
         <>
           {(['spread', 'align', 'direction', 'writingDirection'] as const).map((of) => (
@@ -72,9 +76,11 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
           <TypeRows look={look} />
         </>
       )}
-      <PaddingRows look={look} hasFlow={hasFlow} />
-      <EdgeRows look={look} />
-      <ShadowRows look={look} />
+      <AtAllWidths when={everywhere}>
+        <PaddingRows look={look} hasFlow={hasFlow} />
+        <EdgeRows look={look} />
+        <ShadowRows look={look} />
+      </AtAllWidths>
     </Section>
   );
 }, sameTiles);

@@ -3,12 +3,13 @@ import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Fold } from '../../../ui/Fold';
-import { Row } from '../../../ui/Rows';
+import { AtAllWidths, Row } from '../../../ui/Rows';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
 import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { useBandLook } from '../useBandLook';
+import { useEverywhere } from '../useEverywhere';
 import type { Look } from './useLook';
 
 type Role = 'heading' | 'body';
@@ -32,6 +33,7 @@ export function TypeRows({ look }: { look: Look }) {
 }
 
 function RoleRows({ look, role, title }: { look: Look; role: Role; title: string }) {
+  const everywhere = useEverywhere();
   const view = useAppSelector(selectShared);
   const own = FIELDS.filter((field) => look.look[`${role}${field}`] !== undefined);
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
@@ -42,13 +44,15 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
   );
   return (
     <Fold title={title} says={own.length > 0 ? `${own.length} set` : 'as the collection'}>
-      <Row label="Family">
-        <Choice
-          value={family}
-          choices={(Object.keys(FAMILIES) as FamilyName[]).map((name) => ({ value: name, label: name }))}
-          onChoose={(name) => look.set(LOOK[`${role}Family`].label, { [`${role}Family`]: name })}
-        />
-      </Row>
+      <AtAllWidths when={everywhere}>
+        <Row label="Family">
+          <Choice
+            value={family}
+            choices={(Object.keys(FAMILIES) as FamilyName[]).map((name) => ({ value: name, label: name }))}
+            onChoose={(name) => look.set(LOOK[`${role}Family`].label, { [`${role}Family`]: name })}
+          />
+        </Row>
+      </AtAllWidths>
       <TypeSizeFields
         field={{ ...LOOK[`${role}Size`], label: 'Size' }}
         value={sizes.value ?? size}
@@ -57,48 +61,50 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
         setHere={sizes.setHere}
         onInherit={sizes.inherit}
       />
-      <Row label="Weight">
-        <div className="grid grid-cols-2 gap-1">
-          <SetNumber
-            field={LOOK[`${role}Weight`]}
-            name={null}
-            value={look.look[`${role}Weight`] ?? USUAL[role].weight}
-            by={10}
-            command={(weight) => look.command({ [`${role}Weight`]: weight })}
-          />
-          <SetNumber
-            field={LOOK[`${role}LineHeight`]}
-            value={look.look[`${role}LineHeight`] ?? USUAL[role].lineHeight}
-            whole={false}
-            by={0.05}
-            command={(lineHeight) => look.command({ [`${role}LineHeight`]: lineHeight })}
-          />
-        </div>
-      </Row>
-      <Row label="Spacing" help="Letter spacing">
-        <div className="grid grid-cols-2 gap-1">
-          <SetNumber
-            field={LOOK[`${role}LetterSpacing`]}
-            name={null}
-            value={look.look[`${role}LetterSpacing`] ?? USUAL[role].letterSpacing}
-            whole={false}
-            by={0.005}
-            command={(letterSpacing) =>
-              look.command({ [`${role}LetterSpacing`]: Number(letterSpacing.toFixed(3)) })
-            }
-          />
-          {own.length > 0 && (
-            <Button
-              className="h-[26px]! justify-center"
-              onClick={() =>
-                look.set(title, Object.fromEntries(own.map((field) => [`${role}${field}`, undefined])))
+      <AtAllWidths when={everywhere}>
+        <Row label="Weight">
+          <div className="grid grid-cols-2 gap-1">
+            <SetNumber
+              field={LOOK[`${role}Weight`]}
+              name={null}
+              value={look.look[`${role}Weight`] ?? USUAL[role].weight}
+              by={10}
+              command={(weight) => look.command({ [`${role}Weight`]: weight })}
+            />
+            <SetNumber
+              field={LOOK[`${role}LineHeight`]}
+              value={look.look[`${role}LineHeight`] ?? USUAL[role].lineHeight}
+              whole={false}
+              by={0.05}
+              command={(lineHeight) => look.command({ [`${role}LineHeight`]: lineHeight })}
+            />
+          </div>
+        </Row>
+        <Row label="Spacing" help="Letter spacing">
+          <div className="grid grid-cols-2 gap-1">
+            <SetNumber
+              field={LOOK[`${role}LetterSpacing`]}
+              name={null}
+              value={look.look[`${role}LetterSpacing`] ?? USUAL[role].letterSpacing}
+              whole={false}
+              by={0.005}
+              command={(letterSpacing) =>
+                look.command({ [`${role}LetterSpacing`]: Number(letterSpacing.toFixed(3)) })
               }
-            >
-              Inherit all
-            </Button>
-          )}
-        </div>
-      </Row>
+            />
+            {own.length > 0 && (
+              <Button
+                className="h-[26px]! justify-center"
+                onClick={() =>
+                  look.set(title, Object.fromEntries(own.map((field) => [`${role}${field}`, undefined])))
+                }
+              >
+                Inherit all
+              </Button>
+            )}
+          </div>
+        </Row>
+      </AtAllWidths>
     </Fold>
   );
 }
