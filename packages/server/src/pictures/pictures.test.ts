@@ -197,7 +197,7 @@ describe('pictures', () => {
       { name: 'Beds', tiles: ['0 of something'] },
     ]);
     const refused = await http().delete(`${pictures}/${hash}`).expect(409);
-    expect(body(refused).detail).toBe('It was not deleted: it is shown in “Beds” (Stat).');
+    expect(body(refused).detail).toBe('It was not deleted: it is shown in “Beds” (0 of something).');
     await http().delete(`${pictures}/${hash}?evenUsed=true`).expect(204);
     await http().get(`${pictures}/${hash}`).expect(404);
     // Other changes of the collection are saved nevertheless.
