@@ -1,4 +1,4 @@
-import type { Transfer } from '@noria/core';
+import { tileName, type Transfer } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { Segments } from '../../ui/Segments';
@@ -20,13 +20,9 @@ export function BrushBar() {
   const from = brush && view.tiles[brush.from];
   if (!brush || !from) return null;
   return (
-    <div
-      role="toolbar"
-      aria-label="Copy to tiles"
-      className="sticky top-2 left-0 z-[130] mx-auto flex w-fit items-center gap-3 rounded-m bg-raised px-3 py-1.5 shadow-float"
-    >
+    <div role="toolbar" aria-label="Copy to tiles" className="mx-auto flex h-full w-fit items-center gap-3">
       <span className="whitespace-nowrap">
-        From <b className="font-semibold">{from.name}</b>
+        From <b className="font-semibold">{tileName(from, view)}</b>
       </span>
       <div className="w-[230px]">
         <Segments

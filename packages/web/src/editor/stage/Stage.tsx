@@ -99,20 +99,18 @@ export function Stage() {
       }}
     >
       <h1 className="sr-only">Compose {collection.name}</h1>
-      {brush && (
-        <Suspense>
-          <BrushBar />
-        </Suspense>
-      )}
       <div className="sticky top-0 left-0 z-[135] h-[38px] w-full bg-ground">
-        {scale > 0 && (
-          <Suspense>
-            <TileBar space={space} left={left} />
-          </Suspense>
-        )}
+        <Suspense>
+          {brush ? (
+            <BrushBar />
+          ) : tool === 'areas' ? (
+            <AreasBar />
+          ) : (
+            scale > 0 && <TileBar space={space} left={left} />
+          )}
+        </Suspense>
       </div>
       <Trail />
-      <AreasBar />
       {scale > 0 && (
         <div
           style={{ width: left + needle * scale, height: TOP + height + BELOW }}
