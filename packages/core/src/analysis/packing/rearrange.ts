@@ -1,3 +1,4 @@
+import { firstFrom } from '../../geometry/firstFrom.js';
 import { cellsOf, rowCountOf, wishesOf } from '../../arrangements/cells.js';
 import { placeIn } from '../../document/bands.js';
 import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInColumns.js';
@@ -264,17 +265,6 @@ function movedTo(flow: Flow, at: number, moving: ReadonlySet<TileId>, cell: Pin)
     .slice(0, TRIES);
   const position = nearest.find((each) => works(flow, orderAt(each), at, cell));
   return position === undefined ? null : orderAt(position);
-}
-
-/** The first of so many numbers from 0 for which something holds that holds from there on. */
-function firstFrom(count: number, holds: (k: number) => boolean): number {
-  let [low, high] = [0, count];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (holds(middle)) high = middle;
-    else low = middle + 1;
-  }
-  return low;
 }
 
 /** An order in which the others are packed around the tile at the cell; null where none works. */

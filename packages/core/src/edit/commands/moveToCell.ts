@@ -1,3 +1,4 @@
+import { firstFrom } from '../../geometry/firstFrom.js';
 import { placeIn } from '../../document/bands.js';
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
 import { cellsOf, wishesOf } from '../../arrangements/cells.js';
@@ -92,17 +93,6 @@ function positionOf(wishes: readonly (PlacementItem | null)[], from: number, pos
     if (others[k] && shown++ === position) return k;
   }
   return others.length;
-}
-
-/** The first of so many numbers from 0 for which something holds that holds from there on. */
-function firstFrom(count: number, holds: (k: number) => boolean): number {
-  let [low, high] = [0, count];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (holds(middle)) high = middle;
-    else low = middle + 1;
-  }
-  return low;
 }
 
 const isBefore = (a: Pin, b: Pin) => a.row < b.row || (a.row === b.row && a.column < b.column);
