@@ -6,7 +6,7 @@ import { setPin, setSpan, type SetFor } from '../../edit/commands/place.js';
 import { bandsOf } from '../../document/bands.js';
 import type { Command } from '../../edit/patch/change.js';
 import { plainTrackSize } from '../../engine/css/trackSize.js';
-import type { Arrangement, CollectionDocument, TileId, TrackSize } from '../../document/types.js';
+import type { Arrangement, TileId, TrackSize } from '../../document/types.js';
 import type { Span } from './fillCells.js';
 
 /** A design read as one regular grid. */
@@ -110,7 +110,7 @@ export interface ApplyDesign {
 export function applyDesign({ grid, band, setFor, freshIds, what }: ApplyDesign): Command {
   return (draft) => {
     const columns = Array.from({ length: grid.columns }, () => '1fr');
-    const arrangement = bandsOf(draft as CollectionDocument)[band]?.arrangement ?? draft.arrangement;
+    const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
     setArrangement({ columns, rows: rowSizes(grid, arrangement), flow: 'dense' }, band, setFor)(draft);
     freshIds
       .slice(0, Math.max(0, grid.spans.length - draft.order.length))
