@@ -12,16 +12,18 @@ interface SectionProps {
 /** A part of the settings by its name, with its rows. */
 export function Section({ title, atAllWidths = false, children }: SectionProps) {
   return (
-    <section className="grid gap-0.5">
-      <div className="mb-1.5 flex items-center gap-2">
-        <h3 className="text-sm font-semibold">{title}</h3>
-        <span className="h-px flex-1 bg-hair" />
-        {atAllWidths && (
-          <span className="text-xs text-faint" title={EVERYWHERE}>
-            all widths
-          </span>
-        )}
-      </div>
+    <section className="relative grid gap-0.5">
+      <h3 className="mb-1.5 flex items-center gap-2 text-sm font-semibold after:h-px after:flex-1 after:bg-hair">
+        {title}
+      </h3>
+      {atAllWidths && (
+        <span
+          className="absolute top-0 right-0 bg-panel pl-2 text-xs leading-5 text-faint"
+          title={EVERYWHERE}
+        >
+          all widths
+        </span>
+      )}
       {children}
     </section>
   );

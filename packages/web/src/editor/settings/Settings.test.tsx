@@ -110,7 +110,9 @@ test('what can’t be set for a narrower band alone says that it holds at all wi
     store.dispatch(run('Add breakpoint', addBreakpoint('narrow', 640)));
     store.dispatch(needleMoved(500));
   });
-  const rows = screen.getAllByText('all widths').map((each) => each.parentElement?.firstChild?.textContent);
+  const rows = screen
+    .getAllByText('all widths')
+    .map((each) => each.parentElement?.firstElementChild?.textContent);
   expect(rows).toEqual(expect.arrayContaining(['Content', 'Fill', 'Text colour', 'Motion']));
   for (const ofTheBand of ['Span', 'Align', 'Across', 'Visibility']) expect(rows).not.toContain(ofTheBand);
   act(() => void store.dispatch(setForChosen('all')));
