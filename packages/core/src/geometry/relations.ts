@@ -15,3 +15,14 @@ export const areasMeet = (a: GridArea, b: GridArea): boolean => acrossRows(a, b)
 export const areasTouch = (a: GridArea, b: GridArea): boolean =>
   (acrossRows(a, b) && (a.column + a.columnSpan === b.column || b.column + b.columnSpan === a.column)) ||
   (acrossColumns(a, b) && (a.row + a.rowSpan === b.row || b.row + b.rowSpan === a.row));
+
+/** A cell by its lines, 1-based. */
+type Cell = Pick<GridArea, 'column' | 'row'>;
+
+/** Whether an area has a cell. */
+export const hasCell = (area: GridArea, { column, row }: Cell): boolean =>
+  areasMeet(area, { column, row, columnSpan: 1, rowSpan: 1 });
+
+/** Whether a cell comes before another one, row by row. */
+export const isBefore = (a: Cell, b: Cell): boolean =>
+  a.row < b.row || (a.row === b.row && a.column < b.column);

@@ -3,7 +3,8 @@ import { cellsOf, rowCountOf, wishesOf } from '../../arrangements/cells.js';
 import { placeIn } from '../../document/bands.js';
 import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInColumns.js';
 import { coverage } from '../../geometry/coverage.js';
-import { areaIn, areaMap } from '../../arrangements/bento/areaMap.js';
+import { areaAt } from '../../arrangements/bento/areaMap.js';
+import { hasCell, isBefore } from '../../geometry/relations.js';
 import { assignArea } from '../../edit/commands/areas.js';
 import { moveByCells } from '../../edit/commands/moveToCell.js';
 import { setOrder } from '../../edit/commands/place.js';
@@ -99,11 +100,11 @@ function movedBeside(flow: Flow, at: number, moving: ReadonlySet<TileId>, cell: 
   const { rest, together } = split(flow, at, moving);
   const now = flow.ids.map((_, k) => k);
   const { areas } = placed(flow, now);
-  const there = rest.findIndex((k) => contains(areas[k] as GridArea, cell));
+  const there = rest.findIndex((k) => hasCell(areas[k] as GridArea, cell));
   const positions = there === -1 ? [rest.length] : [there, there + 1];
   return (
     positions
-      .map((position) => [...rest.slice(0, position), ...together, ...rest.slice(position)])
+      .map((position) => putAt(rest, together, position))
       .filter((order) => !sameOrder(order, now) && placed(flow, order).empty <= flow.empty)
       .sort((a, b) => awayFrom(flow, a, at, cell) - awayFrom(flow, b, at, cell))[0] ?? null
   );
@@ -122,12 +123,8 @@ function toArea(
   from: string | null,
   cell: Pin,
 ): Rearranged {
-  const names = [...(areaMap(band.arrangement)?.areas.keys() ?? [])];
-  const to = names.find((name) => {
-    const area = areaIn(band.arrangement, name);
-    return area !== null && contains(area, cell);
-  });
-  if (from === null || to === undefined || to === from) return STAYS;
+  const to = areaAt(band.arrangement, cell);
+  if (from === null || to === null || to === from) return STAYS;
   const there = document.order.filter(
     (id) => placeIn(document, document.tiles[id] as Tile, band.index).area === to,
   );
@@ -139,9 +136,6 @@ function toArea(
     },
   };
 }
-
-const contains = ({ column, row, columnSpan, rowSpan }: GridArea, cell: Pin) =>
-  cell.column >= column && cell.column < column + columnSpan && cell.row >= row && cell.row < row + rowSpan;
 
 /** Pinned tiles are pinned elsewhere; what flows is packed around them where that leaves fewer holes. */
 function pinnedElsewhere(
@@ -243,14 +237,16 @@ const split = (flow: Flow, at: number, moving: ReadonlySet<TileId>) => {
   return { rest: all.filter((k) => !isMoving(k)), together: all.filter(isMoving) };
 };
 
+const putAt = (rest: Order, together: Order, position: number): Order => [
+  ...rest.slice(0, position),
+  ...together,
+  ...rest.slice(position),
+];
+
 /** An order in which only those that move have another place in it; null where none works. */
 function movedTo(flow: Flow, at: number, moving: ReadonlySet<TileId>, cell: Pin): Order | null {
   const { rest, together } = split(flow, at, moving);
-  const orderAt = (position: number): Order => [
-    ...rest.slice(0, position),
-    ...together,
-    ...rest.slice(position),
-  ];
+  const orderAt = (position: number) => putAt(rest, together, position);
   const lies = (position: number): Pin => {
     const order = orderAt(position);
     return placed(flow, order).areas[order.indexOf(at)] as GridArea;
@@ -272,7 +268,11 @@ function packedAround(flow: Flow, at: number, moving: ReadonlySet<TileId>, cell:
   if (flow.ids.length > MOST_PACKED) return null;
   const { rest, together } = split(flow, at, moving);
   const now = rest.filter((k) => k < at).length;
-  const others = [...rest.slice(0, now), ...together.filter((k) => k !== at), ...rest.slice(now)];
+  const others = putAt(
+    rest,
+    together.filter((k) => k !== at),
+    now,
+  );
   const wish = { ...(flow.wishes[at] as PlacementItem), ...cell };
   const order = packed(flow, others, { at, wish });
   return order && works(flow, order, at, cell) ? order : null;
@@ -303,10 +303,8 @@ function packed(
   const items = [...order.map((k) => flow.wishes[k] as PlacementItem), held.wish, ...flow.held];
   const areas = placeInColumns(items, flow.columns, 'dense');
   const before = order.filter((_, n) => isBefore(areas[n] as GridArea, held.wish as Pin)).length;
-  return [...order.slice(0, before), held.at, ...order.slice(before)];
+  return putAt(order, [held.at], before);
 }
-
-const isBefore = (a: Pin, b: Pin) => a.row < b.row || (a.row === b.row && a.column < b.column);
 
 /**
  * The order in which tiles are seen, where that lays them out alike: dense flow may show a tile before one

@@ -1,5 +1,6 @@
 import { parseAreas } from '../../engine/css/parseTracks.js';
 import { whileSame } from '../../memo.js';
+import { hasCell } from '../../geometry/relations.js';
 import type { AreaMap } from '../../engine/box/style.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { Arrangement } from '../../document/types.js';
@@ -23,6 +24,15 @@ export function areaMap(arrangement: Pick<Arrangement, 'areas' | 'columns'>): Ar
   const { areas, columns } = arrangement;
   if (!areas || areas.length === 0) return null;
   return parsed(areas, [columns.length], () => parseAreas(mapRows(arrangement).map((row) => row.join(' '))));
+}
+
+/** The name of the area that a cell belongs to, 1-based; null where it belongs to none. */
+export function areaAt(
+  arrangement: Pick<Arrangement, 'areas' | 'columns'>,
+  cell: Pick<GridArea, 'column' | 'row'>,
+): string | null {
+  const names = [...(areaMap(arrangement)?.areas.keys() ?? [])];
+  return names.find((name) => hasCell(areaIn(arrangement, name) as GridArea, cell)) ?? null;
 }
 
 /** The cells of a named area; null when the map has none of that name. */

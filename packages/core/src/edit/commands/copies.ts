@@ -13,6 +13,9 @@ import { FORMAT_VERSION } from '../../document/types.js';
 import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 import type { Draft } from './draft.js';
 
+/** A copy comes so many positions after its original at most. */
+const FURTHEST = 60;
+
 /** Gives a new id for a copy of a tile. */
 export type FreshId = (tile: Tile) => TileId;
 
@@ -48,8 +51,9 @@ export function duplicateTile(
   const { columnSpan, rowSpan } = placeIn(document, tile, band);
   const wish = { columnSpan, rowSpan, column: null, row: null };
   const cells = [...wishes, wish].reduce((sum, each) => sum + each.columnSpan * each.rowSpan, 0);
-  let best = { position: document.order.length, rows: Infinity };
-  for (let position = first; position <= document.order.length; position++) {
+  let best = { position: first, rows: Infinity };
+  const last = Math.min(document.order.length, first + FURTHEST);
+  for (let position = first; position <= last; position++) {
     const shown = all.slice(0, position).filter((each) => each !== null).length;
     const areas = placeInColumns(wishes.toSpliced(shown, 0, wish), columns.length, arrangement.flow);
     const rows = areas.reduce((most, area) => Math.max(most, area.row + area.rowSpan - 1), 0);

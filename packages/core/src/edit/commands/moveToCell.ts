@@ -3,7 +3,7 @@ import { placeIn } from '../../document/bands.js';
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
 import { cellsOf, wishesOf } from '../../arrangements/cells.js';
 import { kindOf } from '../../arrangements/index.js';
-import { areasMeet } from '../../geometry/relations.js';
+import { areasMeet, isBefore } from '../../geometry/relations.js';
 import { change, type Command } from '../patch/change.js';
 import { moveInOrder } from './tiles.js';
 import { setLayer, setPin, setSpan, type SetFor } from './place.js';
@@ -94,8 +94,6 @@ function positionOf(wishes: readonly (PlacementItem | null)[], from: number, pos
   }
   return others.length;
 }
-
-const isBefore = (a: Pin, b: Pin) => a.row < b.row || (a.row === b.row && a.column < b.column);
 
 /**
  * Brings a tile to cells: its spans are set, then it is moved as {@link moveToCell} does.

@@ -130,9 +130,11 @@ export const documentSlice = createSlice({
       if (!state.document || state.past.length + state.future.length > 0) return state;
       const seam = { before: document, after: state.document };
       const isSame = difference(document, state.document).length === 0;
+      // Gestures are counted anew with each page: none goes on with a step of the page before.
+      const ended = past.map((step) => ({ ...step, key: null }));
       return {
         ...state,
-        past: isSame ? past : seamed(past, seam),
+        past: isSame ? ended : seamed(ended, seam),
         future: isSame ? future : seamed(future, seam),
       };
     },

@@ -100,10 +100,10 @@ describe('a breakpoint by keys', () => {
 test('what is set holds in the band where the needle stands, or at all widths', () => {
   const { setFor, band } = open(600);
   expect(band()).toBe(1);
-  expect(screen.getByRole('radio', { name: '240 – 799' })).toBeTruthy();
+  expect(screen.getByRole('radio', { name: '240 – 799' }).getAttribute('aria-checked')).toBe('true');
   fireEvent.click(screen.getByRole('radio', { name: 'All widths' }));
   expect(setFor()).toBe('all');
   cleanup();
   open();
-  expect(screen.getByRole('radio', { name: 'From 800' })).toBeTruthy();
+  expect(screen.getByRole('radio', { name: 'From 800' }).getAttribute('aria-checked')).toBe('true');
 });

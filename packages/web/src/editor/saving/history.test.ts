@@ -52,6 +52,15 @@ test('what others changed meanwhile stays when a step before it is undone', () =
   expect(document().tiles.t2?.name).toBe('Bunks');
 });
 
+test('a gesture after a reload is a step of its own, whatever its number', () => {
+  const compose = composeStore(start);
+  compose.run(runHere('Span', span(2), 'span, gesture 1'));
+  keepHistory(compose.store.getState().document);
+  const { run, steps } = next(compose.document());
+  run(runHere('Span', span(3), 'span, gesture 1'));
+  expect(steps()).toEqual(['Span', 'Span']);
+});
+
 test('steps are kept once, for their own collection, and not where there are none', () => {
   worked();
   expect(takeHistory('another')).toBeNull();

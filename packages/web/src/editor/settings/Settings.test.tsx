@@ -103,6 +103,15 @@ test('the span pad says what a span would leave, shows it, and sets it in one pr
   expect(store.getState().document.past).toHaveLength(1);
 });
 
+test('what the span pad shows goes with it', () => {
+  const { store } = settingsOfTheFirst();
+  const pad = screen.getByRole('group', { name: 'Span pad' });
+  act(() => void fireEvent.pointerEnter(within(pad).getByRole('button', { name: '2 by 2' })));
+  expect(store.getState().document.trial).not.toBeNull();
+  act(() => void store.dispatch(tilesSelected([])));
+  expect(store.getState().document.trial).toBeNull();
+});
+
 test('what can’t be set for a narrower band alone says that it holds at all widths', () => {
   const { store } = settingsOfTheFirst();
   expect(screen.queryByText('all widths')).toBeNull();

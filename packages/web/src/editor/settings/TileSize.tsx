@@ -1,17 +1,5 @@
-import {
-  change,
-  coverageOf,
-  hasCells,
-  inheritPlace,
-  isSetHere,
-  levelOf,
-  LIMITS,
-  placeIn,
-  resolvedBandAt,
-  setSpan,
-  type Tile,
-} from '@noria/core';
-import { useState } from 'react';
+import { hasCells, inheritPlace, isSetHere, LIMITS, placeIn, setSpan, type Tile } from '@noria/core';
+import { useEffect, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { NumberField } from '../../ui/NumberField';
 import { Row } from '../../ui/Rows';
@@ -19,7 +7,7 @@ import { spanTiles } from '../actions/place';
 import { runHere, tryHere } from '../here';
 import { interfaceOf } from '../kinds';
 import { kindData } from '../kinds/data';
-import { selectBand, selectLayout, selectLevel, selectNeedle, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { shared } from './shared';
 
 const MOST_COLUMNS = 12;
@@ -85,27 +73,24 @@ function SpanPad({ tiles }: { tiles: readonly Tile[] }) {
   const layout = useAppSelector(selectLayout);
   const band = useAppSelector(selectBand);
   const setFor = useAppSelector(selectSetFor);
-  const needle = useAppSelector(selectNeedle);
-  const document = useAppSelector((state) => state.document.document);
-  const level = useAppSelector(selectLevel);
   const [pointed, setPointed] = useState<readonly [number, number] | null>(null);
   const ids = tiles.map(({ id }) => id);
   const at = layout.tiles.find(({ id }) => id === ids.at(-1));
-  if (!document || !at) return null;
+  const isPointed = pointed !== null;
+  // What was only shown goes with the pad: Escape lets the tile go while one points at a span.
+  useEffect(() => (isPointed ? () => void dispatch(tryHere(null)) : undefined), [dispatch, isPointed]);
+  if (!at) return null;
 
   const columns = Math.min(layout.columns.length, MOST_COLUMNS);
   const [wide, high] = pointed ?? [at.columnSpan, at.rowSpan];
   const command = ([columnSpan, rowSpan]: readonly [number, number]) =>
     setSpan({ tiles: ids, band: band.index, setFor, columnSpan, rowSpan });
-  const point = (next: readonly [number, number] | null) => {
+  const point = (next: readonly [number, number]) => {
     setPointed(next);
-    dispatch(tryHere(next && command(next)));
+    dispatch(tryHere(command(next)));
   };
-  const holes = (() => {
-    if (!pointed) return null;
-    const made = change(levelOf(document, level), command(pointed)).document;
-    return coverageOf(made, resolvedBandAt(made, needle)).holes.length;
-  })();
+  // What is pointed at is shown: its holes are those of the layout.
+  const holes = pointed && layout.coverage.holes.length;
 
   return (
     <Row label="">
@@ -113,7 +98,7 @@ function SpanPad({ tiles }: { tiles: readonly Tile[] }) {
         role="group"
         aria-label="Span pad"
         className="flex items-end gap-2"
-        onPointerLeave={() => point(null)}
+        onPointerLeave={() => setPointed(null)}
       >
         <div
           className="grid flex-none"
@@ -133,7 +118,6 @@ function SpanPad({ tiles }: { tiles: readonly Tile[] }) {
                 onPointerEnter={() => point(cell)}
                 onClick={() => {
                   setPointed(null);
-                  dispatch(tryHere(null));
                   dispatch(spanTiles({ columnSpan: cell[0], rowSpan: cell[1] }));
                 }}
               >

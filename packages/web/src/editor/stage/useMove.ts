@@ -100,8 +100,9 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
       return { key: `over ${column} ${row}`, name: 'Place over', command };
     }
     if (way.event.shiftKey && interfaceOf(band.arrangement).holding?.by === 'pin') {
-      const command = () => setPin([from.id], band.index, { column, row });
-      return { key: `pin ${column} ${row}`, name: 'Pin', command };
+      const cell = { column: Math.min(column, tracks.columns.length - from.columnSpan + 1), row };
+      const command = () => setPin([from.id], band.index, cell);
+      return { key: `pin ${cell.column} ${row}`, name: 'Pin', command };
     }
     const target = layout.tiles.find((tile) => tile.id !== from.id && isInMiddle(tile, x + dx, y + dy));
     if (target)

@@ -41,7 +41,7 @@ test('shows the collections page by page, each once', async () => {
         : { entries: [listed('a'), listed('b')], next: 'b' },
   });
   shown();
-  expect(screen.getByText('Opening…')).toBeTruthy();
+  expect(screen.getAllByText('Opening…')).toHaveLength(1);
   await waitFor(() => expect(names()).toEqual(['Hut a', 'Hut b']));
   fireEvent.click(screen.getByRole('button', { name: 'Show more' }));
   await waitFor(() => expect(names()).toEqual(['Hut a', 'Hut b', 'Hut c']));
