@@ -3,11 +3,9 @@ import {
   columnChanges,
   columnCountOf,
   LIMITS,
-  removeBreakpoint,
   type Band,
   type ResolvedBand,
 } from '@noria/core';
-import { Laptop, Smartphone, Tablet } from 'lucide-react';
 import { Suspense, useCallback, useRef, useState, type MouseEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { kindData } from '../kinds/data';
@@ -15,20 +13,17 @@ import { arrangementWords } from '../kinds/words';
 import { useSize } from '../../ui/useSize';
 import { run } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
-import { needleMoved, shown } from '../editorSlice';
+import { needleMoved } from '../editorSlice';
 import { whenShown } from '../../ui/lazily';
-import type { MenuEntry } from '../../ui/PointMenu';
 import { selectBand, selectBands, selectNeedle } from '../selectors';
 import { axisFigures, BASE, DEVICES, DEVICE_WIDTHS, fromAxis, toAxis } from './axis';
 import { Breakpoint } from './Breakpoint';
+import { DeviceMark } from './DeviceMark';
 import { FindingMarks, HeatStrip } from '../lazyParts';
 import { Needle } from './Needle';
 import { NeedleReading } from './NeedleReading';
 
-const PointMenu = whenShown(() => import('../../ui/PointMenu').then((file) => file.PointMenu));
-
-/** So near to a breakpoint it is meant, px of the screen. */
-const NEAR = 14;
+const WidthMenu = whenShown(() => import('./WidthMenu').then((file) => file.WidthMenu));
 
 /** How high a band's step of water stands: rising with the bands. */
 const stepHeight = (fromNarrowest: number, bands: number) =>
@@ -61,34 +56,6 @@ export function WidthRuler() {
     dispatch(announce(`A breakpoint was added at ${below} px.`));
   };
   const add = (event: MouseEvent) => addAt(widthAt(event));
-  const entries = (width: number): MenuEntry[][] => {
-    const near = bands.slice(1).find(({ below }) => Math.abs(x(below) - x(width)) < NEAR);
-    return [
-      [
-        { id: 'show', words: `Show ${width} px`, run: () => dispatch(needleMoved(width)) },
-        { id: 'add', words: `Add a breakpoint at ${width} px`, run: () => addAt(width) },
-        ...(near
-          ? [
-              {
-                id: 'remove',
-                words: `Remove the breakpoint at ${near.below} px`,
-                run: () => void dispatch(run('Remove breakpoint', removeBreakpoint(near.index))),
-              },
-            ]
-          : []),
-      ],
-      [
-        {
-          id: 'band',
-          words: 'Show what this band sets',
-          run: () => {
-            dispatch(needleMoved(width));
-            dispatch(shown('band'));
-          },
-        },
-      ],
-    ];
-  };
 
   return (
     <>
@@ -162,39 +129,10 @@ export function WidthRuler() {
       </section>
       {menu && (
         <Suspense>
-          <PointMenu name="Widths" at={menu.at} groups={entries(menu.width)} onClose={() => setMenu(null)} />
+          <WidthMenu {...menu} length={length} onAdd={addAt} onClose={() => setMenu(null)} />
         </Suspense>
       )}
     </>
-  );
-}
-
-const SIGNS = { Phone: Smartphone, Tablet, Laptop } as const;
-
-interface DeviceMarkProps {
-  readonly name: keyof typeof SIGNS;
-  readonly width: number;
-  readonly x: number;
-}
-
-/** A width that stands for a kind of device; pressed, it is shown. */
-function DeviceMark({ name, width, x }: DeviceMarkProps) {
-  const dispatch = useAppDispatch();
-  const isNow = useAppSelector((state) => selectNeedle(state) === width);
-  const Sign = SIGNS[name];
-  return (
-    <button
-      type="button"
-      aria-label={`${name}, ${width} px`}
-      aria-pressed={isNow}
-      title={`${name}: show ${width} px`}
-      className={`absolute z-[4] grid size-6 -translate-x-1/2 place-items-center rounded-s hover:text-copper-ink ${isNow ? 'text-copper-ink' : 'text-water-ink'}`}
-      style={{ left: x, top: BASE - 23 }}
-      onClick={() => dispatch(needleMoved(width))}
-      onDoubleClick={(event) => event.stopPropagation()}
-    >
-      <Sign size={13} strokeWidth={1.7} aria-hidden />
-    </button>
   );
 }
 

@@ -78,7 +78,12 @@ function SpanPad({ tiles }: { tiles: readonly Tile[] }) {
   const at = layout.tiles.find(({ id }) => id === ids.at(-1));
   const isPointed = pointed !== null;
   // What was only shown goes with the pad: Escape lets the tile go while one points at a span.
-  useEffect(() => (isPointed ? () => void dispatch(tryHere(null)) : undefined), [dispatch, isPointed]);
+  useEffect(() => {
+    if (!isPointed) return undefined;
+    return () => {
+      dispatch(tryHere(null));
+    };
+  }, [dispatch, isPointed]);
   if (!at) return null;
 
   const columns = Math.min(layout.columns.length, MOST_COLUMNS);

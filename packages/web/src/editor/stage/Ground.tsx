@@ -1,29 +1,19 @@
-import { areaMap, hasCells, removeArea } from '@noria/core';
-import { Plus, Trash } from 'lucide-react';
+import { hasCells } from '@noria/core';
 import { Suspense, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawTile } from '../actions/tiles';
 import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectSelected, selectLayout, selectSetFor } from '../selectors';
+import { selectBand, selectSelected, selectLayout } from '../selectors';
 import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
 import { useSweep } from './useSweep';
-import { GRID_MENU } from '../commands/menus';
-import type { MenuEntry } from '../../ui/PointMenu';
+import type { GridMenuProps } from './GridMenu';
 import { whenShown } from '../../ui/lazily';
 import type { GridArea } from '@noria/core';
 
 const AreaPainter = whenShown(() => import('./AreaPainter').then((file) => file.AreaPainter));
-const CommandMenu = whenShown(() => import('../commands/CommandMenu').then((file) => file.CommandMenu));
+const GridMenu = whenShown(() => import('./GridMenu').then((file) => file.GridMenu));
 const GroundMenu = whenShown(() => import('./GroundMenu').then((file) => file.GroundMenu));
-
-/** What a menu was asked for. */
-interface MenuOf {
-  readonly at: { readonly x: number; readonly y: number };
-  readonly free: { readonly column: number; readonly row: number } | null;
-  /** The area that the cell belongs to. */
-  readonly area: string | null;
-}
 
 /** Rows below the last one, and in an empty grid, that can be drawn on. */
 const MORE_ROWS = 1;
@@ -37,13 +27,12 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const layout = useAppSelector(selectLayout);
-  const { arrangement, index } = useAppSelector(selectBand);
-  const setFor = useAppSelector(selectSetFor);
+  const { arrangement } = useAppSelector(selectBand);
   const { tool } = useAppSelector((state) => state.editor);
   const ground = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<GridArea | null>(null);
   const [asking, setAsking] = useState<GridArea | null>(null);
-  const [menu, setMenu] = useState<MenuOf | null>(null);
+  const [menu, setMenu] = useState<Omit<GridMenuProps, 'onAddHere' | 'onClose'> | null>(null);
   const more = layout.tiles.length === 0 ? Math.max(MORE_ROWS, EMPTY_ROWS - layout.rows.length) : MORE_ROWS;
   const tracks = hasCells(arrangement.kind)
     ? withMoreRows(layout, arrangement, more)
@@ -81,37 +70,6 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
     },
   });
 
-  const areaAt = (cell: { column: number; row: number }): string | null =>
-    [...(areaMap(arrangement)?.areas ?? [])].find(
-      ([, area]) =>
-        cell.column >= area.columnStart &&
-        cell.column < area.columnEnd &&
-        cell.row >= area.rowStart &&
-        cell.row < area.rowEnd,
-    )?.[0] ?? null;
-  const entries = ({ free, area }: MenuOf): MenuEntry[] => [
-    ...(free
-      ? [
-          {
-            id: 'add-here',
-            words: 'Add a tile here…',
-            icon: Plus,
-            run: () => setAsking({ ...free, columnSpan: 1, rowSpan: 1 }),
-          },
-        ]
-      : []),
-    ...(area === null
-      ? []
-      : [
-          {
-            id: 'remove-area',
-            words: `Remove the area “${area}”`,
-            icon: Trash,
-            run: () => dispatch(runHere('Remove area', removeArea(area, index, setFor))),
-          },
-        ]),
-  ];
-
   const shown = asking ?? painted?.area ?? hovered;
   const box = shown && boxStyle(space, areaBox(tracks, shown));
   return (
@@ -125,11 +83,10 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
         onContextMenu={(event) => {
           event.preventDefault();
           const { x, y } = toLayout(event.clientX, event.clientY);
-          const cell = cellAt(tracks, x, y);
           setMenu({
             at: { x: event.clientX, y: event.clientY },
-            free: freeAt(x, y),
-            area: cell && areaAt(cell),
+            cell: cellAt(tracks, x, y),
+            isFree: freeAt(x, y) !== null,
           });
         }}
       >
@@ -160,11 +117,9 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
       )}
       {menu && (
         <Suspense>
-          <CommandMenu
-            name="Grid"
-            at={menu.at}
-            of={GRID_MENU}
-            first={entries(menu)}
+          <GridMenu
+            {...menu}
+            onAddHere={(cell) => setAsking({ ...cell, columnSpan: 1, rowSpan: 1 })}
             onClose={() => setMenu(null)}
           />
         </Suspense>
