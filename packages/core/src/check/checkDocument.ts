@@ -50,18 +50,35 @@ const bandLook = fields(
   ['headingSize', 'bodySize', ...BAND_LOOK_FIELDS],
 );
 
+const breakpoint = number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint');
 const band = fields(
   {
     id,
-    below: number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint'),
+    below: breakpoint,
     arrangement: ownArrangement,
     tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
     groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of groups'),
     typeSizes,
     looks: record(() => bandLook, LIMITS.tiles, 'A band’s list of looks'),
+    derived: fields(
+      {
+        below: breakpoint,
+        arrangement: ownArrangement,
+        groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of derived groups'),
+      },
+      'What of a band is derived',
+      ['below', 'groups'],
+    ),
   },
   'A band',
-  ['groups', 'typeSizes', 'looks'],
+  ['groups', 'typeSizes', 'looks', 'derived'],
+);
+const width = number(LIMITS.narrowest, LIMITS.widest, 'A width');
+const unbroken = list(
+  fields({ from: width, to: width }, 'A range of widths'),
+  0,
+  LIMITS.bands,
+  'The list of widths without a breakpoint',
 );
 
 /** What is in a tile, by its kind. */
@@ -189,6 +206,8 @@ const collection = fields(
     language: pattern(/^[a-z]{2,3}(-[a-z0-9]{2,8})*$/i, 'A language', '“en” or “pt-BR”'),
     arrangement,
     bands: list(band, 0, LIMITS.bands, 'The list of bands'),
+    narrowerBands: oneOf(['derived'], 'How narrower bands come about'),
+    unbroken,
     queries: oneOf(['container', 'media'], 'What queries ask about'),
     look: collectionLook,
     tiles: record(tile, LIMITS.tiles, 'The set of tiles'),
@@ -211,7 +230,18 @@ const collection = fields(
     enlarges: oneOf(['all'], 'Enlarging pictures'),
   },
   'A collection',
-  ['queries', 'films', 'icons', 'namedLooks', 'recipes', 'tables', 'ignored', 'enlarges'],
+  [
+    'narrowerBands',
+    'unbroken',
+    'queries',
+    'films',
+    'icons',
+    'namedLooks',
+    'recipes',
+    'tables',
+    'ignored',
+    'enlarges',
+  ],
 );
 
 /**

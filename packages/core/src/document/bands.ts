@@ -1,3 +1,4 @@
+import { followsWider, isDerivedValue } from './derived.js';
 import { LIMITS } from './limits.js';
 import type { Arrangement, CollectionDocument, Fit, OwnPlace, Tile, TileId, WholePlace } from './types.js';
 
@@ -93,7 +94,10 @@ export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: num
   return place;
 }
 
-/** Whether this band itself sets the value, rather than inheriting it. The widest band sets all. */
+/**
+ * Whether this band itself sets the value, rather than inheriting it. The widest band sets all. What is
+ * derived anew with every change is set by nobody.
+ */
 export function isSetHere(
   document: CollectionDocument,
   bandIndex: number,
@@ -101,8 +105,11 @@ export function isSetHere(
 ): boolean {
   const band = document.bands[bandIndex - 1];
   if (!band) return false;
-  const own: object | undefined = 'tile' in value ? band.tiles[value.tile] : band.arrangement;
-  return own !== undefined && value.of in own;
+  const own = 'tile' in value ? band.tiles[value.tile] : band.arrangement;
+  if (own === undefined || !(value.of in own)) return false;
+  if (!followsWider(document)) return true;
+  if (!('tile' in value)) return !isDerivedValue(band, value.of);
+  return !(band.tiles[value.tile]?.derived && (value.of === 'columnSpan' || value.of === 'rowSpan'));
 }
 
 export interface ShownTile {

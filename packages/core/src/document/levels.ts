@@ -19,7 +19,11 @@ const viewOf = perObjectAnd((document: CollectionDocument, level: TileId): Colle
     ...document,
     arrangement,
     order,
-    bands: document.bands.map((band) => ({ ...band, arrangement: band.groups?.[id] ?? {} })),
+    bands: document.bands.map(({ derived, ...band }) => ({
+      ...band,
+      arrangement: band.groups?.[id] ?? {},
+      ...(derived && { derived: { ...derived, arrangement: derived.groups?.[id] ?? {} } }),
+    })),
   };
 });
 

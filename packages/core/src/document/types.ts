@@ -30,6 +30,22 @@ export interface NarrowerBand {
   readonly typeSizes?: TypeSizes;
   /** What the band sets of the looks of single tiles. */
   readonly looks?: Readonly<Record<TileId, BandLook>>;
+  /** What was worked out of it where narrower bands are derived; what is other than this was set by hand. */
+  readonly derived?: DerivedValues;
+}
+
+/** What of a band was worked out from the next wider one, beside the spans of tiles that are marked so. */
+export interface DerivedValues {
+  /** Left out: its breakpoint was set by hand. */
+  readonly below?: number;
+  readonly arrangement: Partial<ArrangementValues>;
+  readonly groups?: Readonly<Record<TileId, Partial<ArrangementValues>>>;
+}
+
+/** Widths in px, both ends included. */
+export interface Widths {
+  readonly from: number;
+  readonly to: number;
 }
 
 /** Type sizes that a band sets, px. */
@@ -58,6 +74,10 @@ export interface CollectionDocument {
   readonly arrangement: Arrangement;
   /** From wide to narrow. */
   readonly bands: readonly NarrowerBand[];
+  /** Derived: worked out from the wider band after every change, but for what was set by hand in them. Left out: all by hand. */
+  readonly narrowerBands?: 'derived';
+  /** Widths at which no breakpoint is derived, since one was removed there. Left out: none. */
+  readonly unbroken?: readonly Widths[];
   /** By what the page asks how wide it is; left out: its container. */
   readonly queries?: 'container' | 'media';
   readonly look: CollectionLook;

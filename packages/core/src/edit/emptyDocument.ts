@@ -2,14 +2,8 @@ import { HOLDING } from '../arrangements/index.js';
 import { evenShares } from '../arrangements/shared/columnCount.js';
 import { FORMAT_VERSION, type CollectionDocument } from '../document/types.js';
 
-/** A new collection: a grid of six columns, four below 1080 px, two below 640 px, no tiles. */
+/** A new collection: a grid of six columns without tiles, whose narrower bands are derived. */
 export function emptyDocument(name: string): CollectionDocument {
-  const padding = (side: number) => ({
-    blockStart: side,
-    inlineEnd: side,
-    blockEnd: side,
-    inlineStart: side,
-  });
   return {
     formatVersion: FORMAT_VERSION,
     name,
@@ -21,19 +15,12 @@ export function emptyDocument(name: string): CollectionDocument {
       autoRows: '160px',
       columnGap: 16,
       rowGap: 16,
-      padding: padding(24),
+      padding: { blockStart: 24, inlineEnd: 24, blockEnd: 24, inlineStart: 24 },
       flow: 'dense',
       maxInlineSize: null,
     },
-    bands: [
-      { id: 'middle', below: 1080, arrangement: { columns: evenShares(4) }, tiles: {} },
-      {
-        id: 'narrow',
-        below: 640,
-        arrangement: { columns: evenShares(2), columnGap: 12, rowGap: 12, padding: padding(16) },
-        tiles: {},
-      },
-    ],
+    bands: [],
+    narrowerBands: 'derived',
     look: {
       background: '#eef1ec',
       radius: 14,

@@ -129,7 +129,8 @@ export function readCollection(
     });
     inherited = own;
   });
-  const base = emptyDocument(titleOf(page) || name);
+  // The bands are those that the page has.
+  const { narrowerBands: _, ...base } = emptyDocument(titleOf(page) || name);
   return {
     document: withEntryIds({
       ...base,

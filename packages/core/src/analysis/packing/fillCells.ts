@@ -33,6 +33,8 @@ export interface FillOptions {
   readonly budget: number;
   /** How many cells may be tried before the search gives up. */
   readonly steps: number;
+  /** Whether the last row of tiles may end before the grid does; left out: it may not. */
+  readonly mayEndEarly?: boolean;
 }
 
 export interface FilledCells {
@@ -46,7 +48,8 @@ export interface FilledCells {
  * as auto-placement does (CSS Grid 2, section 8.5), and a choice that leads nowhere is taken back.
  * What is found is laid out alike by the browser, dense or sparse.
  */
-export function fillCells({ columns, held, count, choices, budget, steps }: FillOptions): FilledCells {
+export function fillCells(options: FillOptions): FilledCells {
+  const { columns, held, count, choices, budget, steps, mayEndEarly = false } = options;
   const rows: Uint8Array[] = [];
   const filledIn: number[] = [];
   const rowAt = (row: number): Uint8Array => {
@@ -78,6 +81,15 @@ export function fillCells({ columns, held, count, choices, budget, steps }: Fill
     while (last >= 0 && filledIn[last] === 0) last--;
     return last;
   };
+  /** Whether what is empty from a row on is one rectangle in the last corner. */
+  const endsEarly = (row: number): boolean => {
+    const filled = filledIn[row] ?? 0;
+    for (let r = row; r <= lastRow(); r++) {
+      const cells = rowAt(r);
+      if (filledIn[r] !== filled || cells.indexOf(0) !== filled) return false;
+    }
+    return true;
+  };
   for (const each of held) mark(each.row, each.column, each, 1);
 
   const placed: Choice[] = [];
@@ -86,7 +98,7 @@ export function fillCells({ columns, held, count, choices, budget, steps }: Fill
   const search = (from: number, spent: number): boolean => {
     let row = from;
     while (row < rows.length && filledIn[row] === columns) row++;
-    if (placed.length === count) return row > lastRow();
+    if (placed.length === count) return row > lastRow() || (mayEndEarly && endsEarly(row));
     if (left-- <= 0) return false;
     const cells = rowAt(row);
     let column = 0;

@@ -8,7 +8,7 @@ import type { Draft } from '../../edit/commands/draft.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { Level } from '../../document/levels.js';
 import type { LevelWidths } from '../bearing.js';
-import type { CollectionDocument, OwnPlace, Tile } from '../../document/types.js';
+import type { CollectionDocument, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 /** How wide a level is at both ends of a band. */
@@ -46,10 +46,6 @@ export function placedTiles(
     return tile && !isHidden(area) ? [{ tile, area, position }] : [];
   });
 }
-
-/** Whether spans were set in a band by hand. */
-export const isCorrected = (own: OwnPlace | undefined) =>
-  own !== undefined && own.derived === undefined && ('columnSpan' in own || 'rowSpan' in own);
 
 /** Makes a band a grid of so many even columns. */
 export function setColumns(own: Draft['bands'][number], columns: number, band: Band): void {

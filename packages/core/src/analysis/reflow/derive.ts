@@ -1,13 +1,14 @@
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
-import { hasCells } from '../../arrangements/questions.js';
+import { holdsCells } from '../../arrangements/questions.js';
 import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
 import { bandOf, type Band } from '../../document/bands.js';
 import { change, type Command } from '../../edit/patch/change.js';
-import { derivedBand, isCorrected, setColumns, placedTiles, widthsOf } from './bandLevel.js';
+import { derivedBand, setColumns, placedTiles, widthsOf } from './bandLevel.js';
+import { isCorrected } from '../../document/derived.js';
 import { levelOf, type Level } from '../../document/levels.js';
 import { onLevel } from '../../edit/commands/level.js';
 import { placedSpans, type Leniency } from './placedSpans.js';
-import { stackedCommand } from './stack.js';
+import { stackedCommand, type Kept } from './stack.js';
 import { writeBand } from '../../edit/commands/draft.js';
 import type { Span } from '../packing/fillCells.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
@@ -17,8 +18,10 @@ export interface DeriveOptions {
   readonly measurer: TextMeasurer;
   /** Left out: as many as the tiles bear. */
   readonly columns?: number;
-  /** Spans that were corrected by hand in this band stay; left out: they do. */
+  /** Spans that were corrected by hand in this band are derived too; left out: they stay. */
   readonly anew?: boolean;
+  /** Columns that the band has of its own stay; left out: they are derived. */
+  readonly keepsColumns?: boolean;
 }
 
 /**
@@ -34,10 +37,11 @@ export function deriveBand(document: CollectionDocument, band: number, options: 
   const commands: Command[] = [];
   let made = document;
   const visit = (level: Level): void => {
-    const command = onLevel(
-      level,
-      deriveLevel(levelOf(made, level), band, widthsOf(made, level, band, options.measurer), options),
-    );
+    // How many columns were asked for says nothing of those in groups.
+    const { columns, ...others } = options;
+    const asked = level === null && columns !== undefined ? { ...others, columns } : others;
+    const widths = widthsOf(made, level, band, options.measurer);
+    const command = onLevel(level, deriveLevel(levelOf(made, level), band, widths, asked));
     commands.push(command);
     made = change(made, command).document;
     for (const id of levelOf(made, level).order) if (made.tiles[id]?.kind === 'group') visit(id);
@@ -50,30 +54,28 @@ function deriveLevel(
   view: CollectionDocument,
   index: number,
   widths: LevelWidths,
-  { measurer, columns: asked, anew = false }: DeriveOptions,
+  { measurer, columns: most, anew = false, keepsColumns = false }: DeriveOptions,
 ): Command {
   const wider = resolvedBandOf(view, index - 1);
   const band = bandOf(view, index);
   // The other kinds follow the width by themselves.
-  if (!hasCells(band.arrangement.kind)) return () => undefined;
+  if (!holdsCells(band.arrangement.kind)) return () => undefined;
   const bearing = (columns: number) => bandBearing(view, derivedBand(band), columns, widths, measurer);
-  const most = Math.max(1, wider.columns.length);
-  const first = asked ?? columnsBorne(view, wider, most, bearing);
+  const set = keepsColumns ? view.bands[index - 1]?.arrangement : undefined;
+  // A map that is set in the band says where tiles lie.
+  if (set?.areas && set.areas.length > 0) return () => undefined;
+  const own = set?.columns?.length;
+  const kept = { columns: own !== undefined, places: !anew };
+  const asked = own ?? most;
+  const first = asked ?? columnsBorne(view, wider, Math.max(1, wider.columns.length), bearing);
   for (let columns = first; columns > 1; columns = asked === undefined ? columns - 1 : 1) {
     for (const lenient of asked === undefined ? [STRICT] : [STRICT, ANY_CROP, ANYTHING]) {
-      const spans = placedSpans({
-        view,
-        band,
-        wider,
-        columns,
-        bearing: bearing(columns),
-        widths,
-        options: { ...lenient, anew },
-      });
-      if (spans) return write(index, columns, spans, band, anew);
+      const options = { ...lenient, anew };
+      const spans = placedSpans({ view, band, wider, columns, bearing: bearing(columns), widths, options });
+      if (spans) return write({ index, columns, spans, band, kept });
     }
   }
-  return stackedCommand(view, index, bearing(1));
+  return kept.columns && first > 1 ? () => undefined : stackedCommand(view, index, bearing(1), kept);
 }
 
 const STRICT: Leniency = { crop: false, words: false };
@@ -99,23 +101,27 @@ export function columnsBorne(
   return 1;
 }
 
+interface Derived {
+  readonly index: number;
+  readonly columns: number;
+  readonly spans: ReadonlyMap<TileId, Span>;
+  readonly band: Band;
+  readonly kept: Kept;
+}
+
 /** Writes the derived columns and spans into a band; what is as it is inherited is not written. */
-function write(
-  index: number,
-  columns: number,
-  spans: ReadonlyMap<TileId, Span>,
-  band: Band,
-  anew: boolean,
-): Command {
+function write({ index, columns, spans, band, kept }: Derived): Command {
   return (draft) => {
     const own = writeBand(draft, index);
     // Columns that no tile's edge tells apart are one.
-    const isFree = Object.values(own.tiles).every((each) => !each.pin && (anew || !isCorrected(each)));
+    const isFree =
+      !kept.columns &&
+      Object.values(own.tiles).every((each) => !each.pin && !(kept.places && isCorrected(each)));
     const common = isFree ? [...spans.values()].reduce((of, span) => divisor(of, span.columns), columns) : 1;
-    setColumns(own, columns / common, band);
+    if (!kept.columns) setColumns(own, columns / common, band);
     for (const [id, span] of spans) {
       const before = own.tiles[id];
-      if (!anew && isCorrected(before)) continue;
+      if (kept.places && isCorrected(before)) continue;
       own.tiles[id] = { ...before, columnSpan: span.columns / common, rowSpan: span.rows, derived: true };
     }
   };

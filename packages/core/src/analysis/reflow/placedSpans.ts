@@ -1,27 +1,20 @@
 import { areasTouch } from '../../geometry/relations.js';
-import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
+import { candidatesIn, runsOf, type Candidate, type Candidates } from './spanChoices.js';
 import { fillCells, type Choice, type HeldCells, type Span } from '../packing/fillCells.js';
-import { isCorrected, placedTiles } from './bandLevel.js';
-import { LEAST_SHOWN } from '../fit/pictureFindings.js';
 import { noise } from '../../geometry/noise.js';
-import { placeIn, type Band } from '../../document/bands.js';
+import { placedTiles } from './bandLevel.js';
+import type { Band } from '../../document/bands.js';
+import type { BandBearing, LevelWidths } from '../bearing.js';
 import type { ResolvedBand } from '../../arrangements/bands.js';
 import type { GridArea } from '../../geometry/area.js';
-import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
-import type { TextMeasurer } from '../../engine/text/types.js';
+import type { CollectionDocument, TileId } from '../../document/types.js';
 
 const SEEDS = 48;
 const STEPS = 2500;
 /** What it costs when a pair that belongs together is apart, or one whose areas touched. */
 const APART = { marked: 3, touching: 0.4 };
-
-/** A tile that flows, as it is in the wider band and as it may be in this one. */
-interface Candidate {
-  readonly tile: Tile;
-  /** The span it had. */
-  readonly from: Span;
-  readonly spans: readonly { readonly span: Span; readonly cost: number }[];
-}
+/** What it costs when the last row of tiles is not full: less than three cards that become thrice as wide. */
+const NOT_FULL = 2.5;
 
 /** What gives way where nothing bears: how much of a picture shows, or what words need. */
 export interface Leniency {
@@ -45,80 +38,55 @@ export interface PlaceRequest {
   readonly options: PlaceOptions;
 }
 
-/** Spans without a hole in reading order, the cheapest of many tries; null when there are none. */
-export function placedSpans(asked: PlaceRequest): Map<TileId, Span> | null {
-  const { view, wider, columns } = asked;
+/**
+ * Spans without a hole in reading order, the cheapest of many tries; null when there are none. Tiles
+ * that are alike and follow each other have one span; where no such span fills the last row, it may
+ * end early.
+ */
+export function placedSpans(request: PlaceRequest): Map<TileId, Span> | null {
+  const { view, wider, columns } = request;
   const before = new Map(placedTiles(view, wider).map(({ tile, area }) => [tile.id, area]));
-  const tiles = tilesIn(asked, before);
+  const tiles = candidatesIn(request, before);
   if (!tiles) return null;
-  const { held, flowing } = tiles;
-  const pairs = pairsOf(flowing, before);
+  const pairs = pairsOf(tiles.flowing, before);
   let best: { cost: number; spans: readonly Choice[] } | null = null;
-  for (let seed = 0; seed < SEEDS; seed++) {
-    const spans = filledBy(seed, flowing, held, columns);
-    if (!spans) continue;
-    const own = spans.reduce((sum, each) => sum + each.cost, 0);
-    const cost = own + apartness(spans, columns, held, pairs);
-    if (!best || cost < best.cost - 1e-9) best = { cost, spans };
+  for (const mayEndEarly of [false, true]) {
+    if (mayEndEarly && best && best.cost <= NOT_FULL) break;
+    for (let seed = 0; seed < SEEDS; seed++) {
+      const spans = filledBy(seed, tiles, columns, mayEndEarly);
+      if (!spans) continue;
+      const own = spans.reduce((sum, each) => sum + each.cost, 0);
+      const cost = own + apartness(spans, columns, tiles.held, pairs) + (mayEndEarly ? NOT_FULL : 0);
+      if (!best || cost < best.cost - 1e-9) best = { cost, spans };
+    }
   }
   return (
     best &&
     new Map(
       best.spans.map(({ columns: across, rows }, k) => [
-        (flowing[k] as Candidate).tile.id,
+        (tiles.flowing[k] as Candidate).tile.id,
         { columns: across, rows },
       ]),
     )
   );
 }
 
-/** The tiles that are pinned, and those that flow with the spans that each bears; null where one bears none. */
-function tilesIn(
-  { view, band, wider, columns, bearing, widths, options }: PlaceRequest,
-  before: ReadonlyMap<TileId, GridArea>,
-): { readonly held: readonly HeldCells[]; readonly flowing: readonly Candidate[] } | null {
-  const sizes = [...before.values()].map((area) => area.columnSpan * area.rowSpan).sort((a, b) => a - b);
-  const usual = sizes[sizes.length >> 1] ?? 1;
-  const own = view.bands[band.index - 1]?.tiles ?? {};
-  const at = { ...widths, low: widths.high + 1, high: widths.high + 1 };
-  const { across } = bandBearing(view, wider, Math.max(1, wider.columns.length), at, NO_MEASURE);
-  const held: HeldCells[] = [];
-  const flowing: Candidate[] = [];
-  for (const id of view.order) {
-    const tile = view.tiles[id] as Tile;
-    const place = placeIn(view, tile, band.index);
-    if (place.hidden) continue;
-    const span = { columns: Math.min(place.columnSpan, columns), rows: place.rowSpan };
-    if (place.pin) {
-      const column = Math.min(place.pin.column, columns - span.columns + 1) - 1;
-      held.push({ ...span, column, row: place.pin.row - 1 });
-      continue;
-    }
-    const area = before.get(id);
-    const from: Span = area
-      ? { columns: area.columnSpan, rows: area.rowSpan }
-      : { columns: place.columnSpan, rows: place.rowSpan };
-    const spans =
-      !options.anew && isCorrected(own[id])
-        ? [{ span, cost: 0 }]
-        : choices({ tile, from, usual, columns, bearing, hadPx: across(from.columns)[0], lenient: options });
-    if (spans.length === 0) return null;
-    flowing.push({ tile, from, spans });
-  }
-  return { held, flowing };
-}
-
 /** One try: spans in an order of their own that leave no hole; null where there are none. */
 function filledBy(
   seed: number,
-  flowing: readonly Candidate[],
-  held: readonly HeldCells[],
+  { held, flowing }: Candidates,
   columns: number,
+  mayEndEarly: boolean,
 ): readonly Choice[] | null {
   const random = noise(seed * 7919 + columns);
   const jitter = seed === 0 ? 0 : 0.15 + (seed / SEEDS) * 1.2;
-  const sorted = flowing.map(({ spans }) =>
-    spans.map((each) => ({ ...each, by: each.cost + jitter * random() })).sort((a, b) => a.by - b.by),
+  const sorted = new Map(
+    [...runsOf(flowing)].map(([run, tiles]) => {
+      const by = (tiles[0] as Candidate).spans
+        .map((each) => ({ ...each, by: each.cost + jitter * random() }))
+        .sort((a, b) => a.by - b.by);
+      return [run, tiles.length > 1 ? by.slice(0, 1) : by];
+    }),
   );
   return fillCells({
     columns,
@@ -126,59 +94,14 @@ function filledBy(
     count: flowing.length,
     budget: Infinity,
     steps: STEPS,
-    choices: (_, at) => (sorted[at] ?? []).map(({ span, cost }): Choice => ({ ...span, tile: at, cost })),
+    mayEndEarly,
+    choices: (_, at) =>
+      (sorted.get(flowing[at]?.run ?? 0) ?? []).map(({ span, cost }): Choice => ({
+        ...span,
+        tile: at,
+        cost,
+      })),
   }).choices;
-}
-
-/** Widths of columns need no words. */
-const NO_MEASURE: TextMeasurer = {
-  width: () => 0,
-  metrics: () => ({ ascent: 0, descent: 0, lineGap: 0 }),
-};
-
-/** A tile that spans are looked for. */
-interface ChoiceRequest {
-  readonly tile: Tile;
-  /** The span it had, and how wide that was, px. */
-  readonly from: Span;
-  readonly hadPx: number;
-  /** How many cells most tiles had. */
-  readonly usual: number;
-  readonly columns: number;
-  readonly bearing: BandBearing;
-  readonly lenient: Leniency;
-}
-
-/** The spans that a tile bears, with how far each is from the size that it had. */
-function choices({ tile, from, usual, columns, bearing, hadPx, lenient }: ChoiceRequest): Candidate['spans'] {
-  const { crop, words } = lenient;
-  const prominence = Math.max(1, ((from.columns * from.rows) / usual) ** 0.25);
-  const found: { span: Span; cost: number }[] = [];
-  for (let count = 1; count <= columns; count++) {
-    const least = bearing.leastRows(tile, count);
-    if (least === null && !words) continue;
-    const px = bearing.across(count)[1];
-    const rows = new Set([
-      from.rows,
-      from.rows + 1,
-      Math.max(1, from.rows - 1),
-      least ?? 1,
-      (least ?? 1) + 1,
-    ]);
-    rows.add(bearing.fittingRows(tile, count));
-    for (const each of rows) {
-      const span = { columns: count, rows: each };
-      if (!words && bearing.down && each < (least ?? 1)) continue;
-      const shown = bearing.shown(tile, span);
-      if (!crop && shown < LEAST_SHOWN) continue;
-      const cost =
-        Math.abs(Math.log(px / Math.min(hadPx * prominence, bearing.across(columns)[1]))) +
-        0.9 * Math.abs(Math.log(each / from.rows)) +
-        1.4 * (1 - shown) ** 2;
-      found.push({ span, cost });
-    }
-  }
-  return found;
 }
 
 interface Pair {

@@ -1,6 +1,8 @@
 import { LIMITS } from '../../document/limits.js';
-import { writeBand } from './draft.js';
+import { clone } from '../../document/clone.js';
+import { writeBand, type Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
+import type { NarrowerBand } from '../../document/types.js';
 
 /** Moves a band's breakpoint to a width in px, kept between its neighbours. */
 export function moveBreakpoint(band: number, below: number): Command {
@@ -23,10 +25,42 @@ export function addBreakpoint(id: string, below: number): Command {
   };
 }
 
-/** Removes a band's breakpoint, with what the band set; the next wider band takes its widths. */
+/**
+ * Removes a band's breakpoint, with what the band set; the next wider band takes its widths. Where the
+ * breakpoint was derived, no other is derived at those widths.
+ */
 export function removeBreakpoint(band: number): Command {
   return (draft) => {
-    writeBand(draft, band);
+    const { below, derived } = writeBand(draft, band);
+    const from = draft.bands[band]?.below ?? LIMITS.narrowest;
     draft.bands.splice(band - 1, 1);
+    if (draft.narrowerBands !== 'derived' || derived?.below !== below) return;
+    draft.unbroken = [...(draft.unbroken ?? []), { from, to: below }].slice(-LIMITS.bands);
+  };
+}
+
+/** Lets a breakpoint that was set by hand be derived again, with what else is derived in its band. */
+export function deriveBreakpoint(band: number): Command {
+  return (draft) => {
+    const own = writeBand(draft, band);
+    own.derived = { arrangement: {}, ...own.derived, below: own.below };
+  };
+}
+
+/**
+ * Lets narrower bands be derived from the wider one from now on, or leaves them as they are, to be set
+ * by hand.
+ * @param bands the bands to begin with where they are derived; what of them is not marked as derived stays
+ */
+export function setNarrowerBands(bands: readonly NarrowerBand[] | null): Command {
+  return (draft) => {
+    delete draft.unbroken;
+    if (bands) {
+      draft.narrowerBands = 'derived';
+      draft.bands = clone(bands);
+      return;
+    }
+    delete draft.narrowerBands;
+    for (const band of draft.bands) delete band.derived;
   };
 }

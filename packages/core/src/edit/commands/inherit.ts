@@ -1,3 +1,4 @@
+import { IDS_OF, isDerivedValue } from '../../document/derived.js';
 import { writeBand, type Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
@@ -14,9 +15,6 @@ export interface SetHere {
   readonly derived: boolean;
 }
 
-/** Fields that only tell the entries of another field apart, and come and go with it. */
-const IDS_OF: Readonly<Record<string, string>> = { columns: 'columnIds', rows: 'rowIds' };
-
 /** Everything that a narrower band sets for itself: the arrangement first, then tiles in reading order. */
 export function setHereIn(document: CollectionDocument, bandIndex: number): SetHere[] {
   const band = document.bands[bandIndex - 1];
@@ -24,7 +22,13 @@ export function setHereIn(document: CollectionDocument, bandIndex: number): SetH
   const listed = (of: SetHere['of'], id: TileId | null, values: object | undefined): SetHere[] =>
     Object.entries(values ?? {})
       .filter(([field]) => !Object.values(IDS_OF).includes(field))
-      .map(([field, value]) => ({ of, id, field, value: value as unknown, derived: false }));
+      .map(([field, value]) => ({
+        of,
+        id,
+        field,
+        value: value as unknown,
+        derived: (of === 'arrangement' || of === 'group') && isDerivedValue(band, field, id),
+      }));
   const rank = new Map(Object.keys(document.tiles).map((id, k) => [id, k]));
   document.order.forEach((id, k) => rank.set(id, k - document.order.length));
   const byOrder = (ids: readonly string[]) =>

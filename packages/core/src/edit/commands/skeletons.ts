@@ -1,11 +1,12 @@
 import { emptyGroup } from '../../arrangements/emptyGroup.js';
 import { bandsOf, inheritedArrangement } from '../../document/bands.js';
+import { withoutDerived } from '../../document/derived.js';
 import { addBreakpoint } from './bands.js';
 import { newCard, newGroup } from '../../parts/newTile.js';
 import { CONTENT, type SkeletonForm } from '../skeletons/forms.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { Arrangement, GroupTile, TileId } from '../../document/types.js';
+import type { Arrangement, CollectionDocument, GroupTile, TileId } from '../../document/types.js';
 
 /** What an area begins with, so that none is empty. */
 const BEGINS: Readonly<Record<string, readonly [heading: string, body: string]>> = {
@@ -30,6 +31,7 @@ const NO_AIR = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
 export function setSkeleton(form: SkeletonForm, freshId: (of: string) => string): Command {
   return (draft) => {
     const before = [...draft.order];
+    draft.bands = withoutDerived(draft).bands as Draft['bands'];
     const arrangements = bandsOf(draft).map(({ index }) => inheritedArrangement(draft, index));
     const own = draft.bands.map((band) => ({ ...band.arrangement }));
     const groups = new Map<string, TileId>();

@@ -1,7 +1,8 @@
 import { checkDocument } from '../../check/checkDocument.js';
 import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../../parts/uses.js';
 import { byIdentity, byPosition } from './byIdentity.js';
-import { same } from './same.js';
+import { followsWider, withDerivedOf, withoutDerived } from '../../document/derived.js';
+import { same } from '../../same.js';
 import { settleMoved } from './moved.js';
 import { settleDeleted, type Versions } from './tiles.js';
 import { settlePins } from './pins.js';
@@ -13,10 +14,23 @@ import type { CollectionDocument, NarrowerBand, Tile } from '../../document/type
 /**
  * Joins two versions of a collection that began as one: what one side changed is taken, by what it is
  * (a tile, a band, a track, a stop of a gradient), never by where it stands. Where both changed one
- * value, or one deleted what the other changed, the side that was chosen is followed.
+ * value, or one deleted what the other changed, the side that was chosen is followed. Of bands that are
+ * derived only what people set in them is joined; what was derived is theirs until it is derived anew.
  * @returns a sound document; where the two would not make one together, the whole is one meeting
  */
 export function joinDocuments(request: JoinRequest): Joined {
+  const { base, ours, theirs } = request;
+  if (![base, ours, theirs].every(followsWider)) return joinVersions(request);
+  const joined = joinVersions({
+    ...request,
+    base: withoutDerived(base),
+    ours: withoutDerived(ours),
+    theirs: withoutDerived(theirs),
+  });
+  return { ...joined, document: withDerivedOf(joined.document, theirs) };
+}
+
+function joinVersions(request: JoinRequest): Joined {
   const { base, ours, theirs } = request;
   if (same(ours, theirs) || same(base, theirs)) return { document: ours, meetings: [], kept: [] };
   if (same(base, ours)) return { document: theirs, meetings: [], kept: [] };

@@ -1,5 +1,5 @@
 import { parentsOf } from './byIdentity.js';
-import { same } from './same.js';
+import { same } from '../../same.js';
 import { orderIn, placedAsIn, type Versions } from './tiles.js';
 import type { Umpire } from './values.js';
 import type { CollectionDocument, OwnPlace, Place, Tile, TileId } from '../../document/types.js';

@@ -1,5 +1,5 @@
 import { parentsOf } from './byIdentity.js';
-import { same } from './same.js';
+import { same } from '../../same.js';
 import type { Umpire } from './values.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
 

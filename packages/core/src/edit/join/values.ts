@@ -1,6 +1,6 @@
 import { pointerSegment } from '../../document/problems.js';
 import { joinSequences } from './sequence.js';
-import { same } from './same.js';
+import { same } from '../../same.js';
 import type { Meeting, Side } from './types.js';
 
 /** Decides where two sides meet, and remembers that they did. */

@@ -157,6 +157,30 @@ export const documentSlice = createSlice({
         saving: pending(state),
       };
     },
+    /** What follows from the last step, and goes with it. */
+    amended: (
+      state: DocumentState,
+      { payload }: PayloadAction<Pick<Step, 'patch' | 'inverse'> & { document: CollectionDocument }>,
+    ): DocumentState => {
+      const { document, patch, inverse } = payload;
+      if (!state.document) return state;
+      const seam = { before: state.document, after: document };
+      const last = state.past.at(-1);
+      return {
+        ...state,
+        document,
+        past:
+          last && !last.seams
+            ? [
+                ...state.past.slice(0, -1),
+                { ...last, patch: [...last.patch, ...patch], inverse: [...inverse, ...last.inverse] },
+              ]
+            : seamed(state.past, seam),
+        future: seamed(state.future, seam),
+        unsent: [...state.unsent, ...patch],
+        saving: pending(state),
+      };
+    },
     /** A change that makes the last step as if it had not been. */
     takenBack: (
       state: DocumentState,
@@ -257,6 +281,7 @@ export const {
   opened,
   remembered,
   changed,
+  amended,
   takenBack,
   undone,
   redone,

@@ -3,6 +3,7 @@ import {
   change,
   difference,
   patchCommand,
+  withoutDerived,
   type CollectionDocument,
   type Command,
   type JsonPatch,
@@ -36,9 +37,13 @@ export const run =
       // A gesture is one step, however long it takes.
       const at = gesture !== null && last?.key === one ? last.at : Date.now();
       const step = { name, patch: made.patch, inverse: made.inverse, key: one, at };
-      if (isOneStep(last, step) && isTakenBack(document, last, made.document)) {
-        dispatch(takenBack(made));
-        return true;
+      if (isOneStep(last, step) && last.seams === undefined) {
+        // Something was typed, and restored.
+        const before = applyPatch(document, last.inverse);
+        if (isSame(before, made.document)) {
+          dispatch(takenBack({ document: before, patch: difference(document, before) }));
+          return true;
+        }
       }
       dispatch(changed({ document: made.document, step }));
       return true;
@@ -49,9 +54,9 @@ export const run =
     }
   };
 
-/** Whether a change makes the collection what it was before the last step: something was typed, and restored. */
-const isTakenBack = (document: CollectionDocument, last: Step, made: CollectionDocument): boolean =>
-  last.seams === undefined && difference(applyPatch(document, last.inverse), made).length === 0;
+/** Whether two versions say the same, whatever was derived in them. */
+const isSame = (a: CollectionDocument, b: CollectionDocument): boolean =>
+  difference(withoutDerived(a), withoutDerived(b)).length === 0;
 
 /** Shows what a command would do, until it is run or dropped. */
 export const tryOut =

@@ -5,11 +5,14 @@ import {
   checkFit,
   closeGaps,
   deriveBand,
+  difference,
   findBreakpoints,
   fixAllSafe,
   fixesFor,
+  followWider,
   levelOf,
   propose,
+  setNarrowerBands,
   stackBand,
   writePage,
   type ClosedGaps,
@@ -68,6 +71,8 @@ function bearing(view: CollectionDocument, { width, inlineSize, mostCrop }: Aske
   return bearingAt({ ...view, tiles }, width, inlineSize, mostCrop, measurer);
 }
 
+const freshBand = () => `band-${crypto.randomUUID().slice(0, 8)}`;
+
 /** What is worked out beside the page, of the collection as the page has it. */
 export const QUESTIONS = {
   check(document: CollectionDocument): { readonly report: FitReport; readonly ms: number } {
@@ -88,8 +93,19 @@ export const QUESTIONS = {
   stack: (document: CollectionDocument, band: number): JsonPatch =>
     change(document, stackBand(document, band, measurer)).patch,
   findBreakpoints(document: CollectionDocument): JsonPatch {
-    const freshId = () => `band-${crypto.randomUUID().slice(0, 8)}`;
-    return change(document, breakpointsCommand(findBreakpoints(document, measurer, freshId))).patch;
+    return change(document, breakpointsCommand(findBreakpoints(document, measurer, freshBand))).patch;
+  },
+  /** What brings derived bands up to the wider one; nothing where they are set by hand. */
+  followWider(document: CollectionDocument): JsonPatch {
+    const { bands } = followWider(document, measurer, freshBand);
+    const made = change(document, (draft) => void (draft.bands = bands as typeof draft.bands));
+    return difference(document, made.document);
+  },
+  /** As `findBreakpoints`, and derived from then on. */
+  deriveAll(document: CollectionDocument): JsonPatch {
+    const began = change(document, setNarrowerBands([])).document;
+    const { bands } = followWider(began, measurer, freshBand);
+    return change(document, setNarrowerBands(bands)).patch;
   },
   page: (document: CollectionDocument): Page => writePage(document, measurer),
   /** Measures all tiles, so that the first answer comes as fast as the later ones. */

@@ -2,6 +2,7 @@ import { setIgnored, type CollectionDocument, type Finding, type JsonPatch } fro
 import { run, runPatch } from '../document/run';
 import { selectSaved } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
+import { followed } from '../reflow/following';
 import { engine } from '../engine/engine';
 import { COMMAND_WORDS } from '../commands/words';
 import type { AppThunk } from '../state';
@@ -22,6 +23,7 @@ export const workOut =
     said: string,
   ): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
+    await followed();
     const document = selectSaved(getState());
     try {
       const patch = await ask(document);
@@ -43,6 +45,7 @@ export const workOut =
 
 /** Puts right all that is safe, as one step. */
 export const fixAll = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
+  await followed();
   const document = selectSaved(getState());
   try {
     const { patch, fixed } = await engine('work').ask('fixAllSafe', document, []);

@@ -11,6 +11,7 @@ import { startEditing } from '../saving/startEditing';
 import { selectIsOpen } from '../document/selectors';
 import { takeAway } from '../saving/takeAway';
 import { useFontsThere } from '../engine/fontsThere';
+import { useFollowWider } from '../reflow/following';
 import { useFitCheck } from '../fit/useFitCheck';
 import { selectQuestion, selectSaving } from '../document/selectors';
 import { fetchAhead, whenShown } from '../../ui/lazily';
@@ -103,8 +104,9 @@ export function Frame() {
   );
 }
 
-/** What goes on in every view of a collection: the fit check, and fetching what may be opened later. */
+/** What goes on in every view of a collection: bands that follow, the fit check, and fetching what may be opened later. */
 function Beside() {
+  useFollowWider();
   useFitCheck();
   useEffect(() => {
     const timer = window.setTimeout(() => void fetchAhead(), AHEAD_MS);

@@ -1,10 +1,15 @@
 import {
+  deriveBreakpoint,
+  followsWider,
   inheritHere,
+  isDerivedBreakpoint,
   keepStructure,
   LIMITS,
   moveBreakpoint,
   removeBreakpoint,
+  setArrangement,
   setHereIn,
+  setNarrowerBands,
   type SetHere,
 } from '@noria/core';
 import { useState } from 'react';
@@ -12,6 +17,7 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Panel } from '../../ui/Panel';
+import { Segments } from '../../ui/Segments';
 import { Section, Row } from '../../ui/Rows';
 import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
@@ -39,6 +45,9 @@ export function BandPanel() {
   const { index } = band;
   const from = Math.max(band.from, LIMITS.narrowest);
   const widest = index === 0;
+  const follows = followsWider(document);
+  const own = document.bands[index - 1];
+  const isMoved = follows && own !== undefined && !isDerivedBreakpoint(own);
   const set = setHereIn(document, index);
   const byHand = set.filter(({ derived }) => !derived);
   const derived = set.filter((each) => each.derived);
@@ -48,55 +57,85 @@ export function BandPanel() {
       title={widest ? `From ${from} px up` : `${from} to ${band.below - 1} px`}
       onClose={() => dispatch(shown(null))}
     >
-      <Section title="Breakpoints">
-        <p className="mb-1.5 text-sm text-soft">
-          Adds a breakpoint wherever a tile would become squashed, clipped or cropped too far, and derives
-          each band from the wider one. Replaces the present breakpoints.
-        </p>
-        <Button
-          look="copper"
-          className="justify-center"
-          disabled={busy !== null}
-          onClick={() =>
-            work(
-              'Find breakpoints',
-              (now) => engine('work').ask('findBreakpoints', now, []),
-              'Breakpoints were found; undo brings the old ones back.',
-            )
+      <Section title="Narrower bands">
+        <Segments
+          name="Narrower bands"
+          value={follows ? 'derived' : 'by hand'}
+          choices={[
+            { value: 'derived', label: 'Derived' },
+            { value: 'by hand', label: 'By hand' },
+          ]}
+          onChoose={(value) =>
+            value === 'by hand'
+              ? dispatch(run('Narrower bands: by hand', setNarrowerBands(null)))
+              : work(
+                  'Narrower bands: derived',
+                  (now) => engine('work').ask('deriveAll', now, []),
+                  'Narrower bands are derived; undo brings the old ones back.',
+                )
           }
-        >
-          {busy === 'Find breakpoints' ? 'Calculating…' : 'Find breakpoints'}
-        </Button>
+        />
+        <p className="text-sm text-soft">
+          {follows
+            ? 'Breakpoints, columns and spans follow the wider band after every change. What you set in a narrower band stays.'
+            : 'Bands stay as they are set. Choosing “Derived” replaces them by bands that follow the wider one.'}
+        </p>
       </Section>
+      {!follows && (
+        <Section title="Breakpoints">
+          <p className="mb-1.5 text-sm text-soft">
+            Adds a breakpoint wherever a tile would become squashed, clipped or cropped too far, and derives
+            each band from the wider one. Replaces the present breakpoints.
+          </p>
+          <Button
+            look="copper"
+            className="justify-center"
+            disabled={busy !== null}
+            onClick={() =>
+              work(
+                'Find breakpoints',
+                (now) => engine('work').ask('findBreakpoints', now, []),
+                'Breakpoints were found; undo brings the old ones back.',
+              )
+            }
+          >
+            {busy === 'Find breakpoints' ? 'Calculating…' : 'Find breakpoints'}
+          </Button>
+        </Section>
+      )}
       {!widest && (
         <Section title="From the wider band">
           <div className="flex flex-wrap gap-1.5">
-            <Button
-              disabled={busy !== null}
-              title="Columns and spans from the wider band, fitted to this width; what you corrected stays"
-              onClick={() =>
-                work(
-                  'Derive',
-                  (now) => engine('work').ask('derive', now, [index, false]),
-                  'The band was derived.',
-                )
-              }
-            >
-              {busy === 'Derive' ? 'Calculating…' : 'Derive'}
-            </Button>
-            <Button
-              disabled={busy !== null}
-              title="As Derive, and also discards what you corrected here"
-              onClick={() =>
-                work(
-                  'Derive again',
-                  (now) => engine('work').ask('derive', now, [index, true]),
-                  'The band was derived again.',
-                )
-              }
-            >
-              Derive again
-            </Button>
+            {!follows && (
+              <>
+                <Button
+                  disabled={busy !== null}
+                  title="Columns and spans from the wider band, fitted to this width; what you corrected stays"
+                  onClick={() =>
+                    work(
+                      'Derive',
+                      (now) => engine('work').ask('derive', now, [index, false]),
+                      'The band was derived.',
+                    )
+                  }
+                >
+                  {busy === 'Derive' ? 'Calculating…' : 'Derive'}
+                </Button>
+                <Button
+                  disabled={busy !== null}
+                  title="As Derive, and also discards what you corrected here"
+                  onClick={() =>
+                    work(
+                      'Derive again',
+                      (now) => engine('work').ask('derive', now, [index, true]),
+                      'The band was derived again.',
+                    )
+                  }
+                >
+                  Derive again
+                </Button>
+              </>
+            )}
             <Button
               title="Same columns and spans as the wider band"
               onClick={() => {
@@ -109,13 +148,18 @@ export function BandPanel() {
             <Button
               disabled={busy !== null}
               title="One column, in reading order"
-              onClick={() =>
+              onClick={() => {
+                if (follows) {
+                  dispatch(run('Stack', setArrangement({ columns: ['1fr'] }, index, 'band')));
+                  dispatch(announce('Everything is in one column.'));
+                  return;
+                }
                 work(
                   'Stack',
                   (now) => engine('work').ask('stack', now, [index]),
                   'Everything is in one column.',
-                )
-              }
+                );
+              }}
             >
               Stack
             </Button>
@@ -124,7 +168,14 @@ export function BandPanel() {
       )}
       {!widest && (
         <Section title="Breakpoint">
-          <Row label="Breakpoint">
+          <Row
+            label="Breakpoint"
+            setHere={isMoved}
+            onInherit={() => {
+              dispatch(run('Derive breakpoint', deriveBreakpoint(index)));
+              dispatch(announce('The breakpoint is derived again.'));
+            }}
+          >
             <div className="grid grid-cols-2 gap-1.5">
               <NumberField
                 name="Breakpoint"
@@ -165,10 +216,17 @@ export function BandPanel() {
               </>
             )}
             <Button
+              disabled={follows && byHand.length === 0}
               className="mt-2 justify-self-start"
               onClick={() => {
-                dispatch(run('Inherit all', inheritHere(set, index)));
-                dispatch(announce('Everything is inherited from the wider band.'));
+                dispatch(run('Inherit all', inheritHere(follows ? byHand : set, index)));
+                dispatch(
+                  announce(
+                    follows
+                      ? 'Everything is derived or inherited from the wider band.'
+                      : 'Everything is inherited from the wider band.',
+                  ),
+                );
               }}
             >
               Inherit all

@@ -17,10 +17,12 @@ interface BreakpointProps {
   readonly band: ResolvedBand;
   readonly wider: ResolvedBand;
   readonly length: number;
+  /** Worked out from the wider band, and not moved since. */
+  readonly isDerived: boolean;
 }
 
 /** A breakpoint on the axis: dragged, moved by keys, taken off by dragging it away. */
-export function Breakpoint({ band, wider, length }: BreakpointProps) {
+export function Breakpoint({ band, wider, length, isDerived }: BreakpointProps) {
   const dispatch = useAppDispatch();
   const [off, setOff] = useState(false);
   const remove = () => {
@@ -69,8 +71,12 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
       aria-valuemin={LIMITS.narrowest + 1}
       aria-valuemax={LIMITS.widest}
       aria-valuenow={band.below}
-      aria-valuetext={`${band.below} px`}
-      title="Drag to move, with Alt by single px; drag off to remove"
+      aria-valuetext={`${band.below} px${isDerived ? ', derived' : ''}`}
+      title={
+        isDerived
+          ? 'Derived from the wider band. Drag to set it by hand, with Alt by single px; drag off to remove'
+          : 'Drag to move, with Alt by single px; drag off to remove'
+      }
       onKeyDown={onKeyDown}
       onDoubleClick={(event) => event.stopPropagation()}
       className={`absolute z-10 h-[36px] w-[24px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s ${off ? 'opacity-30' : ''}`}
@@ -83,8 +89,16 @@ export function Breakpoint({ band, wider, length }: BreakpointProps) {
         className="pointer-events-none overflow-visible"
         aria-hidden
       >
-        <path d={`M0 20V${BASE + 6}`} stroke="var(--copper-ink)" />
-        <path d={`M0 ${BASE}l4.500 6-4.500 6-4.500-6z`} fill="var(--copper)" />
+        <path
+          d={`M0 20V${BASE + 6}`}
+          stroke="var(--copper-ink)"
+          {...(isDerived && { strokeDasharray: '2 2' })}
+        />
+        <path
+          d={`M0 ${BASE}l4.500 6-4.500 6-4.500-6z`}
+          fill={isDerived ? 'var(--panel)' : 'var(--copper)'}
+          {...(isDerived && { stroke: 'var(--copper-ink)' })}
+        />
         <text
           y={BASE + 21}
           fontSize="9.5"

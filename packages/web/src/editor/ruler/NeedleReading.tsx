@@ -1,4 +1,4 @@
-import { LIMITS, setHereIn } from '@noria/core';
+import { followsWider, LIMITS, setHereIn } from '@noria/core';
 import { memo, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { FieldNote, useTyping } from '../../ui/typing';
@@ -55,7 +55,11 @@ const BandButton = memo(function BandButton() {
   const document = useAppSelector(selectSaved);
   const { index } = useAppSelector(selectBand);
   const isOpen = useAppSelector(({ editor }) => editor.showing === 'band');
-  const set = useMemo(() => setHereIn(document, index).length, [document, index]);
+  const [set, derived] = useMemo(() => {
+    const all = setHereIn(document, index);
+    const isDerived = followsWider(document) && all.some((each) => each.derived);
+    return [all.filter((each) => !(isDerived && each.derived)).length, isDerived];
+  }, [document, index]);
   return (
     <button
       type="button"
@@ -65,7 +69,7 @@ const BandButton = memo(function BandButton() {
       onClick={() => dispatch(shown(isOpen ? null : 'band'))}
     >
       {index > 0 && set > 0 && <i className="drop" aria-hidden />}
-      {index === 0 ? 'Widest band' : set === 0 ? 'All inherited' : `${set} set here`}
+      {index === 0 ? 'Widest band' : set > 0 ? `${set} set here` : derived ? 'Derived' : 'All inherited'}
     </button>
   );
 });

@@ -2,6 +2,8 @@ import {
   addBreakpoint,
   columnChanges,
   columnCountOf,
+  followsWider,
+  isDerivedBreakpoint,
   LIMITS,
   type Band,
   type ResolvedBand,
@@ -11,6 +13,8 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { kindData } from '../kinds/data';
 import { arrangementWords } from '../kinds/words';
 import { useSize } from '../../ui/useSize';
+import type { RootState } from '../state';
+import { selectShown } from '../document/selectors';
 import { run } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
 import { needleMoved } from '../editorSlice';
@@ -31,6 +35,15 @@ const stepHeight = (fromNarrowest: number, bands: number) =>
 const tint = (fromNarrowest: number, bands: number) =>
   `var(--water-${bands > 1 ? 1 + Math.round((3 * fromNarrowest) / (bands - 1)) : 3})`;
 
+/** Ids of bands whose breakpoints are derived and were not moved. */
+function selectDerivedBreakpoints(state: RootState): string[] {
+  const document = selectShown(state);
+  return followsWider(document) ? document.bands.filter(isDerivedBreakpoint).map(({ id }) => id) : [];
+}
+
+const isEqual = (a: readonly string[], b: readonly string[]) =>
+  a.length === b.length && a.every((id, k) => id === b[k]);
+
 export function WidthRuler() {
   const dispatch = useAppDispatch();
   const [sizeRef, size] = useSize();
@@ -43,6 +56,7 @@ export function WidthRuler() {
     [sizeRef],
   );
   const bands = useAppSelector(selectBands);
+  const derived = useAppSelector(selectDerivedBreakpoints, isEqual);
   const length = size?.width ?? 0;
   const [menu, setMenu] = useState<{ readonly at: { x: number; y: number }; readonly width: number } | null>(
     null,
@@ -116,6 +130,7 @@ export function WidthRuler() {
                   band={band}
                   wider={bands[band.index - 1] as ResolvedBand}
                   length={length}
+                  isDerived={derived.includes(band.id)}
                 />
               ))}
               {DEVICES.map((device) => (

@@ -21,7 +21,7 @@ function Ruler() {
   return (
     <>
       <Needle length={LENGTH} />
-      {wider && band && <Breakpoint band={band} wider={wider} length={LENGTH} />}
+      {wider && band && <Breakpoint band={band} wider={wider} length={LENGTH} isDerived={false} />}
       <SetForChoice />
     </>
   );

@@ -1,0 +1,61 @@
+import { change, followsWider, patchCommand, type CollectionDocument } from '@noria/core';
+import { useEffect } from 'react';
+import { engine } from '../engine/engine';
+import { amended, type DocumentState } from '../document/documentSlice';
+import { useAppDispatch, useAppStore } from '../hooks';
+
+/** What is worked out now; it never fails. */
+let underWay: Promise<void> | null = null;
+
+/** Waits until derived bands are as the wider band is now. */
+export async function followed(): Promise<void> {
+  while (underWay) await underWay;
+}
+
+/** Whether derived bands are being brought up to the wider one. */
+export const isFollowing = (): boolean => underWay !== null;
+
+/** Keeps derived bands up to the wider one while a collection is open; what follows from an edit is one step with it. */
+export function useFollowWider(): void {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  useEffect(() => {
+    let wanted = true;
+    let last: CollectionDocument | null = null;
+    const next = () => {
+      const state = store.getState().document;
+      const { document } = state;
+      if (!wanted || underWay || !document || document === last) return;
+      const isOurs = last === null ? !isDerived(document) : !isFromElsewhere(state);
+      last = document;
+      if (!isOurs || !followsWider(document)) return;
+      underWay = engine('work')
+        .ask('followWider', document, [])
+        .then((patch) => {
+          if (!wanted || patch.length === 0 || store.getState().document.document !== document) return;
+          const made = change(document, patchCommand(patch));
+          last = made.document;
+          dispatch(amended(made));
+        })
+        // Bands stay as they are; the next change is a new try.
+        .catch(() => undefined)
+        .finally(() => {
+          underWay = null;
+          next();
+        });
+    };
+    next();
+    const stop = store.subscribe(next);
+    return () => {
+      wanted = false;
+      stop();
+    };
+  }, [dispatch, store]);
+}
+
+const isDerived = ({ bands }: CollectionDocument): boolean =>
+  bands.some(({ derived }) => derived !== undefined);
+
+/** Who changed a collection derives its bands: two who measure words a little differently would never agree. */
+const isFromElsewhere = ({ unsent, underWay: sent }: DocumentState): boolean =>
+  unsent.length === 0 && sent === null;
