@@ -45,7 +45,8 @@ const optionalInPlace = ['area', 'fit', 'layer', 'order', 'hidden', 'breakBefore
 export const place = fields(placeFields, 'A place', optionalInPlace);
 const derived = oneOf([true], 'Whether spans are derived');
 /** What a narrower band says of it. */
-export const ownPlace = fields({ ...placeFields, derived }, 'A place', [
+export const ownPlace = fields({ ...placeFields, derived, derivedPin: pin }, 'A place', [
   ...Object.keys(placeFields),
   'derived',
+  'derivedPin',
 ]);

@@ -1,12 +1,13 @@
 import { isObject, shown } from '../document/checks.js';
 import { fromVersion1 } from './migrations/version1.js';
+import { fromVersion2 } from './migrations/version2.js';
 import { FORMAT_VERSION } from '../document/types.js';
 import type { Problem } from '../document/problems.js';
 
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** By the version each starts from. */
-const MIGRATIONS: Readonly<Record<number, Migration>> = { 1: fromVersion1 };
+const MIGRATIONS: Readonly<Record<number, Migration>> = { 1: fromVersion1, 2: fromVersion2 };
 
 /** Brings a document of an older format version up to the present one. */
 export function migrate(input: unknown): { value: unknown; problems: readonly Problem[] } {

@@ -37,7 +37,7 @@ export interface FluidColumns {
   readonly min: number;
   /** Never more columns than these; null: as many as fit. */
   readonly max: number | null;
-  /** Below this width of the page, px, every tile takes one column; null: spans apply where they fit. */
+  /** Below this width of the page, px, every tile takes one column and one row; null: spans apply where they fit. */
   readonly spansFrom: number | null;
 }
 

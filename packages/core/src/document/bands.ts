@@ -1,6 +1,16 @@
 import { followsWider, isDerivedValue } from './derived.js';
 import { LIMITS } from './limits.js';
-import type { Arrangement, CollectionDocument, Fit, OwnPlace, Tile, TileId, WholePlace } from './types.js';
+import type {
+  Arrangement,
+  CollectionDocument,
+  Fit,
+  NarrowerBand,
+  OwnPlace,
+  Pin,
+  Tile,
+  TileId,
+  WholePlace,
+} from './types.js';
 
 /** A band with everything it inherits worked out; its arrangement is as it is written, whatever its kind. */
 export interface Band {
@@ -73,9 +83,51 @@ export const STRETCHES: Fit = { inline: 'stretch', block: 'stretch', inlineSize:
 
 const NO_BREAK = { breakBefore: false, slot: null } as const;
 
+/** What is said of a tile's pin for a band: by it or the next wider one that says something. */
+export interface SaidPin {
+  /** Null: it flows. */
+  readonly pin: Pin | null;
+  /** Index of the band that says so. */
+  readonly by: number;
+  /** What was worked out for the band where it inherits a pin; left out: the pin holds as it is. */
+  readonly derived?: Pin | null;
+  /** How many columns the band lists. */
+  readonly columns: number;
+}
+
+/** The pin that is meant for a tile in a band, whether it can be held there or not. */
+export function saidPin(document: CollectionDocument, tile: Tile, bandIndex: number): SaidPin {
+  let said: SaidPin = { pin: tile.place.pin, by: 0, columns: document.arrangement.columns.length };
+  for (let k = 1; k <= bandIndex; k++) {
+    const { tiles, arrangement } = document.bands[k - 1] as NarrowerBand;
+    const own = tiles[tile.id];
+    const { derived: _, ...inherited } = said;
+    said = {
+      ...inherited,
+      columns: arrangement.columns?.length ?? said.columns,
+      ...(own?.pin !== undefined && { pin: own.pin, by: k }),
+      ...(own?.pin === undefined && own?.derivedPin !== undefined && { derived: own.derivedPin }),
+    };
+  }
+  return said;
+}
+
+/** The pin that holds a tile in a band: its own, or an inherited one where its column is there. */
+function pinOf({ pin, by, derived, columns }: SaidPin, bandIndex: number): Pin | null {
+  if (derived !== undefined) return derived;
+  return pin && (by === bandIndex || pin.column <= columns) ? pin : null;
+}
+
+/** The pin that a tile has in a wider band, where it can't be held at it in this one; null where nothing is lost. */
+export function lostPin(document: CollectionDocument, tile: Tile, bandIndex: number): Pin | null {
+  const said = saidPin(document, tile, bandIndex);
+  return pinOf(said, bandIndex) === null ? said.pin : null;
+}
+
 /**
- * Where a tile sits in a band. Everything is inherited from the next wider band that sets it but the
- * pin and the slot: their line numbers mean something else where there are fewer columns.
+ * Where a tile sits in a band. Everything is inherited from the next wider band that sets it: a pin
+ * where its column is there, with the columns that are left from there on. A slot is not: its modules
+ * mean something else where there are fewer.
  */
 export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: number): WholePlace {
   let place: WholePlace = {
@@ -87,11 +139,17 @@ export function placeIn(document: CollectionDocument, tile: Tile, bandIndex: num
     ...NO_BREAK,
     ...tile.place,
   };
+  let isPinned = place.pin !== null;
   for (const band of document.bands.slice(0, bandIndex)) {
     const own = band.tiles[tile.id];
-    place = { ...place, ...own, pin: own?.pin ?? null, slot: own?.slot ?? null };
+    place = { ...place, ...own, slot: own?.slot ?? null };
+    isPinned ||= Boolean(own?.pin);
   }
-  return place;
+  if (!isPinned || bandIndex === 0) return place;
+  const said = saidPin(document, tile, bandIndex);
+  const pin = pinOf(said, bandIndex);
+  const room = pin && said.by !== bandIndex ? Math.max(1, said.columns - pin.column + 1) : Infinity;
+  return { ...place, pin, columnSpan: Math.min(place.columnSpan, room) };
 }
 
 /**

@@ -33,9 +33,9 @@ export const isDerivedBreakpoint = ({ derived, below }: NarrowerBand): boolean =
 export function correctionsOf(band: NarrowerBand): NarrowerBand | null {
   const { derived: _, groups, ...rest } = band;
   const arrangement = byHand(band, band.arrangement, null);
-  const tiles = mapped(band.tiles, (own) => {
+  const tiles = mapped(band.tiles, ({ derivedPin: __, ...own }) => {
     if (!own.derived) return own;
-    const { columnSpan: __, rowSpan: ___, derived: ____, ...others } = own;
+    const { columnSpan: ___, rowSpan: ____, derived: _____, ...others } = own;
     return others;
   });
   const inGroups = groups && mapped(groups, (own, id) => byHand(band, own, id));
@@ -98,11 +98,16 @@ export function withDerivedOf(document: CollectionDocument, other: CollectionDoc
 }
 
 function dressedIn(own: NarrowerBand, from: NarrowerBand, { tiles }: CollectionDocument): NarrowerBand {
-  const spans = Object.entries(from.tiles).flatMap(([id, { columnSpan = 1, rowSpan = 1, derived }]) =>
-    derived && Object.hasOwn(tiles, id) && !isCorrected(own.tiles[id])
-      ? [[id, { ...own.tiles[id], columnSpan, rowSpan, derived }] as const]
-      : [],
-  );
+  const spans = Object.entries(from.tiles).flatMap(([id, theirs]) => {
+    const { columnSpan = 1, rowSpan = 1, derived, derivedPin } = theirs;
+    if (!Object.hasOwn(tiles, id)) return [];
+    const place: OwnPlace = {
+      ...own.tiles[id],
+      ...(derived && !isCorrected(own.tiles[id]) && { columnSpan, rowSpan, derived }),
+      ...(derivedPin !== undefined && { derivedPin }),
+    };
+    return Object.keys(place).length > 0 ? [[id, place] as const] : [];
+  });
   const derivedOf = (all: Values | undefined, group: string | null): Values => {
     const fields = derivedFields(from, group);
     return Object.fromEntries(Object.entries(all ?? {}).filter(([field]) => fields.has(field)));

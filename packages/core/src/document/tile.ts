@@ -26,7 +26,7 @@ export interface Fit {
 export interface WholePlace {
   readonly columnSpan: number;
   readonly rowSpan: number;
-  /** Null: the tile is free and flows in reading order. A pin is never inherited to a narrower band. */
+  /** Null: the tile is free and flows in reading order. A pin is inherited where its column is there. */
   readonly pin: Pin | null;
   /** The area it lies in, in bands whose map has that name; null: none. */
   readonly area: string | null;
@@ -56,6 +56,8 @@ export type Place = Pick<WholePlace, 'columnSpan' | 'rowSpan' | 'pin'> &
 export interface OwnPlace extends Partial<Place> {
   /** The spans were derived from the next wider band; one that is set by hand is not. */
   readonly derived?: true;
+  /** What was worked out for a pin that the band inherits; null: the tile flows here. Left out: the pin holds. */
+  readonly derivedPin?: Pin | null;
 }
 
 /** A small thing at a corner or edge of a tile; it grows away from there. */

@@ -15,7 +15,7 @@ export type * from './parts.js';
 export type * from './recipes.js';
 export type * from './tile.js';
 
-export const FORMAT_VERSION = 2;
+export const FORMAT_VERSION = 3;
 
 /** A band below a breakpoint. What it does not set is inherited from the next wider band. */
 export interface NarrowerBand {

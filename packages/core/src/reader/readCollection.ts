@@ -117,7 +117,7 @@ export function readCollection(
       const before = carriedPlaces.get(element);
       if (id === undefined || !before) continue;
       const place = placeAt(band, box, sayOf(element));
-      const difference = differencesOf({ ...before, pin: null }, place);
+      const difference = differencesOf(before, place);
       if (Object.keys(difference).length > 0) changed[id] = difference;
       carriedPlaces.set(element, place);
     }

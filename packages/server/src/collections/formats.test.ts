@@ -81,7 +81,7 @@ test('a collection of an older format version is read, listed, changed and read 
   const { app, close } = await createTestAppOn(running);
   try {
     const { document } = (await http(app).get(`${huts}/${id}`).expect(200)).body as Body;
-    expect(document.formatVersion).toBe(2);
+    expect(document.formatVersion).toBe(3);
     expect(figureOf(document)).toEqual({ id: 'figure', kind: 'figure', words: '190' });
     expect(document.tiles.beds?.look.spread).toBe('center');
     expect(partIn(document.tiles.marks, 'icons')).toMatchObject({

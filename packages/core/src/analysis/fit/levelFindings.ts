@@ -1,8 +1,8 @@
 import { areasMeet } from '../../geometry/relations.js';
 import { overWidths } from '../../geometry/overWidths.js';
-import { inheritedArrangement, placeIn } from '../../document/bands.js';
+import { inheritedArrangement, lostPin, placeIn } from '../../document/bands.js';
 import { kindOf } from '../../arrangements/index.js';
-import { scrolls } from '../../arrangements/questions.js';
+import { holdsCells, scrolls } from '../../arrangements/questions.js';
 import { levelOf } from '../../document/levels.js';
 import type { Checked, Found } from './checked.js';
 import type { LaidOutLevel } from './stretches.js';
@@ -77,6 +77,18 @@ function* inCells({ stretch }: Checked, at: AtLevel): Generator<InCells> {
           said: { column: other.column, row: other.row },
         };
       }
+    }
+  }
+  if (holdsCells(at.arrangement.kind)) {
+    for (const tile of tiles) {
+      const pin = lostPin(view, view.tiles[tile.id] as Tile, stretch.band.index);
+      if (!pin) continue;
+      yield {
+        kind: 'pin lost',
+        tiles: [tile.id],
+        badness: 1,
+        said: { column: pin.column, row: pin.row, of: columns.length },
+      };
     }
   }
   let before: LaidOutTile | null = null;

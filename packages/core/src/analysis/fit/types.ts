@@ -14,6 +14,7 @@ export const FINDING_KINDS = [
   'lock lost',
   'faint',
   'stray',
+  'pin lost',
   'soft',
   'no alternative text',
 ] as const;
@@ -35,6 +36,7 @@ export const SEVERITY: Readonly<Record<FindingKind, Severity>> = {
   'lock lost': 'wrong',
   faint: 'wrong',
   stray: 'wrong',
+  'pin lost': 'better',
   soft: 'better',
   'no alternative text': 'better',
 };

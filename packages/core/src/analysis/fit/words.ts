@@ -103,6 +103,14 @@ export function say(
         title: `${first} does not stay where it is locked`,
         reason: `No mosaic of ${counted(Number(said.of), 'module')} across holds it at column ${said.column}, row ${said.row}, ${said.columns} × ${said.rows}.`,
       };
+    case 'pin lost':
+      return {
+        title: `${first} is not held where it is pinned`,
+        reason:
+          Number(said.column) > Number(said.of)
+            ? `Its pin is at column ${said.column}; here ${Number(said.of) === 1 ? 'is one column' : `are ${counted(Number(said.of), 'column')}`}. It flows.`
+            : `Its pin is at column ${said.column}, row ${said.row}; there it would be seen out of order. It flows.`,
+      };
     case 'faint':
       return {
         title: `The words of ${first} are faint`,

@@ -1,17 +1,18 @@
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
 import { holdsCells } from '../../arrangements/questions.js';
 import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
-import { bandOf, type Band } from '../../document/bands.js';
+import { areaIn, NO_AREA } from '../../arrangements/bento/areaMap.js';
+import { bandOf, placeIn, type Band } from '../../document/bands.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { derivedBand, setColumns, placedTiles, widthsOf } from './bandLevel.js';
 import { isCorrected } from '../../document/derived.js';
 import { levelOf, type Level } from '../../document/levels.js';
 import { onLevel } from '../../edit/commands/level.js';
-import { placedSpans, type Leniency } from './placedSpans.js';
+import { placedSpans, type DerivedPlace } from './placedSpans.js';
+import type { Leniency } from './spanChoices.js';
 import { stackedCommand, type Kept } from './stack.js';
 import { writeBand } from '../../edit/commands/draft.js';
-import type { Span } from '../packing/fillCells.js';
-import type { CollectionDocument, TileId } from '../../document/types.js';
+import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 export interface DeriveOptions {
@@ -71,8 +72,9 @@ function deriveLevel(
   for (let columns = first; columns > 1; columns = asked === undefined ? columns - 1 : 1) {
     for (const lenient of asked === undefined ? [STRICT] : [STRICT, ANY_CROP, ANYTHING]) {
       const options = { ...lenient, anew };
-      const spans = placedSpans({ view, band, wider, columns, bearing: bearing(columns), widths, options });
-      if (spans) return write({ index, columns, spans, band, kept });
+      const places = placedSpans({ view, band, wider, columns, bearing: bearing(columns), widths, options });
+      if (places)
+        return write({ index, columns, places, areas: derivedMap(view, band, columns, places), band, kept });
     }
   }
   return kept.columns && first > 1 ? () => undefined : stackedCommand(view, index, bearing(1), kept);
@@ -104,27 +106,63 @@ export function columnsBorne(
 interface Derived {
   readonly index: number;
   readonly columns: number;
-  readonly spans: ReadonlyMap<TileId, Span>;
+  readonly places: ReadonlyMap<TileId, DerivedPlace>;
+  /** The names of the cells, row by row; none where the wider band has no map. */
+  readonly areas: readonly (readonly string[])[];
   readonly band: Band;
   readonly kept: Kept;
 }
 
 /** Writes the derived columns and spans into a band; what is as it is inherited is not written. */
-function write({ index, columns, spans, band, kept }: Derived): Command {
+function write({ index, columns, places, areas, band, kept }: Derived): Command {
   return (draft) => {
     const own = writeBand(draft, index);
     // Columns that no tile's edge tells apart are one.
     const isFree =
       !kept.columns &&
+      [...places.values()].every(({ pin }) => !pin) &&
       Object.values(own.tiles).every((each) => !each.pin && !(kept.places && isCorrected(each)));
-    const common = isFree ? [...spans.values()].reduce((of, span) => divisor(of, span.columns), columns) : 1;
+    const common = isFree
+      ? [...places.values()].reduce((of, { area }) => divisor(of, area.columnSpan), columns)
+      : 1;
     if (!kept.columns) setColumns(own, columns / common, band);
-    for (const [id, span] of spans) {
-      const before = own.tiles[id];
-      if (kept.places && isCorrected(before)) continue;
-      own.tiles[id] = { ...before, columnSpan: span.columns / common, rowSpan: span.rows, derived: true };
+    if (!kept.columns && areas.length > 0)
+      own.arrangement.areas = areas.map((row) => row.filter((_, k) => k % common === 0).join(' '));
+    for (const [id, { area, pin }] of places) {
+      const { derivedPin: _, ...before } = own.tiles[id] ?? {};
+      own.tiles[id] = {
+        ...before,
+        ...(!(kept.places && isCorrected(before)) && {
+          columnSpan: area.columnSpan / common,
+          rowSpan: area.rowSpan,
+          derived: true,
+        }),
+        ...(pin !== undefined && { derivedPin: pin }),
+      };
     }
   };
+}
+
+/** The map of a derived band: every tile that lies in an area of the wider one names the cells that it takes. */
+function derivedMap(
+  view: CollectionDocument,
+  band: Band,
+  columns: number,
+  places: ReadonlyMap<TileId, DerivedPlace>,
+): string[][] {
+  const map: string[][] = [];
+  const names = [...places.keys()].map((id) => placeIn(view, view.tiles[id] as Tile, band.index).area);
+  for (const [k, { area }] of [...places.values()].entries()) {
+    const name = names[k] ?? null;
+    // Tiles that share an area would lie over each other.
+    if (name === null || !areaIn(band.arrangement, name) || names.filter((each) => each === name).length > 1)
+      continue;
+    for (let row = area.row; row < area.row + area.rowSpan; row++) {
+      while (map.length < row) map.push(Array.from({ length: columns }, () => NO_AREA));
+      map[row - 1]?.fill(name, area.column - 1, area.column - 1 + area.columnSpan);
+    }
+  }
+  return map;
 }
 
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));

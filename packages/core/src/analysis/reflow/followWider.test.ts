@@ -15,8 +15,9 @@ import {
   setNarrowerBands,
 } from '../../edit/commands/bands.js';
 import { inheritHere, setHereIn } from '../../edit/commands/inherit.js';
-import { setSpan } from '../../edit/commands/place.js';
+import { setPin, setSpan } from '../../edit/commands/place.js';
 import { removeTiles } from '../../edit/commands/tiles.js';
+import { joinDocuments } from '../../edit/join/join.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { sample, type SampleSpans } from '../../testing/sample.js';
@@ -173,6 +174,7 @@ describe('bands that follow', () => {
       fc.record({ what: fc.constant('span'), tile: fc.nat(), a: fc.integer({ min: 1, max: 4 }) }),
       fc.record({ what: fc.constant('gap'), tile: fc.nat(), a: fc.integer({ min: 0, max: 40 }) }),
       fc.record({ what: fc.constant('remove'), tile: fc.nat(), a: fc.nat() }),
+      fc.record({ what: fc.constant('pin'), tile: fc.nat(), a: fc.integer({ min: 1, max: 8 }) }),
     ),
     { minLength: 1, maxLength: 4 },
   );
@@ -190,7 +192,9 @@ describe('bands that follow', () => {
               ? setSpan({ tiles: [id], band: 0, setFor: 'band', columnSpan: a, rowSpan: 1 })
               : what === 'gap'
                 ? setArrangement({ columnGap: a }, 0, 'band')
-                : removeTiles([id]);
+                : what === 'pin'
+                  ? setPin([id], 0, { column: a, row: 2 })
+                  : removeTiles([id]);
           live = after(live, command);
           plain = change(plain, command).document;
         }
@@ -261,6 +265,25 @@ describe('bands that follow', () => {
     );
     const again = after(byHand, setNarrowerBands([]));
     expect(said(again)).toEqual(said(four));
+  });
+
+  test('are no matter to decide where two changed what they are derived from', () => {
+    const ours = after(four, setArrangement({ columnGap: 40 }, 0, 'band'));
+    const theirs = after(four, removeTiles(['t4']));
+    const joined = joinDocuments({ base: four, ours, theirs, otherwise: 'ours' });
+    expect(joined.meetings).toEqual([]);
+    expect(joined.document.bands.length).toBeGreaterThan(0);
+    const both = after(four, removeTiles(['t4']), setArrangement({ columnGap: 40 }, 0, 'band'));
+    expect(said(followed(joined.document))).toEqual(said(both));
+  });
+
+  test('keep what each of two set in them', () => {
+    const ours = after(four, span);
+    const theirs = after(four, setArrangement({ rowGap: 3 }, 1, 'band'));
+    const { document, meetings } = joinDocuments({ base: four, ours, theirs, otherwise: 'ours' });
+    expect(meetings).toEqual([]);
+    expect(document.bands[0]?.tiles.t1).toEqual({ columnSpan: 2, rowSpan: 1 });
+    expect(document.bands[0]?.arrangement.rowGap).toBe(3);
   });
 
   test('can be left out of a version and put back', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { resolvedBandOf, resolvedBands } from '../../arrangements/bands.js';
 import fc from 'fast-check';
+import { areaIn } from '../../arrangements/bento/areaMap.js';
 import { cellsOf } from '../../arrangements/cells.js';
 import { breakpointsCommand, findBreakpoints } from './findBreakpoints.js';
 import { change } from '../../edit/patch/change.js';
@@ -12,7 +13,7 @@ import { keepStructure, stackBand } from './stack.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { needOf } from '../fit/needs.js';
 import { sample } from '../../testing/sample.js';
-import { setPin, setSpan } from '../../edit/commands/place.js';
+import { inheritPlace, setPin, setSpan } from '../../edit/commands/place.js';
 import { withHeld } from '../../testing/held.js';
 import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 
@@ -148,6 +149,36 @@ describe('a derived band', () => {
   });
 });
 
+test('areas are derived with the band: each tile in one keeps its name', () => {
+  const base = sample(
+    Array.from({ length: 4 }, () => [1, 1] as const),
+    4,
+  );
+  const named = ['head', 'main', 'side', 'foot'];
+  const tiles = Object.fromEntries(
+    named.map((area, k): [TileId, Tile] => {
+      const tile = base.tiles[`t${k + 1}`] as Tile;
+      return [tile.id, { ...tile, place: { ...tile.place, area } }];
+    }),
+  );
+  const document: CollectionDocument = {
+    ...base,
+    tiles,
+    arrangement: {
+      ...base.arrangement,
+      areas: ['head head head head', 'main main side side', 'main main side side', 'foot foot foot foot'],
+    },
+    bands: [{ id: 'derived', below: 700, arrangement: {}, tiles: {} }],
+  };
+  const made = change(document, deriveBand(document, 1, { measurer, columns: 2 })).document;
+  expect(checkDocument(made).problems).toEqual([]);
+  const { arrangement } = resolvedBandOf(made, 1);
+  const cells = cellsOf(made, resolvedBandOf(made, 1));
+  named.forEach((name, k) => expect(areaIn(arrangement, name)).toEqual(cells[k]));
+  expect(seen(made, 1)).toEqual(document.order);
+  expect(coverageOf(made, resolvedBandOf(made, 1)).holes).toEqual([]);
+});
+
 describe('other ways from the wider band', () => {
   const base = sample(
     [
@@ -172,9 +203,11 @@ describe('other ways from the wider band', () => {
   test('keep structure is the wider placement, pins and all', () => {
     const made = change(document, keepStructure(document, 1)).document;
     expect(cellsOf(made, resolvedBandOf(made, 1))).toEqual(cellsOf(made, resolvedBandOf(made, 0)));
-    expect(made.bands[0]?.tiles).toEqual({ t2: { pin: { column: 3, row: 1 } } });
+    expect(made.bands[0]?.tiles).toEqual({});
     const unpinned = change(made, setPin(['t2'], 1, null)).document;
-    expect(unpinned.bands[0]?.tiles).toEqual({});
+    expect(unpinned.bands[0]?.tiles).toEqual({ t2: { pin: null } });
+    const again = change(unpinned, inheritPlace('t2', 1, ['pin'])).document;
+    expect(again.bands[0]?.tiles).toEqual({});
   });
 });
 

@@ -1,12 +1,35 @@
-import { bandBearing, type BandBearing } from '../bearing.js';
+import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
 import { LEAST_SHOWN } from '../fit/pictureFindings.js';
 import { isCorrected } from '../../document/derived.js';
-import { placeIn } from '../../document/bands.js';
+import { placeIn, saidPin, type Band } from '../../document/bands.js';
 import type { GridArea } from '../../geometry/area.js';
+import type { Overlay } from './overlays.js';
 import type { HeldCells, Span } from '../packing/fillCells.js';
-import type { PlaceRequest } from './placedSpans.js';
-import type { Tile, TileId } from '../../document/types.js';
+import type { ResolvedBand } from '../../arrangements/bands.js';
+import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
+
+/** What gives way where nothing bears: how much of a picture shows, or what words need. */
+export interface Leniency {
+  readonly crop: boolean;
+  readonly words: boolean;
+}
+
+export interface PlaceOptions extends Leniency {
+  readonly anew: boolean;
+}
+
+/** A level in a band that spans are looked for. */
+export interface PlaceRequest {
+  readonly view: CollectionDocument;
+  readonly band: Band;
+  /** The next wider band, whose sizes the tiles had. */
+  readonly wider: ResolvedBand;
+  readonly columns: number;
+  readonly bearing: BandBearing;
+  readonly widths: LevelWidths;
+  readonly options: PlaceOptions;
+}
 
 /** A tile that flows, as it is in the wider band and as it may be in this one. */
 export interface Candidate {
@@ -23,15 +46,26 @@ export interface SpanChoice {
   readonly cost: number;
 }
 
+/** A tile that is held, and its cells. */
+export interface Held extends HeldCells {
+  readonly id: TileId;
+}
+
 export interface Candidates {
-  readonly held: readonly HeldCells[];
+  readonly held: readonly Held[];
   readonly flowing: readonly Candidate[];
 }
 
-/** The tiles that are held, and those that flow with the spans that each bears; null where one bears none. */
+/**
+ * The tiles that are held, and those that flow with the spans that each bears; null where one bears none.
+ * Those that lie over others are neither.
+ * @param keepsPins whether pins of wider bands hold where their column is there
+ */
 export function candidatesIn(
   request: PlaceRequest,
   before: ReadonlyMap<TileId, GridArea>,
+  over: ReadonlyMap<TileId, Overlay>,
+  keepsPins: boolean,
 ): Candidates | null {
   const { view, band, wider, columns, widths, options } = request;
   const sizes = [...before.values()].map((area) => area.columnSpan * area.rowSpan).sort((a, b) => a - b);
@@ -39,18 +73,30 @@ export function candidatesIn(
   const own = view.bands[band.index - 1]?.tiles ?? {};
   const at = { ...widths, low: widths.high + 1, high: widths.high + 1 };
   const { across } = bandBearing(view, wider, Math.max(1, wider.columns.length), at, NO_MEASURE);
-  const held: HeldCells[] = [];
+  const held: Held[] = [];
   const flowing: Candidate[] = [];
   let last = '';
   let run = 0;
   for (const id of view.order) {
     const tile = view.tiles[id] as Tile;
     const place = placeIn(view, tile, band.index);
-    if (place.hidden) continue;
+    if (place.hidden || over.has(id)) continue;
     const span = { columns: Math.min(place.columnSpan, columns), rows: place.rowSpan };
-    if (place.pin) {
-      const column = Math.min(place.pin.column, columns - span.columns + 1) - 1;
-      held.push({ ...span, column, row: place.pin.row - 1 });
+    const { pin, by } = saidPin(view, tile, band.index);
+    if (pin && by === band.index) {
+      const column = Math.min(pin.column, columns - span.columns + 1) - 1;
+      held.push({ ...span, id, column, row: pin.row - 1 });
+      continue;
+    }
+    if (pin && keepsPins && pin.column <= columns) {
+      const room = columns - pin.column + 1;
+      held.push({
+        ...span,
+        id,
+        columns: Math.min(span.columns, room),
+        column: pin.column - 1,
+        row: pin.row - 1,
+      });
       continue;
     }
     const area = before.get(id);

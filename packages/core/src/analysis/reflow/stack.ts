@@ -1,6 +1,7 @@
 import { bandBearing, type BandBearing } from '../bearing.js';
 import { resolvedBandOf } from '../../arrangements/bands.js';
-import { bandOf, placeIn } from '../../document/bands.js';
+import { laidOver, overlaysIn } from './overlays.js';
+import { bandOf, placeIn, saidPin } from '../../document/bands.js';
 import { derivedBand, setColumns, placedTiles, widthsOf } from './bandLevel.js';
 import { followsWider, isCorrected } from '../../document/derived.js';
 import { likeness } from './spanChoices.js';
@@ -31,9 +32,13 @@ export function stackedCommand(
 ): Command {
   const band = resolvedBandOf(view, index);
   const rows = new Map<TileId, number>();
+  const wider = placedTiles(view, resolvedBandOf(view, index - 1));
+  const over = overlaysIn(view, index, new Map(wider.map(({ tile, area }) => [tile.id, area])));
+  const under = new Set([...over.values()].map(({ base }) => base));
   let run: TileId[] = [];
   let last = '';
   for (const { tile, area } of placedTiles(view, band)) {
+    if (over.has(tile.id)) continue;
     if (kept.places && isCorrected(view.bands[index - 1]?.tiles[tile.id])) continue;
     const alike = likeness(tile, { columns: area.columnSpan, rows: area.rowSpan });
     run = alike === last ? [...run, tile.id] : [tile.id];
@@ -47,15 +52,30 @@ export function stackedCommand(
   return (draft) => {
     const own = writeBand(draft, index);
     if (!kept.columns) setColumns(own, 1, band);
+    let row = 1;
     for (const [id, rowSpan] of rows) {
-      const { pin, ...before } = own.tiles[id] ?? {};
+      const { pin, derivedPin: _, ...before } = own.tiles[id] ?? {};
+      const isHeld = kept.places && pin !== undefined;
+      const inherits = saidPin(view, view.tiles[id] as Tile, index - 1).pin !== null;
       own.tiles[id] = {
         ...before,
-        ...(kept.places && pin !== undefined && { pin }),
+        ...(isHeld
+          ? { pin }
+          : under.has(id)
+            ? { derivedPin: { column: 1, row } }
+            : inherits && { derivedPin: null }),
         columnSpan: 1,
         rowSpan,
         derived: true,
       };
+      for (const [above, overlay] of over) {
+        if (overlay.base !== id) continue;
+        const at = laidOver(overlay, { column: 1, row, columnSpan: 1, rowSpan }, bearing);
+        const { pin: __, derivedPin: ___, ...others } = own.tiles[above] ?? {};
+        const derivedPin = { column: at.column, row: at.row };
+        own.tiles[above] = { ...others, columnSpan: 1, rowSpan: at.rowSpan, derived: true, derivedPin };
+      }
+      row += rowSpan;
     }
   };
 }
@@ -83,8 +103,7 @@ export function stackBand(document: CollectionDocument, band: number, measurer: 
 }
 
 /**
- * The wider band's placement as it is: this band sets none of its own, and pins are held where they
- * were. Where bands are derived, its columns and spans are set in this one, so that they stay.
+ * The wider band's placement as it is, pins and all: this band sets none of its own. Where bands are derived, its columns and spans are set in this one, so that they stay.
  */
 export function keepStructure(document: CollectionDocument, band: number): Command {
   const wider = bandOf(document, band - 1).arrangement;
@@ -92,13 +111,9 @@ export function keepStructure(document: CollectionDocument, band: number): Comma
     const own = writeBand(draft, band);
     for (const value of ['columns', 'rows', 'areas', 'flow', 'kind'] as const) delete own.arrangement[value];
     for (const [id, place] of Object.entries(own.tiles)) {
-      for (const value of ['columnSpan', 'rowSpan', 'pin', 'area', 'order', 'derived'] as const)
+      for (const value of ['columnSpan', 'rowSpan', 'pin', 'derivedPin', 'area', 'order', 'derived'] as const)
         delete place[value];
       if (Object.keys(place).length === 0) delete own.tiles[id];
-    }
-    for (const id of Object.keys(document.tiles)) {
-      const { pin } = placeIn(document, document.tiles[id] as Tile, band - 1);
-      if (pin) own.tiles[id] = { ...own.tiles[id], pin: { ...pin } };
     }
     if (!followsWider(document)) return;
     own.arrangement.columns = [...wider.columns];

@@ -2,7 +2,7 @@ import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInCol
 import { columnsThatFit, evenShares } from '../shared/columnCount.js';
 import { fluidOf } from './values.js';
 import type { Band } from '../../document/bands.js';
-import type { Arrangement, CollectionDocument, Tile, TrackSize } from '../../document/types.js';
+import type { Arrangement, CollectionDocument, Tile, TrackSize, WholePlace } from '../../document/types.js';
 
 /**
  * The tracks that a fluid band has in an inner width: with `auto-fit` only those that hold a tile.
@@ -51,12 +51,17 @@ export function fluidWish(
     hidden = own?.hidden ?? hidden;
   }
   if (hidden) return null;
-  return { column: null, row: null, columnSpan: spanIn(band, columnSpan, columns), rowSpan };
+  return { column: null, row: null, ...spansIn(band, { columnSpan, rowSpan }, columns) };
 }
 
-/** How many columns a span takes in a fluid band, at its width. */
-export const spanIn = (
+type Spans = Pick<WholePlace, 'columnSpan' | 'rowSpan'>;
+
+/** The spans that a tile takes in a fluid band, at its width: one column and one row below that from which spans apply. */
+export const spansIn = (
   { arrangement, at }: Pick<Band, 'arrangement' | 'at'>,
-  span: number,
+  { columnSpan, rowSpan }: Spans,
   columns: number,
-) => (at < (fluidOf(arrangement).spansFrom ?? 0) ? 1 : Math.min(span, columns));
+): Spans =>
+  at < (fluidOf(arrangement).spansFrom ?? 0)
+    ? { columnSpan: 1, rowSpan: 1 }
+    : { columnSpan: Math.min(columnSpan, columns), rowSpan };

@@ -4,7 +4,7 @@ import { widthOf } from '../shared/widthOf.js';
 import { fluidOf } from './values.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
-/** The page widths inside of a fluid band from which the spans of its tiles fit, from narrow to wide, px. */
+/** The page widths inside of a fluid band from which the spans of its tiles apply or fit, from narrow to wide, px. */
 export function fluidCuts(document: CollectionDocument, band: Band): number[] {
   const { arrangement } = band;
   const widest = document.order.reduce(
@@ -16,7 +16,7 @@ export function fluidCuts(document: CollectionDocument, band: Band): number[] {
   const widths = Array.from({ length: widest - 1 }, (_, k) =>
     Math.max(from, widthOf(fluid, arrangement, k + 2)),
   );
-  return [...new Set(widths)].filter(
+  return [...new Set([from, ...widths])].filter(
     (width) => width > band.from && width < Math.min(band.below, LIMITS.widest * 40),
   );
 }

@@ -111,6 +111,23 @@ describe('a fluid arrangement', () => {
     expect(spansAt(fluid(spans, { spansFrom: 700 }), 700)).toEqual([2, 2, 1, 1]);
   });
 
+  test('rows are spanned from that width on too, on the stage and in the page', () => {
+    const tall = fluid(
+      [
+        [1, 3],
+        [1, 1],
+      ],
+      { spansFrom: 700, min: 100 },
+    );
+    const rowsAt = (width: number) =>
+      layoutCollection(tall, width, { measurer: LETTERS }).tiles.map(({ rowSpan }) => rowSpan);
+    expect([rowsAt(699), rowsAt(700)]).toEqual([
+      [1, 1],
+      [3, 1],
+    ]);
+    expect(pageCss(tall, NONE, LETTERS)).toMatch(/@container \(width < 700px\) \{[^@]*grid-row: span 1/);
+  });
+
   test('the widths at which a column is added are where it first fits', () => {
     const document = fluid(ones(20), { max: 5 });
     const [band] = bandsOf(document);

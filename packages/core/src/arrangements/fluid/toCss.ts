@@ -1,6 +1,6 @@
 import { fittingTracks } from '../shared/fittingTracks.js';
 import { gridCss } from '../shared/gridCss.js';
-import { spanIn } from './columns.js';
+import { spansIn } from './columns.js';
 import { fluidOf } from './values.js';
 import type { CssInput, LevelCss } from '../kind.js';
 
@@ -11,9 +11,9 @@ export function fluidToCss(input: CssInput): LevelCss {
   return gridCss(input, {
     columns: fittingTracks(repeat, { min, max }, band.arrangement.columnGap),
     areas: 'none',
-    place: ({ columnSpan, rowSpan }) => ({
-      'grid-column': `span ${spanIn(band, columnSpan, columns.length)}`,
-      'grid-row': `span ${rowSpan}`,
-    }),
+    place: (place) => {
+      const { columnSpan, rowSpan } = spansIn(band, place, columns.length);
+      return { 'grid-column': `span ${columnSpan}`, 'grid-row': `span ${rowSpan}` };
+    },
   });
 }

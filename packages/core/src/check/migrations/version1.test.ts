@@ -169,7 +169,7 @@ describe('a collection of format version 1', () => {
   test('opens, and what it said is there in the words of today', () => {
     // What was not known then is kept, and said again.
     expect(problems.map(({ path, severity }) => [path, severity])).toEqual([['/tiles/text/note', 'notice']]);
-    expect(document?.formatVersion).toBe(2);
+    expect(document?.formatVersion).toBe(3);
     expect(document?.tiles.text).toMatchObject({
       kind: 'card',
       note: 'kept as it is',

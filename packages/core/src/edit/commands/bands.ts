@@ -1,6 +1,6 @@
 import { LIMITS } from '../../document/limits.js';
 import { clone } from '../../document/clone.js';
-import { writeBand, type Draft } from './draft.js';
+import { writeBand } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { NarrowerBand } from '../../document/types.js';
 

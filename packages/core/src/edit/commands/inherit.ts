@@ -38,7 +38,7 @@ export function setHereIn(document: CollectionDocument, bandIndex: number): SetH
     ...listed('look', null, band.typeSizes),
     ...byOrder(Object.keys(band.groups ?? {})).flatMap((id) => listed('group', id, band.groups?.[id])),
     ...byOrder(Object.keys(band.tiles)).flatMap((id): SetHere[] => {
-      const { columnSpan, rowSpan, derived, ...rest } = band.tiles[id] ?? {};
+      const { columnSpan, rowSpan, derived, derivedPin: _, ...rest } = band.tiles[id] ?? {};
       const spans = columnSpan !== undefined || rowSpan !== undefined;
       return [
         ...(spans

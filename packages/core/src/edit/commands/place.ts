@@ -33,7 +33,7 @@ export function setSpan({ tiles, band, setFor, columnSpan, rowSpan }: SetPlace):
   };
 }
 
-/** Holds tiles at a cell of one band, or lets them flow again with a pin of null. */
+/** Holds tiles at a cell of a band, which narrower ones inherit where its column is there, or lets them flow with a pin of null. */
 export function setPin(tiles: readonly TileId[], band: number, pin: Pin | null): Command {
   return (draft) => {
     const columns = resolvedBands(draft)[band]?.columns.length ?? 1;
@@ -47,10 +47,15 @@ export function setPin(tiles: readonly TileId[], band: number, pin: Pin | null):
       };
       // A tile is held by its pin or by an area, not by both.
       const out = held && placeIn(draft, tile, band).area !== null ? { area: null } : {};
-      if (band === 0) Object.assign(tile.place, out, { pin: held });
-      else if (held)
-        writeBand(draft, band).tiles[id] = { ...writeBand(draft, band).tiles[id], ...out, pin: held };
-      else forgetIn(draft, band, id, ['pin']);
+      if (band === 0) {
+        Object.assign(tile.place, out, { pin: held });
+        continue;
+      }
+      forgetIn(draft, band, id, ['pin']);
+      // A pin that is inherited lets go only where the band says so.
+      if (!held && !placeIn(draft, tile, band).pin) continue;
+      const { derivedPin: _, ...own } = writeBand(draft, band).tiles[id] ?? {};
+      writeBand(draft, band).tiles[id] = { ...own, ...out, pin: held };
     }
   };
 }

@@ -6,7 +6,7 @@ import { newCard, newGroup } from '../../parts/newTile.js';
 import { CONTENT, type SkeletonForm } from '../skeletons/forms.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { Arrangement, CollectionDocument, GroupTile, TileId } from '../../document/types.js';
+import type { Arrangement, GroupTile, TileId } from '../../document/types.js';
 
 /** What an area begins with, so that none is empty. */
 const BEGINS: Readonly<Record<string, readonly [heading: string, body: string]>> = {

@@ -1,7 +1,7 @@
 import { checkDocument } from '../../check/checkDocument.js';
 import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../../parts/uses.js';
 import { byIdentity, byPosition } from './byIdentity.js';
-import { followsWider, withDerivedOf, withoutDerived } from '../../document/derived.js';
+import { withDerivedBands, withoutDerivedBands } from './derivedBands.js';
 import { same } from '../../same.js';
 import { settleMoved } from './moved.js';
 import { settleDeleted, type Versions } from './tiles.js';
@@ -19,15 +19,10 @@ import type { CollectionDocument, NarrowerBand, Tile } from '../../document/type
  * @returns a sound document; where the two would not make one together, the whole is one meeting
  */
 export function joinDocuments(request: JoinRequest): Joined {
-  const { base, ours, theirs } = request;
-  if (![base, ours, theirs].every(followsWider)) return joinVersions(request);
-  const joined = joinVersions({
-    ...request,
-    base: withoutDerived(base),
-    ours: withoutDerived(ours),
-    theirs: withoutDerived(theirs),
-  });
-  return { ...joined, document: withDerivedOf(joined.document, theirs) };
+  const bare = withoutDerivedBands(request);
+  if (!bare) return joinVersions(request);
+  const joined = joinVersions({ ...request, ...bare });
+  return { ...joined, document: withDerivedBands(joined.document, request) };
 }
 
 function joinVersions(request: JoinRequest): Joined {

@@ -50,6 +50,7 @@ export const ARRANGEMENT = {
   },
   maxInlineSize: {
     label: 'Maximum width',
+    help: 'The padding is part of it',
     unit: 'px',
     least: LIMITS.narrowest,
     most: 10_000,

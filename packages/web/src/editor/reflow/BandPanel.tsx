@@ -51,6 +51,8 @@ export function BandPanel() {
   const set = setHereIn(document, index);
   const byHand = set.filter(({ derived }) => !derived);
   const derived = set.filter((each) => each.derived);
+  // What is derived anew with every change can't be taken back.
+  const listed = follows ? byHand : set;
   return (
     <Panel
       name="Band"
@@ -204,22 +206,25 @@ export function BandPanel() {
       <Section title="Set here">
         {widest ? (
           <p className="text-sm text-soft">The widest band sets everything; narrower ones inherit it.</p>
-        ) : set.length === 0 ? (
-          <p className="text-sm text-soft">Nothing: everything is inherited from the wider band.</p>
+        ) : listed.length === 0 ? (
+          <p className="text-sm text-soft">
+            {set.length > 0
+              ? 'Nothing: columns and spans are derived from the wider band, the rest is inherited.'
+              : 'Nothing: everything is inherited from the wider band.'}
+          </p>
         ) : (
           <>
             <SetHereList name="Set by hand" values={byHand} band={index} />
-            {derived.length > 0 && (
+            {!follows && derived.length > 0 && (
               <>
                 <p className="mt-2 text-sm text-soft">Derived from the wider band:</p>
                 <SetHereList name="Derived" values={derived} band={index} />
               </>
             )}
             <Button
-              disabled={follows && byHand.length === 0}
               className="mt-2 justify-self-start"
               onClick={() => {
-                dispatch(run('Inherit all', inheritHere(follows ? byHand : set, index)));
+                dispatch(run('Inherit all', inheritHere(listed, index)));
                 dispatch(
                   announce(
                     follows

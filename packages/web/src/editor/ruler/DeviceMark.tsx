@@ -19,7 +19,7 @@ export function DeviceMark({ name, width, x }: Device & { readonly x: number }) 
       aria-label={`${name}, ${width} px`}
       aria-pressed={isNow}
       title={`${name}: show ${width} px`}
-      className={`absolute z-[4] grid size-6 -translate-x-1/2 place-items-center rounded-s hover:text-copper-ink ${isNow ? 'text-copper-ink' : 'text-water-ink'}`}
+      className={`absolute z-[11] grid size-6 -translate-x-1/2 place-items-center rounded-s hover:text-copper-ink ${isNow ? 'text-copper-ink' : 'text-water-ink'}`}
       style={{ left: x, top: BASE - 23 }}
       onClick={() => dispatch(needleMoved(width))}
       onDoubleClick={(event) => event.stopPropagation()}

@@ -25,7 +25,7 @@ export const DEVICE_WIDTHS = [320, 360, 390, 430, 768, 834, 1024, 1280, 1440, 19
 export const DEVICES = [
   { name: 'Phone', width: 390 },
   { name: 'Tablet', width: 834 },
-  { name: 'Laptop', width: 1440 },
+  { name: 'Laptop', width: 1280 },
 ] as const;
 
 /** So near to a device's width, px of the screen, a drag takes it. */

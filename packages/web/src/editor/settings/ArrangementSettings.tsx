@@ -63,7 +63,11 @@ export function ArrangementSettings() {
         <GapRows inherited={inherited} />
         <Section title="Size">
           <HeightRow inherited={inherited('height')} />
-          <Row label="Width" help="Full, or limited and centred" {...inherited('maxInlineSize')}>
+          <Row
+            label="Width"
+            help="Full, or limited and centred; the padding is part of it"
+            {...inherited('maxInlineSize')}
+          >
             <div className="grid grid-cols-2 gap-1.5">
               <Segments
                 value={arrangement.maxInlineSize === null ? 'full' : 'most'}
@@ -84,6 +88,9 @@ export function ArrangementSettings() {
                 />
               )}
             </div>
+            {arrangement.maxInlineSize !== null && (
+              <p className="text-sm text-soft">Padding is part of it.</p>
+            )}
           </Row>
         </Section>
       </Column>

@@ -39,7 +39,7 @@ describe('the files of a page', () => {
     fireEvent.click(files.getByRole('button', { name: /^style\.css/ }));
     expect(text()).toContain('display: grid');
     fireEvent.click(files.getByRole('button', { name: /^beds\.noria\.json/ }));
-    expect(JSON.parse(text())).toMatchObject({ name: 'Beds', formatVersion: 2 });
+    expect(JSON.parse(text())).toMatchObject({ name: 'Beds', formatVersion: 3 });
   });
 
   test('are written anew when breakpoints measure the viewport', async () => {

@@ -2,7 +2,7 @@ import { kindCandidates } from '../kindCandidates.js';
 import { ANY_BAND, type Finding } from '../types.js';
 import { atBreakpoints, derivedAnew } from './breakpoints.js';
 import { caseOf, type Case } from './case.js';
-import { letFlow, otherFlow, otherSpans } from './spans.js';
+import { letFlow, lostPinHere, otherFlow, otherSpans } from './spans.js';
 import { anywhere, apart, lessNeed } from './tile.js';
 import { inside, neverWider, otherRows } from './tracks.js';
 import type { CollectionDocument } from '../../../document/types.js';
@@ -12,6 +12,7 @@ import type { CheckOptions } from '../checkFit.js';
 /** What may be done in the band of a finding, the least first. */
 const IN_BAND: readonly ((which: Case) => Iterable<Candidate>)[] = [
   letFlow,
+  lostPinHere,
   otherSpans,
   otherFlow,
   derivedAnew,

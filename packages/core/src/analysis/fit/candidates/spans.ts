@@ -1,9 +1,9 @@
 import { hasCells, holdsCells } from '../../../arrangements/questions.js';
 import { setArrangement } from '../../../edit/commands/arrangement.js';
-import { setPin, setSpan } from '../../../edit/commands/place.js';
+import { setOwn, setPin, setSpan } from '../../../edit/commands/place.js';
 import { change } from '../../../edit/patch/change.js';
 import { levelLayout, layoutCollection } from '../../../layout/layout.js';
-import { tame, type Candidate } from '../candidate.js';
+import { tame, taste, type Candidate } from '../candidate.js';
 import { closingOf } from './closing.js';
 import type { Finding } from '../types.js';
 import type { Case } from './case.js';
@@ -12,6 +12,28 @@ import type { Case } from './case.js';
 export function* letFlow({ finding: { kind }, place, at, id, index }: Case): Generator<Candidate> {
   if (place?.pin && (kind === 'overlap' || kind === 'hole' || kind === 'overflow'))
     yield tame('Let it flow', at(setPin([id], index, null)));
+}
+
+/** A tile whose pin is lost is held where it lies, or said to flow. */
+export function* lostPinHere({
+  document,
+  finding,
+  options,
+  at,
+  id,
+  index,
+  first,
+}: Case): Generator<Candidate> {
+  if (finding.kind !== 'pin lost' || !first) return;
+  const whole = layoutCollection(document, first.from, options);
+  const lies = levelLayout(whole, finding.level)?.layout.tiles.find((each) => each.id === id);
+  if (!lies) return;
+  const { column, row } = lies;
+  yield taste('Pin it where it lies', at(setPin([id], index, { column, row })));
+  yield taste(
+    'Let it flow here',
+    at((draft) => setOwn(draft, id, { pin: null }, index, 'band')),
+  );
 }
 
 const SPATIAL: readonly Finding['kind'][] = ['clipped', 'squashed', 'over-cropped', 'focus lost', 'soft'];

@@ -18,7 +18,7 @@ export const FLUID = {
   max: { label: 'Columns', unit: 'at most', least: 1, most: LIMITS.columns },
   spansFrom: {
     label: 'Spans',
-    help: 'Whether spans apply at every width, or from a width on',
+    help: 'Whether spans apply at every width, or from a width on; below it every tile takes one column and one row',
     unit: 'px',
     least: 0,
     most: LIMITS.track,
