@@ -17,7 +17,7 @@ import { needleMoved, tilesSelected } from '../editor/editorSlice';
 import { opened } from '../editor/document/documentSlice';
 import { lateMiddleware, reducer, type AppThunk } from '../editor/state';
 
-/** A collection of stats, one for each pair of spans, named t1, t2, … in four even columns and one band. */
+/** A collection of stats, one for each pair of spans, named t1, t2, … in four even columns and one band, others by hand. */
 export function stats(
   spans: readonly (readonly [columns: number, rows: number])[],
   arrangement: Partial<Arrangement> = {},
@@ -30,9 +30,10 @@ export function stats(
     setSpan({ tiles: [`t${k + 1}`], band: 0, setFor: 'all', columnSpan, rowSpan }),
   ]);
   const columns = ['1fr', '1fr', '1fr', '1fr'];
+  const { narrowerBands: _, ...byHand } = emptyDocument('Beds');
   return [...commands, setArrangement({ columns, ...arrangement }, 0, 'all')].reduce<CollectionDocument>(
     (document, command) => change(document, command).document,
-    { ...emptyDocument('Beds'), bands: [] },
+    byHand,
   );
 }
 

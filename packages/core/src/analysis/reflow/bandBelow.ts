@@ -113,13 +113,13 @@ export function lowestFrom(
  * Adds a band below all others, with the columns and spans that reach down the furthest: full rows and
  * columns about twice as wide as before come first, one column comes last.
  * @param band where it begins, and what it sets itself: columns that are among it, and spans, stay
- * @param isHeld a person wanted a band there, though the wider one may still work
+ * @param wanted as many columns come first where they work at all, since a person wanted a band there
  */
 export function bandBelow(
   search: Search,
   made: CollectionDocument,
   band: NarrowerBand,
-  isHeld = false,
+  wanted: number | null = null,
 ): Next {
   const { measurer } = search;
   const { id, below } = band;
@@ -132,13 +132,6 @@ export function bandBelow(
   const own = band.arrangement.columns?.length;
   if (own !== undefined) return derived(own) ?? { document: withBand, low: LIMITS.narrowest };
 
-  // Where only groups stop working, they alone get other columns.
-  const hasGroups = made.order.some((tile) => made.tiles[tile]?.kind === 'group');
-  if (isHeld || hasGroups) {
-    const asWider = derived(most);
-    const least = isHeld ? LEAST_BAND : LEAST_SHARE * below;
-    if (asWider && below - asWider.low >= least) return asWider;
-  }
   const stacked = (): Found => ({
     document: change(withBand, deriveBand(withBand, index, { measurer, columns: 1, keepsColumns: true }))
       .document,
@@ -146,6 +139,15 @@ export function bandBelow(
     columns: 1,
     isFull: true,
   });
+  if (wanted === 1) return stacked();
+  // Where only groups stop working, they alone get other columns.
+  const hasGroups = made.order.some((tile) => made.tiles[tile]?.kind === 'group');
+  const first = wanted ?? (hasGroups ? most : null);
+  if (first !== null) {
+    const next = derived(first);
+    const least = wanted === null ? LEAST_SHARE * below : LEAST_BAND;
+    if (next && below - next.low >= least) return next;
+  }
   const before = columnAt(made, below - 1, most);
   const growthOf = (columns: number) => columnAt(withBand, below - 1, columns) / before;
   const between = (least: number, greatest: number): Found[] => {

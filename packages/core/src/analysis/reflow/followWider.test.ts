@@ -243,8 +243,12 @@ describe('bands that follow', () => {
 
   test('begin where a breakpoint was moved to or added, and not where one was removed', () => {
     const below = four.bands[0]?.below ?? 0;
-    const moved = after(four, moveBreakpoint(1, below + 60), removeTiles(['t4']));
-    expect(moved.bands[0]?.below).toBe(below + 60);
+    const moved = after(four, moveBreakpoint(1, below + 60));
+    expect(moved.bands.map((band) => [band.below, band.arrangement.columns?.length])).toEqual([
+      [below + 60, 2],
+      [four.bands[1]?.below, 1],
+    ]);
+    expect(after(moved, removeTiles(['t4'])).bands[0]?.below).toBe(below + 60);
     const added = after(four, addBreakpoint('mine', 900));
     expect(added.bands[0]).toMatchObject({
       id: 'mine',

@@ -1,6 +1,7 @@
 import { bandBelow, beginning, amissAt, LEAST_BAND, lowestFrom, type Next } from './bandBelow.js';
 import { correctionsOf, followsWider, isDerivedBreakpoint, IDS_OF } from '../../document/derived.js';
 import { LIMITS } from '../../document/limits.js';
+import { resolvedBandOf } from '../../arrangements/bands.js';
 import { same } from '../../same.js';
 import type {
   ArrangementValues,
@@ -75,7 +76,7 @@ function bandsFor(
     const [own] = at === -1 ? [] : free.splice(at, 1);
     if (own) {
       const set = { ...own.set, below };
-      add(set, own.before, bandBelow(search, made, set, true));
+      add(set, own.before, bandBelow(search, made, set, columns ?? null));
     } else add(plain, spare.shift(), next);
   };
   while (made.bands.length < LIMITS.bands) {
@@ -88,7 +89,11 @@ function bandsFor(
       // What is amiss where it begins is as the person wanted it.
       const own = amissAt({ ...made, bands: [...made.bands, next.set] }, measurer, next.set.below - 1);
       const ignored = new Set([...search.ignored, ...own]);
-      add(next.set, next.before, bandBelow({ ...search, ignored }, made, next.set, true));
+      // One that was added has what the wider one has, one that was moved what it had.
+      const columns =
+        next.before.derived?.arrangement.columns?.length ??
+        resolvedBandOf(made, made.bands.length).columns.length;
+      add(next.set, next.before, bandBelow({ ...search, ignored }, made, next.set, columns));
     } else break;
   }
   // Where no band is like one that was corrected any more, that one stays where it was.

@@ -44,7 +44,9 @@ export function useFollowWider(): void {
           next();
         });
     };
-    next();
+    // Those of a collection that was just left may still be under way.
+    if (underWay) void followed().then(next);
+    else next();
     const stop = store.subscribe(next);
     return () => {
       wanted = false;
