@@ -1,4 +1,5 @@
 import { partKindOf } from '../parts/index.js';
+import { looksOfBands, picturesOfBands } from '../document/bandLooks.js';
 import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../parts/uses.js';
 import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 
@@ -33,6 +34,12 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
   function mine<Entry>(all: Readonly<Record<TileId, Entry>>) {
     return of(all, Object.keys(tiles));
   }
+  const own = bands.map(({ groups, looks, derived: _, ...band }) => ({
+    ...band,
+    tiles: mine(band.tiles),
+    ...(groups && { groups: mine(groups) }),
+    ...(looks && { looks: mine(looks) }),
+  }));
   return {
     formatVersion,
     name,
@@ -42,16 +49,15 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
     look,
     tiles,
     order,
-    bands: bands.map(({ groups, looks, ...band }) => ({
-      ...band,
-      tiles: mine(band.tiles),
-      ...(groups && { groups: mine(groups) }),
-      ...(looks && { looks: mine(looks) }),
-    })),
-    pictures: of(document.pictures, kept.flatMap(picturesIn)),
+    bands: own,
+    pictures: of(document.pictures, [...kept.flatMap(picturesIn), ...picturesOfBands({ bands: own })]),
     films: of(document.films, kept.flatMap(filmsIn)),
     icons: of(document.icons, kept.flatMap(iconsIn)),
-    namedLooks: of(document.namedLooks, [...kept.flatMap(namedLooksOf), ...namedLooksIn(look)]),
+    namedLooks: of(document.namedLooks, [
+      ...kept.flatMap(namedLooksOf),
+      ...namedLooksIn(look),
+      ...namedLooksIn(looksOfBands({ bands: own })),
+    ]),
   };
 }
 

@@ -97,7 +97,7 @@ describe('checkDocument', () => {
     [
       'formatVersion',
       7,
-      '/formatVersion: This collection has format version 7; this Noria reads up to 2. Open it with a newer Noria.',
+      '/formatVersion: This collection has format version 7; this Noria reads up to 3. Open it with a newer Noria.',
     ],
     [
       'formatVersion',

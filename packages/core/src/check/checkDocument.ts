@@ -2,7 +2,7 @@ import { LIMITS } from '../document/limits.js';
 import { numbered, withEntryIds } from './entryIds.js';
 import { migrate } from './migrate.js';
 import { address, colour, id, words } from '../look/checks.js';
-import { partOfLook, collectionLook, namedLook, tileLook } from './checkLook.js';
+import { bandLook, partOfLook, collectionLook, namedLook, tileLook } from './checkLook.js';
 import { film, icon, picture } from './checkAssets.js';
 import { parts } from './checkParts.js';
 import { arrangement, ownArrangement } from './checkArrangement.js';
@@ -22,7 +22,7 @@ import {
 } from '../document/checks.js';
 import type { Check, Reporter } from '../document/checks.js';
 import { pointerSegment, type Problem } from '../document/problems.js';
-import { BAND_LOOK_FIELDS, FORMAT_VERSION, type CollectionDocument } from '../document/types.js';
+import { FORMAT_VERSION, type CollectionDocument } from '../document/types.js';
 
 export interface CheckedDocument {
   /** The document in the present format version, when no problem is an error. */
@@ -36,19 +36,6 @@ const typeSizes = fields({ headingSize: typeSize, bodySize: typeSize }, 'A bandâ
   'headingSize',
   'bodySize',
 ]);
-
-const bandLook = fields(
-  {
-    headingSize: typeSize,
-    bodySize: typeSize,
-    spread: oneOf(['start', 'center', 'end', 'between'], 'The spread'),
-    align: oneOf(['start', 'center', 'end', 'stretch'], 'The alignment'),
-    direction: oneOf(['column', 'row'], 'The direction'),
-    writingDirection: oneOf(['horizontal', 'vertical'], 'The writing direction'),
-  },
-  'A bandâ€™s look of a tile',
-  ['headingSize', 'bodySize', ...BAND_LOOK_FIELDS],
-);
 
 const breakpoint = number(LIMITS.narrowest + 1, LIMITS.widest, 'A breakpoint');
 const band = fields(

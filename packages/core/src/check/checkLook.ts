@@ -99,6 +99,15 @@ const wholeLook = {
 };
 
 export const tileLook = fields(wholeLook, 'A tile’s look', Object.keys(optionalLook));
+/** What a band sets of it; null where it lets go of what the tile says. */
+export const bandLook = fields(
+  {
+    ...wholeLook,
+    ...Object.fromEntries(Object.entries(optionalLook).map(([field, check]) => [field, orNull(check)])),
+  },
+  'A band’s look of a tile',
+  Object.keys(wholeLook),
+);
 /** What a variant changes. */
 export const partOfLook = fields(wholeLook, 'A variant’s look', Object.keys(wholeLook));
 

@@ -1,5 +1,6 @@
 import { LIMITS } from '../document/limits.js';
 import { partIn } from '../document/card.js';
+import { looksOfBands, picturesOfBands } from '../document/bandLooks.js';
 import { namedLooksIn, namesIn, usesIn } from '../parts/uses.js';
 import type { Reporter } from '../document/checks.js';
 import type { CollectionDocument, Recipe, Tile } from '../document/types.js';
@@ -67,6 +68,16 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
         error(
           `/bands/${k}/looks/${tileId}`,
           `There is no tile “${tileId}”. Remove this look, or add the tile.`,
+        );
+    }
+    const looks = { bands: [each] };
+    const names = namedLooksIn(looksOfBands(looks)).map((id) => ({ id, at: '/looks' }));
+    checkNames(document, names, `/bands/${k}`, error);
+    for (const id of picturesOfBands(looks)) {
+      if (!Object.hasOwn(document.pictures, id))
+        error(
+          `/bands/${k}/looks`,
+          `There is no picture “${id}” in the collection. Add it to “pictures”, or choose another fill.`,
         );
     }
     for (const tileId of Object.keys(each.groups ?? {})) {

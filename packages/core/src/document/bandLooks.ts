@@ -1,5 +1,5 @@
 import { perObjectAnd, whileSame } from '../memo.js';
-import type { BandLook, CollectionDocument, Tile, TypeSizes } from './types.js';
+import type { BandLook, CollectionDocument, PictureId, Tile, TileLook, TypeSizes } from './types.js';
 
 /** What a band sets or inherits of a tile's look. */
 export function bandLookIn(document: CollectionDocument, tile: string, bandIndex: number): BandLook {
@@ -7,6 +7,16 @@ export function bandLookIn(document: CollectionDocument, tile: string, bandIndex
     .slice(0, bandIndex)
     .reduce((look: BandLook, band) => ({ ...look, ...band.looks?.[tile] }), {});
 }
+
+/** What bands set of the looks of tiles. */
+export const looksOfBands = ({ bands }: Pick<CollectionDocument, 'bands'>): readonly BandLook[] =>
+  bands.flatMap(({ looks = {} }) => Object.values(looks));
+
+/** The pictures that bands put behind tiles. */
+export const picturesOfBands = (document: Pick<CollectionDocument, 'bands'>): PictureId[] =>
+  looksOfBands(document).flatMap(({ fill }) =>
+    typeof fill === 'object' && fill?.kind === 'picture' ? [fill.picture] : [],
+  );
 
 /**
  * A collection with the looks that it has in a band: what the band sets stands where the
@@ -47,4 +57,7 @@ function sameLook(document: CollectionDocument, look: CollectionDocument['look']
 const dressed = whileSame<Tile, Tile>();
 
 const withLook = (tile: Tile, look: BandLook): Tile =>
-  dressed(tile, [JSON.stringify(look)], () => ({ ...tile, look: { ...tile.look, ...look } }));
+  dressed(tile, [JSON.stringify(look)], () => {
+    const said = Object.entries({ ...tile.look, ...look }).filter(([, value]) => value !== null);
+    return { ...tile, look: Object.fromEntries(said) as unknown as TileLook };
+  });

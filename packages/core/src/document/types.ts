@@ -54,10 +54,8 @@ export interface TypeSizes {
   readonly bodySize?: number;
 }
 
-/** What of a tile's look a band may set: how its contents lie, how large its type is. */
-export interface BandLook extends TypeSizes, Partial<Pick<TileLook, (typeof BAND_LOOK_FIELDS)[number]>> {}
-
-export const BAND_LOOK_FIELDS = ['spread', 'align', 'direction', 'writingDirection'] as const;
+/** What a band sets of a tile's look; null: in this band it is as if the tile said nothing of it. */
+export type BandLook = { readonly [F in keyof TileLook]?: TileLook[F] | null };
 
 /** A finding that was looked at and is as it should be. */
 export interface IgnoredFinding {

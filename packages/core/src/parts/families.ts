@@ -1,3 +1,4 @@
+import { looksOfBands } from '../document/bandLooks.js';
 import type { CollectionDocument, FamilyName } from '../document/types.js';
 
 /** One font file of a family: a script subset, chosen by the browser through its unicode range. */
@@ -40,8 +41,13 @@ export const FAMILIES: Readonly<Record<FamilyName, Family>> = {
 export const familyCss = (name: FamilyName) => `"${name}", ${FAMILIES[name].fallback}`;
 
 /** The families that a collection uses, in its look and in its tiles'. */
-export function familiesOf({ look, tiles }: Pick<CollectionDocument, 'look' | 'tiles'>): FamilyName[] {
-  const own = Object.values(tiles).flatMap((tile) => [tile.look.headingFamily, tile.look.bodyFamily]);
+export function familiesOf({
+  look,
+  tiles,
+  bands,
+}: Pick<CollectionDocument, 'look' | 'tiles' | 'bands'>): FamilyName[] {
+  const looks = [...Object.values(tiles).map((tile) => tile.look), ...looksOfBands({ bands })];
+  const own = looks.flatMap(({ headingFamily, bodyFamily }) => [headingFamily, bodyFamily]);
   const used = [look.headingFamily, look.bodyFamily, ...own];
-  return [...new Set(used.filter((name) => name !== undefined))];
+  return [...new Set(used.filter((name) => typeof name === 'string'))];
 }

@@ -100,6 +100,10 @@ const UNSAID: Declarations = {
   'align-items': 'normal',
   'text-align': 'start',
   'writing-mode': 'horizontal-tb',
+  border: 'none',
+  'box-shadow': 'none',
+  mask: 'none',
+  'mask-composite': 'add',
 };
 
 /** The rules in which a tile with another look differs from what it was. */

@@ -3,6 +3,7 @@ import {
   filmsIn,
   formatProblem,
   picturesIn,
+  picturesOfBands,
   summaryOf,
   type CollectionDocument,
 } from '@noria/core';
@@ -24,7 +25,10 @@ export function describeCollection(document: CollectionDocument): Described {
       document: summaryOf(document),
       unreadable: null,
     },
-    pictureUses: counted(tiles.flatMap((tile) => hashes(document.pictures, picturesIn(tile)))),
+    pictureUses: counted([
+      ...tiles.flatMap((tile) => hashes(document.pictures, picturesIn(tile))),
+      ...hashes(document.pictures, picturesOfBands(document)),
+    ]),
     filmUses: counted(tiles.flatMap((tile) => hashes(document.films ?? {}, filmsIn(tile)))),
     summedUp: SUMMARY_VERSION,
   };

@@ -3,6 +3,7 @@ import {
   resolvedBandAt,
   resolvedBands,
   columnCountOf,
+  documentIn,
   layoutCollection,
   levelLayout,
   levelOf,
@@ -97,6 +98,12 @@ export const selectOrigin = createSelector([selectLevelLayout], (found) => ({
 /** The selected tiles that are on this level, in the order they were taken. */
 export const selectSelected = createSelector([selectView, selectSelectedIds], (view, ids): readonly Tile[] =>
   ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
+);
+
+/** The same view with the looks that it has in the band of the needle. */
+export const selectLooks = createSelector(
+  [selectView, (state: RootState) => selectBand(state).index],
+  documentIn,
 );
 
 /** What looks and contents refer to. It stays the same object while tiles are only moved. */

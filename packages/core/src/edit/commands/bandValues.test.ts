@@ -2,7 +2,15 @@ import { LETTERS } from '../../testing/layoutHtml.js';
 import { describe, expect, test } from '@jest/globals';
 import { bandOf, placeIn } from '../../document/bands.js';
 import { inheritHere, setHereIn } from './inherit.js';
-import { inheritLook, inheritLookEverywhere, setBandLook, setBandTypeSizes } from './bandLooks.js';
+import {
+  inheritLook,
+  inheritLookEverywhere,
+  setBandLook,
+  setBandTypeSizes,
+  setLookFor,
+} from './bandLooks.js';
+import { removeNamedLook, setNamedLook } from './namedLooks.js';
+import fc from 'fast-check';
 import { change, type Command } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { documentIn } from '../../document/bandLooks.js';
@@ -57,8 +65,8 @@ describe('what a band sets', () => {
       'place t1 hidden',
       'place t2 span',
       'place t3 order',
-      'look t2 align',
       'look t2 bodySize',
+      'look t2 align',
     ]);
     for (const each of setHereIn(made, 2)) {
       const inherited = after(made, inheritHere([each], 2));
@@ -128,3 +136,85 @@ test('hidden tiles stand aside when others are moved, and needs are set and take
 const fail = (): never => {
   throw new Error('the tile is there');
 };
+
+describe('looks by band', () => {
+  const border = { width: 2, paint: '#112233' };
+  const looks = (document: CollectionDocument, band: number) =>
+    documentIn(document, band).tiles.t1?.look ?? fail();
+
+  test('hold in one band and narrower ones, any of them', () => {
+    const values = { fill: '#ff0000', padding: 4, radius: 0, border, headingWeight: 800 } as const;
+    const made = after(base, setLookFor(['t1'], values, 1, 'band'));
+    expect(looks(made, 1)).toMatchObject(values);
+    expect(looks(made, 2)).toMatchObject(values);
+    expect(looks(made, 0)).toEqual(base.tiles.t1?.look);
+  });
+
+  test('let go of what the tile has: a border is none, padding and radius are as the collection’s', () => {
+    const framed = after(base, setLookFor(['t1'], { border, padding: 2, radius: 3 }, 0, 'band'));
+    const gone = { border: undefined, padding: undefined, radius: undefined, headingWeight: undefined };
+    const made = after(framed, setLookFor(['t1'], gone, 1, 'band'));
+    const { tilePadding, radius } = base.look;
+    expect(made.bands[0]?.looks?.t1).toEqual({ border: null, padding: tilePadding, radius });
+    expect('border' in looks(made, 1)).toBe(false);
+    expect(pageCss(made, () => 'none', LETTERS)).toMatch(
+      /@container \(width < 1080px\) \{\n {2}\[data-tile="t1"\] \{[^}]*border: none/,
+    );
+  });
+
+  test('that are set for all widths are what every band resolves to, until one is set in one', () => {
+    const fills = ['#111111', '#222222', '#333333'];
+    const steps = fc.array(
+      fc.record({
+        band: fc.integer({ min: 0, max: 2 }),
+        setFor: fc.constantFrom('band' as const, 'all' as const),
+        padding: fc.integer({ min: 0, max: 40 }),
+        fill: fc.constantFrom(...fills),
+        border: fc.constantFrom(undefined, border),
+      }),
+      { minLength: 1, maxLength: 6 },
+    );
+    fc.assert(
+      fc.property(steps, (all) => {
+        let made = base;
+        // What each band says, by hand: what is not said is inherited from the next wider one.
+        let said: ({ padding: number; fill: string; border: typeof border | undefined } | null)[] = [
+          null,
+          null,
+          null,
+        ];
+        for (const { band, setFor, ...values } of all) {
+          made = after(made, setLookFor(['t1'], values, band, setFor));
+          if (setFor === 'all') said = [values, null, null];
+          else said[band] = values;
+        }
+        [0, 1, 2].forEach((band) => {
+          const wanted = said.slice(0, band + 1).findLast((each) => each !== null);
+          if (!wanted) return;
+          const { padding, fill, border: line } = looks(made, band);
+          expect({ padding, fill, border: line }).toEqual(wanted);
+        });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('follow a named look that is removed, and pictures that are not there are refused', () => {
+    const named = after(
+      base,
+      setNamedLook({ id: 'moss', name: 'Moss', kind: 'colour', value: '#335533' }),
+      setLookFor(['t1'], { fill: '{moss}' }, 1, 'band'),
+    );
+    expect(after(named, removeNamedLook('moss')).bands[0]?.looks?.t1?.fill).toBe('#335533');
+    const fill = {
+      kind: 'picture',
+      picture: 'none',
+      focalPoint: { x: 0.5, y: 0.5 },
+      tint: { colour: '#000000', opacity: 0 },
+    } as const;
+    const wrong = change(base, setLookFor(['t1'], { fill }, 1, 'band')).document;
+    expect(checkDocument(wrong).problems.map(({ message }) => message)).toEqual([
+      'There is no picture “none” in the collection. Add it to “pictures”, or choose another fill.',
+    ]);
+  });
+});

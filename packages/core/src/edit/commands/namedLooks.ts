@@ -1,4 +1,5 @@
 import { clone } from '../../document/clone.js';
+import { looksOfBands } from '../../document/bandLooks.js';
 import { looksIn } from '../../parts/uses.js';
 import { namedIn, refer } from '../../look/named.js';
 import type { Draft } from './draft.js';
@@ -51,6 +52,7 @@ function writeOut(draft: Draft, written: Written): void {
   for (const tile of Object.values(draft.tiles)) {
     for (const each of looksIn(tile)) visit(each as Record<string, unknown>);
   }
+  for (const look of looksOfBands(draft)) visit(look);
   for (const recipe of Object.values(draft.recipes ?? {})) {
     for (const tile of Object.values(recipe.tiles))
       for (const each of looksIn(tile)) visit(each as Record<string, unknown>);

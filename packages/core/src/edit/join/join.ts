@@ -1,4 +1,5 @@
 import { checkDocument } from '../../check/checkDocument.js';
+import { looksOfBands, picturesOfBands } from '../../document/bandLooks.js';
 import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../../parts/uses.js';
 import { byIdentity, byPosition } from './byIdentity.js';
 import { withDerivedBands, withoutDerivedBands } from './derivedBands.js';
@@ -154,7 +155,7 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
   need('recipes', usedRecipes);
   const inRecipes = Object.values(complete.recipes ?? {}).flatMap((recipe) => Object.values(recipe.tiles));
   const tiles = [...Object.values(document.tiles), ...inRecipes];
-  need('pictures', tiles.flatMap(picturesIn));
+  need('pictures', [...tiles.flatMap(picturesIn), ...picturesOfBands(document)]);
   need('films', tiles.flatMap(filmsIn));
   need('icons', tiles.flatMap(iconsIn));
   const variants = Object.values(complete.recipes ?? {}).map((recipe) => recipe.variants);
@@ -162,6 +163,7 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
     ...tiles.flatMap(namedLooksOf),
     ...namedLooksIn(document.look),
     ...namedLooksIn(variants),
+    ...namedLooksIn(looksOfBands(document)),
   ]);
   return { document: complete, kept };
 }

@@ -43,7 +43,7 @@ export function Needle({ length }: { length: number }) {
       aria-valuenow={needle}
       aria-valuetext={`${needle} px`}
       onKeyDown={onKeyDown}
-      className="absolute top-0 z-20 h-[46px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s"
+      className="absolute top-0 z-20 h-[36px] w-[24px] -translate-x-1/2 cursor-ew-resize touch-none rounded-s"
       style={{ left: x }}
     >
       <svg

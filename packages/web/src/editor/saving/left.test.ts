@@ -42,7 +42,7 @@ function serverAt(revision: number, made: readonly string[] = []) {
       const format = headers.get('Noria-Format');
       if (made.includes(headers.get('Idempotency-Key') ?? ''))
         return Promise.resolve(Response.json({ revision }));
-      if (format !== '2')
+      if (format !== '3')
         return Promise.resolve(Response.json({ detail: 'Another format version.' }, { status: 409 }));
       sent.push({ patch: JSON.parse(init.body as string) as JsonPatch, format });
       return Promise.resolve(Response.json({ revision: revision + 1 }));
@@ -79,7 +79,7 @@ test('changes that were left by an older version of Noria are sent in the words 
   const sent = serverAt(4);
   left(figure('12'), label('bunks'));
   expect(await sendLeft(LEFT)).toEqual({ kind: 'saved', name: 'Beds' });
-  expect(sent.map(({ format }) => format)).toEqual(['2']);
+  expect(sent.map(({ format }) => format)).toEqual(['3']);
   const made = applyPatch(now, sent[0]?.patch ?? []);
   expect(made.tiles.t1).toMatchObject({ parts: [{ words: '12' }, { words: 'bunks' }] });
   expect(await listAside('c')).toEqual([]);

@@ -26,7 +26,7 @@ import { ChoiceRow } from './ChoiceRow';
 import { SetNumber } from './SetNumber';
 import { interfaceOf } from '../kinds';
 import { KindStrip } from '../kinds/KindStrip';
-import { useBandLook } from './useBandLook';
+import { useBandTypeSize } from './useBandTypeSize';
 
 /** What holds for the grid as a whole, or for the grid of the group that one is in. */
 export function ArrangementSettings() {
@@ -137,8 +137,8 @@ function Looks() {
     dispatch(runHere(step, setCollectionLook(values)));
   const names = Object.keys(namedLooks).length;
   const sizes = [
-    ['headingSize', useBandLook('headingSize', null)],
-    ['bodySize', useBandLook('bodySize', null)],
+    ['headingSize', useBandTypeSize('headingSize')],
+    ['bodySize', useBandTypeSize('bodySize')],
   ] as const;
   return (
     <>
@@ -158,8 +158,8 @@ function Looks() {
           key={of}
           field={COLLECTION[of]}
           value={sizes.value ?? look[of]}
-          command={(size) => sizes.command(size, setCollectionLook({ [of]: size }))}
-          onSet={(size) => sizes.set(COLLECTION[of].label, size, setCollectionLook({ [of]: size }))}
+          command={sizes.command}
+          onSet={(size) => sizes.set(COLLECTION[of].label, size)}
           setHere={sizes.setHere}
           onInherit={sizes.inherit}
         />

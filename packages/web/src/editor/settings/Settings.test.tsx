@@ -122,8 +122,9 @@ test('what can’t be set for a narrower band alone says that it holds at all wi
   const rows = screen
     .getAllByText('all widths')
     .map((each) => each.parentElement?.firstElementChild?.textContent);
-  expect(rows).toEqual(expect.arrayContaining(['Content', 'Fill', 'Text colour', 'Motion']));
-  for (const ofTheBand of ['Span', 'Align', 'Across', 'Visibility']) expect(rows).not.toContain(ofTheBand);
+  expect(rows).toEqual(expect.arrayContaining(['Content', 'Recipe', 'Motion']));
+  for (const ofTheBand of ['Span', 'Fill', 'Text colour', 'Align', 'Across', 'Visibility'])
+    expect(rows).not.toContain(ofTheBand);
   act(() => void store.dispatch(setForChosen('all')));
   expect(screen.queryByText('all widths')).toBeNull();
 });

@@ -15,7 +15,6 @@ import { TypeRows } from './look/TypeRows';
 import { useLook, type Look } from './look/useLook';
 import { ChoiceRow } from './ChoiceRow';
 import { sameTiles } from './sameTiles';
-import { useBandLook } from './useBandLook';
 import { useEverywhere } from './useEverywhere';
 
 type Laid = 'spread' | 'align' | 'direction' | 'writingDirection';
@@ -37,19 +36,12 @@ function BandChoice<F extends Laid>({ of, look }: BandChoiceProps<F>) {
   type Value = NonNullable<TileLooks[F]>;
   const field = LOOK[of] as unknown as ChoiceField<Value>;
   const usual = USUAL[of] as Value | undefined;
-  const band = useBandLook(
-    of,
-    look.tiles.map(({ id }) => id),
-  );
   return (
     <ChoiceRow
       field={field}
-      value={((band.value ?? look.look[of]) as Value | undefined) ?? usual ?? null}
-      setHere={band.setHere}
-      onInherit={band.inherit}
-      onChoose={(value) =>
-        band.set(field.label, value, look.command({ [of]: value === usual ? undefined : value }))
-      }
+      value={(look.look[of] as Value | undefined) ?? usual ?? null}
+      {...look.here(of)}
+      onChoose={(value) => look.set(field.label, { [of]: value === usual ? undefined : value })}
     />
   );
 }
@@ -63,9 +55,9 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   const hasWords = tiles.some(takesTextColour);
   return (
     <Section title="Look">
+      <FillRows look={look} />
+      {hasWords && <TextColourRow look={look} ratio={contrastIn(document, look.tiles[0])} />}
       <AtAllWidths when={everywhere}>
-        <FillRows look={look} />
-        {hasWords && <TextColourRow look={look} ratio={contrastIn(document, tiles[0])} />}
         <RecipeRows tiles={tiles} />
       </AtAllWidths>
       {hasFlow && (
@@ -76,11 +68,9 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
           <TypeRows look={look} />
         </>
       )}
-      <AtAllWidths when={everywhere}>
-        <PaddingRows look={look} hasFlow={hasFlow} />
-        <EdgeRows look={look} />
-        <ShadowRows look={look} />
-      </AtAllWidths>
+      <PaddingRows look={look} hasFlow={hasFlow} />
+      <EdgeRows look={look} />
+      <ShadowRows look={look} />
     </Section>
   );
 }, sameTiles);

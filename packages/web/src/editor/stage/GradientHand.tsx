@@ -1,4 +1,5 @@
-import { colourOf, setLook, type Gradient, type LaidOutTile, type Tile } from '@noria/core';
+import { colourOf, type Gradient, type LaidOutTile, type Tile } from '@noria/core';
+import { useLook } from '../settings/look/useLook';
 import { useAppSelector } from '../hooks';
 import { selectView } from '../selectors';
 import { boxStyle, type StageSpace } from './space';
@@ -72,6 +73,7 @@ interface StopHandProps {
 }
 
 function StopHand({ tile, gradient, index, line: { from, to } }: StopHandProps) {
+  const look = useLook([tile]);
   const { namedLooks } = useAppSelector(selectView);
   const stop = gradient.stops[index];
   const bind = useGrab<Gradient>({
@@ -84,7 +86,7 @@ function StopHand({ tile, gradient, index, line: { from, to } }: StopHandProps) 
       return {
         key: String(at),
         name: 'Stop',
-        command: () => setLook([tile.id], { fill: { ...start, stops } }),
+        command: () => look.command({ fill: { ...start, stops } }),
       };
     },
   });
@@ -114,6 +116,7 @@ interface TurnHandProps {
 
 /** Turns a linear gradient about the tile's middle, or moves the middle of a radial one. */
 function TurnHand({ tile, gradient, line, width, height }: TurnHandProps) {
+  const look = useLook([tile]);
   const away = 18;
   const length = Math.max(1, Math.hypot(line.to.x - line.from.x, line.to.y - line.from.y));
   const at =
@@ -135,7 +138,7 @@ function TurnHand({ tile, gradient, line, width, height }: TurnHandProps) {
               ...gradient,
               angle: Math.round((Math.atan2(x - width / 2, height / 2 - y) * 180) / Math.PI + 360) % 360,
             };
-      return { key: JSON.stringify(fill), name: 'Gradient', command: () => setLook([tile.id], { fill }) };
+      return { key: JSON.stringify(fill), name: 'Gradient', command: () => look.command({ fill }) };
     },
   });
   return (

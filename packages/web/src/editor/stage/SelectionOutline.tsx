@@ -15,7 +15,14 @@ import {
 } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { sayPlace } from '../actions/place';
-import { selectBand, selectSelected, selectLayout, selectSetFor, selectView } from '../selectors';
+import {
+  selectBand,
+  selectLooks,
+  selectSelected,
+  selectLayout,
+  selectSetFor,
+  selectView,
+} from '../selectors';
 import { interfaceOf } from '../kinds';
 import type { Grips } from '../kinds/kind';
 import { boxStyle, withMoreRows, type StageSpace } from './space';
@@ -33,6 +40,8 @@ export function SelectionOutline({ laidOut, space, withGrips }: SelectionOutline
   const band = useAppSelector(selectBand);
   const tile = shown.tiles[laidOut.id] as Tile;
   const place = placeIn(shown, tile, band.index);
+  const radius =
+    useAppSelector((state) => selectLooks(state).tiles[tile.id]?.look.radius) ?? shown.look.radius;
   const box = boxStyle(space, laidOut);
   const tabInside = box.top < 10;
   return (
@@ -44,7 +53,7 @@ export function SelectionOutline({ laidOut, space, withGrips }: SelectionOutline
         top: box.top - 3,
         width: box.width + 6,
         height: box.height + 6,
-        borderRadius: measureOf(shown.namedLooks, tile.look.radius ?? shown.look.radius) * space.scale + 3,
+        borderRadius: measureOf(shown.namedLooks, radius) * space.scale + 3,
       }}
     >
       <span

@@ -5,7 +5,7 @@ import { openSelectedGroup } from '../actions/groups';
 import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
 import { croppingChosen, tilesSelected, toggled } from '../editorSlice';
-import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
+import { selectBand, selectLooks, selectSelected, selectLayout, selectView } from '../selectors';
 import { TILE_MENU } from '../commands/menus';
 import { interfaceOf } from '../kinds';
 import type { Placed } from '../kinds/kind';
@@ -165,6 +165,7 @@ interface OnTileProps {
 
 /** What is taken hold of on the selected tile itself: its picture in the slot, the stops of its gradient. */
 function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
+  const dressed = useAppSelector((state) => selectLooks(state).tiles[tile.id]);
   const { pictures } = useAppSelector(selectView);
   const part = pictureOf(tile);
   const picture = pictures[part?.picture ?? ''];
@@ -174,7 +175,7 @@ function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
         <CropHand tile={tile} part={part} picture={picture} laidOut={laidOut} space={space} />
       </Suspense>
     );
-  const { fill } = tile.look;
+  const fill = dressed?.look.fill ?? tile.look.fill;
   return typeof fill === 'object' && fill.kind !== 'picture' ? (
     <Suspense>
       <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />

@@ -36,7 +36,7 @@ export function EdgeRows({ look }: { look: Look }) {
   ].filter(Boolean);
   return (
     <Fold title="Border and radius" says={says.join(', ') || 'as the collection'}>
-      <Row label={LOOK.radius.label}>
+      <Row label={LOOK.radius.label} {...look.here('radius')}>
         <div className="grid grid-cols-[1fr_auto] gap-1">
           <NamedMeasure
             field={LOOK.radius}
@@ -52,7 +52,7 @@ export function EdgeRows({ look }: { look: Look }) {
           )}
         </div>
       </Row>
-      <Row label={LOOK.border.label}>
+      <Row label={LOOK.border.label} {...look.here('border')}>
         <Segments
           value={kind}
           choices={[
@@ -100,7 +100,12 @@ export function EdgeRows({ look }: { look: Look }) {
         <GradientRows value={border.paint} onSet={(paint, key) => setBorder({ ...border, paint }, key)} />
       )}
       {[FADES.slice(0, 2), FADES.slice(2)].map((two, k) => (
-        <Row key={k} label={k === 0 ? LOOK.fade.label : ''} help={LOOK.fade.help}>
+        <Row
+          key={k}
+          label={k === 0 ? LOOK.fade.label : ''}
+          help={LOOK.fade.help}
+          {...(k === 0 && look.here('fade'))}
+        >
           <div className="grid grid-cols-2 gap-1">
             {two.map(({ side, name, unit }) => (
               <SetNumber

@@ -63,7 +63,7 @@ export function FillRows({ look }: { look: Look }) {
   const kinds = KINDS.filter(({ value }) => value !== 'picture' || Object.keys(document.pictures).length > 0);
   return (
     <>
-      <Row label={LOOK.fill.label}>
+      <Row label={LOOK.fill.label} {...look.here('fill')}>
         <div className="grid grid-cols-[1fr_76px] gap-1">
           {typeof fill === 'string' && fill !== 'none' ? (
             <NamedColour name="Fill, colour" value={fill} onSet={set} says={says} />

@@ -28,7 +28,7 @@ export function PaddingRows({ look, hasFlow }: { look: Look; hasFlow: boolean })
   const isOwn = look.look.padding !== undefined || gap !== undefined;
   return (
     <Fold title="Padding and gap" says={isOwn ? `${even} px` : 'as the collection'}>
-      <Row label={LOOK.padding.label}>
+      <Row label={LOOK.padding.label} {...look.here('padding')}>
         <Segments
           value={
             typeof padding === 'object' ? 'sides' : look.look.padding === undefined ? 'inherited' : 'even'
@@ -74,7 +74,7 @@ export function PaddingRows({ look, hasFlow }: { look: Look; hasFlow: boolean })
         </Row>
       ) : null}
       {hasFlow && (
-        <Row label={LOOK.gap.label}>
+        <Row label={LOOK.gap.label} {...look.here('gap')}>
           <NamedMeasure
             field={LOOK.gap}
             kind="space"

@@ -54,7 +54,7 @@ function OneShade({ look, which, label }: { look: Look; which: Which; label: str
   );
   return (
     <>
-      <Row label={label}>
+      <Row label={label} {...look.here(which)}>
         <Segments
           value={shadow ? 'on' : 'none'}
           choices={[

@@ -14,7 +14,7 @@ export function TextColourRow({ look, ratio }: { look: Look; ratio: number }) {
   const { textColour } = look.look;
   const isAuto = textColour === 'auto';
   return (
-    <Row label={LOOK.textColour.label}>
+    <Row label={LOOK.textColour.label} {...look.here('textColour')}>
       <div className="grid grid-cols-[1fr_auto] items-center gap-2">
         <NamedColour
           name={LOOK.textColour.label}

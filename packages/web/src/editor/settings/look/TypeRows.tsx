@@ -3,13 +3,11 @@ import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Fold } from '../../../ui/Fold';
-import { AtAllWidths, Row } from '../../../ui/Rows';
+import { Row } from '../../../ui/Rows';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
 import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
-import { useBandLook } from '../useBandLook';
-import { useEverywhere } from '../useEverywhere';
 import type { Look } from './useLook';
 
 type Role = 'heading' | 'body';
@@ -33,78 +31,68 @@ export function TypeRows({ look }: { look: Look }) {
 }
 
 function RoleRows({ look, role, title }: { look: Look; role: Role; title: string }) {
-  const everywhere = useEverywhere();
   const view = useAppSelector(selectShared);
   const own = FIELDS.filter((field) => look.look[`${role}${field}`] !== undefined);
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
   const size = look.look[`${role}Size`] ?? view.look[`${role}Size`];
-  const sizes = useBandLook(
-    `${role}Size`,
-    look.tiles.map(({ id }) => id),
-  );
   return (
     <Fold title={title} says={own.length > 0 ? `${own.length} set` : 'as the collection'}>
-      <AtAllWidths when={everywhere}>
-        <Row label="Family">
-          <Choice
-            value={family}
-            choices={(Object.keys(FAMILIES) as FamilyName[]).map((name) => ({ value: name, label: name }))}
-            onChoose={(name) => look.set(LOOK[`${role}Family`].label, { [`${role}Family`]: name })}
-          />
-        </Row>
-      </AtAllWidths>
+      <Row label="Family" {...look.here(`${role}Family`)}>
+        <Choice
+          value={family}
+          choices={(Object.keys(FAMILIES) as FamilyName[]).map((name) => ({ value: name, label: name }))}
+          onChoose={(name) => look.set(LOOK[`${role}Family`].label, { [`${role}Family`]: name })}
+        />
+      </Row>
       <TypeSizeFields
         field={{ ...LOOK[`${role}Size`], label: 'Size' }}
-        value={sizes.value ?? size}
-        command={(next) => sizes.command(next, look.command({ [`${role}Size`]: next }))}
-        onSet={(next) => sizes.set(LOOK[`${role}Size`].label, next, look.command({ [`${role}Size`]: next }))}
-        setHere={sizes.setHere}
-        onInherit={sizes.inherit}
+        value={size}
+        command={(next) => look.command({ [`${role}Size`]: next })}
+        onSet={(next) => look.set(LOOK[`${role}Size`].label, { [`${role}Size`]: next })}
+        {...look.here(`${role}Size`)}
       />
-      <AtAllWidths when={everywhere}>
-        <Row label="Weight">
-          <div className="grid grid-cols-2 gap-1">
-            <SetNumber
-              field={LOOK[`${role}Weight`]}
-              name={null}
-              value={look.look[`${role}Weight`] ?? USUAL[role].weight}
-              by={10}
-              command={(weight) => look.command({ [`${role}Weight`]: weight })}
-            />
-            <SetNumber
-              field={LOOK[`${role}LineHeight`]}
-              value={look.look[`${role}LineHeight`] ?? USUAL[role].lineHeight}
-              whole={false}
-              by={0.05}
-              command={(lineHeight) => look.command({ [`${role}LineHeight`]: lineHeight })}
-            />
-          </div>
-        </Row>
-        <Row label="Spacing" help="Letter spacing">
-          <div className="grid grid-cols-2 gap-1">
-            <SetNumber
-              field={LOOK[`${role}LetterSpacing`]}
-              name={null}
-              value={look.look[`${role}LetterSpacing`] ?? USUAL[role].letterSpacing}
-              whole={false}
-              by={0.005}
-              command={(letterSpacing) =>
-                look.command({ [`${role}LetterSpacing`]: Number(letterSpacing.toFixed(3)) })
+      <Row label="Weight" {...look.here(`${role}Weight`, `${role}LineHeight`)}>
+        <div className="grid grid-cols-2 gap-1">
+          <SetNumber
+            field={LOOK[`${role}Weight`]}
+            name={null}
+            value={look.look[`${role}Weight`] ?? USUAL[role].weight}
+            by={10}
+            command={(weight) => look.command({ [`${role}Weight`]: weight })}
+          />
+          <SetNumber
+            field={LOOK[`${role}LineHeight`]}
+            value={look.look[`${role}LineHeight`] ?? USUAL[role].lineHeight}
+            whole={false}
+            by={0.05}
+            command={(lineHeight) => look.command({ [`${role}LineHeight`]: lineHeight })}
+          />
+        </div>
+      </Row>
+      <Row label="Spacing" help="Letter spacing" {...look.here(`${role}LetterSpacing`)}>
+        <div className="grid grid-cols-2 gap-1">
+          <SetNumber
+            field={LOOK[`${role}LetterSpacing`]}
+            name={null}
+            value={look.look[`${role}LetterSpacing`] ?? USUAL[role].letterSpacing}
+            whole={false}
+            by={0.005}
+            command={(letterSpacing) =>
+              look.command({ [`${role}LetterSpacing`]: Number(letterSpacing.toFixed(3)) })
+            }
+          />
+          {own.length > 0 && (
+            <Button
+              className="h-[26px]! justify-center"
+              onClick={() =>
+                look.set(title, Object.fromEntries(own.map((field) => [`${role}${field}`, undefined])))
               }
-            />
-            {own.length > 0 && (
-              <Button
-                className="h-[26px]! justify-center"
-                onClick={() =>
-                  look.set(title, Object.fromEntries(own.map((field) => [`${role}${field}`, undefined])))
-                }
-              >
-                Inherit all
-              </Button>
-            )}
-          </div>
-        </Row>
-      </AtAllWidths>
+            >
+              Inherit all
+            </Button>
+          )}
+        </div>
+      </Row>
     </Fold>
   );
 }

@@ -1,11 +1,24 @@
-import { setLook, type Command, type Tile, type TileLook } from '@noria/core';
-import { useAppDispatch } from '../../hooks';
+import {
+  inheritLook,
+  setLookFor,
+  type Command,
+  type LookChange,
+  type Tile,
+  type TileLook,
+} from '@noria/core';
+import { shallowEqual } from 'react-redux';
+import { useAppDispatch, useAppSelector } from '../../hooks';
 import { runHere, tryHere } from '../../here';
+import { selectBand, selectLooks, selectSetFor, selectView } from '../../selectors';
 import { shared } from '../shared';
 
-export type LookValues = { [K in keyof TileLook]?: TileLook[K] | undefined };
+/** What a row shows of values that a band sets itself. */
+interface Here {
+  readonly setHere: boolean;
+  readonly onInherit: () => void;
+}
 
-/** The look of the selected tiles, and how it is set for all of them. */
+/** The look of the selected tiles in this band, and how it is set for all of them, here or at all widths. */
 export interface Look {
   /** The first one's. */
   readonly look: TileLook;
@@ -13,18 +26,28 @@ export interface Look {
   /** The value that all have; null when they differ. */
   readonly all: <K extends keyof TileLook>(field: K) => TileLook[K] | null;
   /** One step in the history; steps of the same key that follow each other are one. */
-  readonly set: (step: string, values: LookValues, key?: string) => void;
-  readonly command: (values: LookValues) => Command;
-  readonly tryOut: (values: LookValues | null) => void;
+  readonly set: (step: string, values: LookChange, key?: string) => void;
+  readonly command: (values: LookChange) => Command;
+  readonly tryOut: (values: LookChange | null) => void;
+  readonly here: (...fields: (keyof TileLook)[]) => Here;
 }
 
-export function useLook(tiles: readonly [Tile, ...Tile[]]): Look {
+export function useLook(given: readonly [Tile, ...Tile[]]): Look {
   const dispatch = useAppDispatch();
-  const ids = tiles.map(({ id }) => id);
-  const command = (values: LookValues) => setLook(ids, values);
+  const ids = given.map(({ id }) => id);
+  const setFor = useAppSelector(selectSetFor);
+  const index = useAppSelector((state) => selectBand(state).index);
+  const dressed = useAppSelector((state) => ids.map((id) => selectLooks(state).tiles[id]), shallowEqual);
+  const [first, ...others] = given;
+  const tiles = [dressed[0] ?? first, ...others.map((tile, k) => dressed[k + 1] ?? tile)] as const;
+  const own = useAppSelector(
+    (state) => ids.map((id) => selectView(state).bands[index - 1]?.looks?.[id]),
+    shallowEqual,
+  );
+  const command = (values: LookChange) => setLookFor(ids, values, index, setFor);
   return {
     look: tiles[0].look,
-    tiles,
+    tiles: [...tiles],
     all: (field) => {
       const texts = tiles.map((tile) => JSON.stringify(tile.look[field]));
       return shared(texts) === null && texts[0] !== undefined ? null : tiles[0].look[field];
@@ -33,5 +56,9 @@ export function useLook(tiles: readonly [Tile, ...Tile[]]): Look {
       dispatch(runHere(step, command(values), key === undefined ? null : `${key} ${ids.join()}`)),
     command,
     tryOut: (values) => dispatch(tryHere(values && command(values))),
+    here: (...fields) => ({
+      setHere: own.some((look) => fields.some((field) => look?.[field] !== undefined)),
+      onInherit: () => void dispatch(runHere('Inherit', inheritLook(ids, index, fields))),
+    }),
   };
 }
