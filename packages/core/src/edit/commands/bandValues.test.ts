@@ -171,20 +171,27 @@ describe('looks by band', () => {
         padding: fc.integer({ min: 0, max: 40 }),
         fill: fc.constantFrom(...fills),
         border: fc.constantFrom(undefined, border),
+        columnGap: fc.integer({ min: 0, max: 40 }),
+        columnSpan: fc.integer({ min: 1, max: 2 }),
       }),
       { minLength: 1, maxLength: 6 },
     );
     fc.assert(
       fc.property(steps, (all) => {
-        let made = base;
+        let made: CollectionDocument = {
+          ...base,
+          bands: base.bands.map((each) => ({ ...each, arrangement: {} })),
+        };
         // What each band says, by hand: what is not said is inherited from the next wider one.
-        let said: ({ padding: number; fill: string; border: typeof border | undefined } | null)[] = [
-          null,
-          null,
-          null,
-        ];
+        let said: (object | null)[] = [null, null, null];
         for (const { band, setFor, ...values } of all) {
-          made = after(made, setLookFor(['t1'], values, band, setFor));
+          const { columnGap, columnSpan, ...look } = values;
+          made = after(
+            made,
+            setLookFor(['t1'], look, band, setFor),
+            setArrangement({ columnGap }, band, setFor),
+            setSpan({ tiles: ['t1'], band, setFor, columnSpan }),
+          );
           if (setFor === 'all') said = [values, null, null];
           else said[band] = values;
         }
@@ -192,7 +199,9 @@ describe('looks by band', () => {
           const wanted = said.slice(0, band + 1).findLast((each) => each !== null);
           if (!wanted) return;
           const { padding, fill, border: line } = looks(made, band);
-          expect({ padding, fill, border: line }).toEqual(wanted);
+          const { columnSpan } = placeIn(made, made.tiles.t1 ?? fail(), band);
+          const { columnGap } = bandOf(made, band).arrangement;
+          expect({ padding, fill, border: line, columnGap, columnSpan }).toEqual(wanted);
         });
       }),
       { numRuns: 60 },
