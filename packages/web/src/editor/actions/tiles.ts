@@ -3,14 +3,11 @@ import {
   assignArea,
   duplicateTile,
   pasteTiles,
-  placeAt,
   removeTiles,
   swapTiles,
   tilesFromText,
   tilesToText,
   titleOf,
-  type Command,
-  type GridArea,
   type TileId,
   type TileStart,
 } from '@noria/core';
@@ -39,35 +36,6 @@ export const addNewTile =
     dispatch(drawnChosen(kind));
     dispatch(tilesSelected([id]));
     dispatch(announce(`${titleOf(kind)} tile added and selected.`));
-  };
-
-/** A command that adds a tile at cells: free where the flow leads it there, else pinned. */
-export const drawCommand =
-  (kind: TileStart, id: TileId, cells: GridArea): AppThunk<Command> =>
-  (_, getState) => {
-    const state = getState();
-    const view = selectSavedView(state);
-    const add = addTile(kind, id);
-    const added = outcome(view, add);
-    if (!added) return add;
-    const place = placeAt(added, id, selectBand(state), cells, 'band');
-    return (draft) => {
-      add(draft);
-      place(draft);
-    };
-  };
-
-/** Adds a tile of a kind at cells that were pointed at or drawn. */
-export const drawTile =
-  (kind: TileStart, cells: GridArea): AppThunk =>
-  (dispatch) => {
-    const id = freshId(kind);
-    if (!dispatch(runHere('Draw tile', dispatch(drawCommand(kind, id, cells))))) return;
-    dispatch(drawnChosen(kind));
-    dispatch(tilesSelected([id]));
-    dispatch(
-      announce(`${titleOf(kind)} tile of ${cells.columnSpan} by ${cells.rowSpan} drawn and selected.`),
-    );
   };
 
 export const duplicateTiles = (): AppThunk => (dispatch, getState) => {

@@ -1,7 +1,7 @@
 import { hasCells } from '@noria/core';
 import { Suspense, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
-import { drawTile } from '../actions/tiles';
+import { drawTile } from '../actions/draw';
 import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
 import { selectBand, selectSelected, selectLayout } from '../selectors';
@@ -31,6 +31,7 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
   const { tool } = useAppSelector((state) => state.editor);
   const ground = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<GridArea | null>(null);
+  const [says, setSays] = useState<string | null>(null);
   const [asking, setAsking] = useState<GridArea | null>(null);
   const [menu, setMenu] = useState<Omit<GridMenuProps, 'onAddHere' | 'onClose'> | null>(null);
   const more = layout.tiles.length === 0 ? Math.max(MORE_ROWS, EMPTY_ROWS - layout.rows.length) : MORE_ROWS;
@@ -62,7 +63,10 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
     tracks,
     toLayout,
     freeAt,
-    onDraw: setHovered,
+    onDraw: (area, words = null) => {
+      setHovered(area);
+      setSays(words);
+    },
     onTap: (x, y) => {
       const cell = tool === 'tiles' ? freeAt(x, y) : null;
       if (cell) setAsking({ ...cell, columnSpan: 1, rowSpan: 1 });
@@ -99,12 +103,15 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
           className="pointer-events-none absolute z-[116] grid place-items-center rounded-[10px] border-[1.5px] border-dashed border-copper bg-copper/8 text-copper-ink"
           style={box}
         >
-          <span className="text-xs font-semibold">
+          <span
+            className={`text-xs font-semibold ${says ? 'rounded-s bg-copper px-[7px] py-1 leading-none whitespace-nowrap text-on-copper' : ''}`}
+          >
             {shown.columnSpan * shown.rowSpan > 1
               ? `${shown.columnSpan} × ${shown.rowSpan}`
               : tool === 'areas'
                 ? 'paint'
                 : '+'}
+            {says && `, ${says}`}
           </span>
         </div>
       )}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useDragGesture } from '../../ui/gesture';
 import { isOutside } from './useGrab';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
-import { drawCommand, drawTile } from '../actions/tiles';
+import { drawing, drawTile } from '../actions/draw';
 import { freshId } from '../actions/freshId';
 import { tilesSelected } from '../editorSlice';
 import { tryHere } from '../here';
@@ -27,14 +27,21 @@ interface Sweep extends Point {
   key: string;
 }
 
+interface Drawn {
+  readonly last: boolean;
+  readonly canceled: boolean;
+  /** Whether the tile lies over those that are there. */
+  readonly over: boolean;
+}
+
 interface SweepOptions {
   readonly space: StageSpace;
   readonly tracks: Tracks;
   /** A point of the screen in the level’s layout, px. */
   readonly toLayout: (clientX: number, clientY: number) => Point;
   readonly freeAt: (x: number, y: number) => { column: number; row: number } | null;
-  /** The cells that are being drawn. */
-  readonly onDraw: (area: GridArea | null) => void;
+  /** The cells that are being drawn, and what becomes of the tiles there. */
+  readonly onDraw: (area: GridArea | null, says?: string | null) => void;
   readonly onTap: (x: number, y: number) => void;
 }
 
@@ -47,16 +54,17 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
   const [rectangle, setRectangle] = useState<ReturnType<typeof boxStyle> | null>(null);
   const [painted, setPainted] = useState<{ area: GridArea; done: boolean } | null>(null);
 
-  const draw = (sweep: Sweep, area: GridArea, last: boolean, canceled: boolean) => {
-    const key = [area.column, area.row, area.columnSpan, area.rowSpan].join();
+  const draw = (sweep: Sweep, area: GridArea, { last, canceled, over }: Drawn) => {
+    const key = [area.column, area.row, area.columnSpan, area.rowSpan, over].join();
     if (last) {
       dispatch(tryHere(null));
       onDraw(null);
-      if (!canceled) dispatch(drawTile(drawn, area));
+      if (!canceled) dispatch(drawTile(drawn, area, over));
     } else if (key !== sweep.key) {
       sweep.key = key;
-      onDraw(area);
-      dispatch(tryHere(dispatch(drawCommand(drawn, sweep.id, area))));
+      const { command, says } = dispatch(drawing(drawn, sweep.id, area, over));
+      onDraw(area, says);
+      dispatch(tryHere(command));
     }
   };
 
@@ -98,7 +106,7 @@ export function useSweep({ space, tracks, toLayout, freeAt, onDraw, onTap }: Swe
         const from = nearestCell(sweep.tracks, sweep.x, sweep.y);
         const area = areaBetween(from, nearestCell(sweep.tracks, to.x, to.y));
         if (sweep.does === 'paint') setPainted(canceled ? null : { area, done: last });
-        else draw(sweep, area, last, canceled);
+        else draw(sweep, area, { last, canceled, over: event.altKey });
       }
       return sweep;
     },
