@@ -103,7 +103,7 @@ export function bandBearing(
 }
 
 /** Inline ÷ block of the picture that a tile covers itself with; null without one. */
-export function coveredAspect({ pictures }: CollectionDocument, tile: Tile): number | null {
+export function coveredAspect({ pictures }: Pick<CollectionDocument, 'pictures'>, tile: Tile): number | null {
   const part = pictureOf(tile);
   if (part?.fit === 'contain') return null;
   const { fill } = tile.look;

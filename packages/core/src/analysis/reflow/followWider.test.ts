@@ -99,7 +99,7 @@ function unlike(document: CollectionDocument): string[] {
       const here = cellsOf(document, band);
       const spanOf = (k: number) => `${here[k]?.columnSpan} × ${here[k]?.rowSpan}`;
       const like = (k: number) =>
-        likeness(document.tiles[document.order[k] as TileId] as Tile, {
+        likeness(document, document.tiles[document.order[k] as TileId] as Tile, {
           columns: wide[k]?.columnSpan ?? 0,
           rows: wide[k]?.rowSpan ?? 0,
         });

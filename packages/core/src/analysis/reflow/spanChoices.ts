@@ -1,4 +1,4 @@
-import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
+import { bandBearing, coveredAspect, type BandBearing, type LevelWidths } from '../bearing.js';
 import { LEAST_SHOWN } from '../fit/pictureFindings.js';
 import { isCorrected } from '../../document/derived.js';
 import { placeIn, saidPin, type Band } from '../../document/bands.js';
@@ -108,7 +108,7 @@ export function candidatesIn(
       ? [{ span, cost: 0 }]
       : choicesOf(request, { tile, from, usual, hadPx: across(from.columns)[0] });
     if (spans.length === 0) return null;
-    const alike = isByHand ? `${id} by hand` : likeness(tile, from);
+    const alike = isByHand ? `${id} by hand` : likeness(view, tile, from);
     if (alike !== last) run++;
     last = alike;
     flowing.push({ tile, from, spans, run });
@@ -117,11 +117,19 @@ export function candidatesIn(
   return together && { held, flowing: together };
 }
 
-/** What is the same in tiles that are alike: the span they had, and the recipe or the kinds of their parts. */
-export function likeness(tile: Tile, { columns, rows }: Span): string {
+/** Pictures whose aspects differ by less than about a quarter look alike. */
+const ASPECTS = 4;
+
+/** What is the same in tiles that are alike: the span they had, the recipe or the kinds of their parts, and about the aspect of a picture. */
+export function likeness(
+  document: Pick<CollectionDocument, 'pictures'>,
+  tile: Tile,
+  { columns, rows }: Span,
+): string {
   if (tile.kind === 'group') return `group ${tile.id}`;
   const made = tile.recipe?.recipe ?? tile.parts.map(({ kind }) => kind).join(' ');
-  return `${columns} ${rows} ${made}`;
+  const aspect = coveredAspect(document, tile);
+  return `${columns} ${rows} ${made} ${aspect === null ? '' : Math.round(Math.log(aspect) * ASPECTS)}`;
 }
 
 /** Every tile of a run has the spans that all of them bear, at what they cost all of them; null where there are none. */

@@ -40,7 +40,7 @@ export function stackedCommand(
   for (const { tile, area } of placedTiles(view, band)) {
     if (over.has(tile.id)) continue;
     if (kept.places && isCorrected(view.bands[index - 1]?.tiles[tile.id])) continue;
-    const alike = likeness(tile, { columns: area.columnSpan, rows: area.rowSpan });
+    const alike = likeness(view, tile, { columns: area.columnSpan, rows: area.rowSpan });
     run = alike === last ? [...run, tile.id] : [tile.id];
     last = alike;
     const most = Math.max(
