@@ -1,7 +1,6 @@
 import { pictureOf } from '@noria/core';
 import { zipSync } from 'fflate';
-import sharp from 'sharp';
-import type { Locator, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   createCollection,
   expect,
@@ -12,16 +11,8 @@ import {
   test,
   type Application,
 } from './noria';
+import { drop, file, picture } from './files';
 
-const picture = (width: number, height: number, background: string) =>
-  sharp({ create: { width, height, channels: 3, background } })
-    .jpeg()
-    .toBuffer();
-const file = async (name: string, width: number, height: number, background: string) => ({
-  name,
-  mimeType: 'image/jpeg',
-  buffer: await picture(width, height, background),
-});
 const zip = (name: string, files: Record<string, Uint8Array>) => ({
   name,
   mimeType: 'application/zip',
@@ -110,34 +101,6 @@ test('what is hostile or broken is refused in words, and nothing of it is stored
   await expect(cards).toHaveCount(before);
 });
 
-/** Drops files on an element, as from a folder. */
-async function drop(
-  target: Locator,
-  files: readonly { name: string; mimeType: string; buffer: Buffer }[],
-  shift = false,
-) {
-  await target.scrollIntoViewIfNeeded();
-  const data = files.map(({ name, mimeType, buffer }) => ({
-    name,
-    mimeType,
-    bytes: buffer.toString('base64'),
-  }));
-  await target.evaluate(
-    (element, { all, shiftKey }) => {
-      const transfer = new DataTransfer();
-      for (const { name, mimeType, bytes } of all) {
-        const raw = Uint8Array.from(atob(bytes), (letter) => letter.charCodeAt(0));
-        transfer.items.add(new File([raw], name, { type: mimeType }));
-      }
-      const { x, y, width, height } = element.getBoundingClientRect();
-      const at = { clientX: x + width / 2, clientY: y + height / 2, bubbles: true, cancelable: true };
-      for (const type of ['dragover', 'drop'])
-        element.dispatchEvent(new DragEvent(type, { ...at, dataTransfer: transfer, shiftKey }));
-    },
-    { all: data, shiftKey: shift },
-  );
-}
-
 const namesShown = async (application: Application, id: string) => {
   const { document } = await readStored(application, id);
   return document.order.flatMap((tile) => {
@@ -162,7 +125,7 @@ test('a set dropped on a tile fills from there, the rest become tiles; best fit 
   expect(before).toHaveLength(6);
 
   // Hut at dusk is wide and Ridge path nearly square: the tall one goes to Ridge path.
-  await drop(hand(page, 'hut-at-dusk'), [tall, wide], true);
+  await drop(hand(page, 'hut-at-dusk'), [tall, wide], { shift: true });
   await expect
     .poll(async () => (await namesShown(application, collection)).slice(0, 2))
     .toEqual(['wide', 'tall']);

@@ -4,16 +4,19 @@ import {
   clone,
   fitPictures,
   pictureSlots,
+  placeAt,
   placePictures,
   mediaOf,
   pictureOf,
   setPart,
   setSlots,
+  type GridArea,
   type PictureAsset,
   type Tile,
   type TileId,
 } from '@noria/core';
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
+import { outcome } from '../document/run';
 import { askForFiles } from '../../ui/askForFiles';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { busyWith, tilesSelected } from '../editorSlice';
@@ -36,14 +39,18 @@ function aspectsOf(state: RootState, ids: readonly TileId[]): number[] {
 interface TakePictures {
   /** The tile that was pointed at; null: none, the pictures become new tiles. */
   readonly onto: TileId | null;
+  /** The free cell that was pointed at, which the first new tile takes; left out: none. */
+  readonly cell?: Cell | null;
   readonly bestFit: boolean;
 }
+
+type Cell = Pick<GridArea, 'column' | 'row'>;
 
 /** Uploads pictures, ZIPs of them and films; pictures fill tiles from the one pointed at, or become new ones. */
 export const addPictures =
   (
     files: readonly File[],
-    { onto, bestFit }: TakePictures = { onto: null, bestFit: false },
+    { onto, cell = null, bestFit }: TakePictures = { onto: null, bestFit: false },
   ): AppThunk<Promise<void>> =>
   async (dispatch) => {
     const films = files.filter(({ type }) => type.startsWith('video/'));
@@ -52,7 +59,7 @@ export const addPictures =
     if (others.length === 0) return;
     const { uploadFiles } = await import('../pictures/upload');
     const arrived = await dispatch(uploadFiles(others));
-    if (arrived.length > 0) dispatch(takePictures(arrived, { onto, bestFit }));
+    if (arrived.length > 0) dispatch(takePictures(arrived, { onto, cell, bestFit }));
   };
 
 /** Asks for files, and adds what was chosen, in the order in which it was chosen or by the numbers in its names. */
@@ -67,7 +74,7 @@ export const choosePictures =
 
 /** Puts pictures of the library into tiles, as one step. */
 export const takePictures =
-  (arrived: readonly LibraryPicture[], { onto, bestFit }: TakePictures): AppThunk =>
+  (arrived: readonly LibraryPicture[], { onto, cell = null, bestFit }: TakePictures): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
     const view = selectView(state);
@@ -81,7 +88,7 @@ export const takePictures =
     const pointed = onto === null ? undefined : view.tiles[onto];
     const isOnPicture = onto !== null && pointed !== undefined && pictureOf(pointed) !== null;
     // One picture replaces the one that it was dropped on, and no other.
-    const free = isOnPicture ? pictureSlots(view, onto) : emptySlots(state);
+    const free = isOnPicture ? pictureSlots(view, onto) : cell ? [] : emptySlots(state);
     const slots = pictures.length === 1 ? free.slice(0, 1) : free.slice(0, pictures.length);
     const { command, tiles } = placePictures({
       pictures,
@@ -92,7 +99,20 @@ export const takePictures =
       position: slots.length > 0 ? view.order.indexOf(slots.at(-1) as TileId) + 1 : nextPosition(state),
     });
     const many = pictures.length > 1;
-    dispatch(runHere(many ? `Add ${pictures.length} pictures` : 'Picture', command));
+    const [first] = tiles;
+    const added = cell && first !== undefined ? outcome(view, command) : null;
+    const one = { columnSpan: 1, rowSpan: 1 };
+    const place =
+      added &&
+      cell &&
+      first !== undefined &&
+      placeAt(added, first, selectBand(state), { ...cell, ...one }, 'band');
+    dispatch(
+      runHere(many ? `Add ${pictures.length} pictures` : 'Picture', (draft) => {
+        command(draft);
+        if (place) place(draft);
+      }),
+    );
     dispatch(tilesSelected(tiles));
     const fresh = tiles.length - slots.length;
     dispatch(

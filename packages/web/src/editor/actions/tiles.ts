@@ -15,7 +15,7 @@ import { outcome } from '../document/run';
 import { announce } from '../../ui/notices/noticesSlice';
 import { drawnChosen, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectSelected, selectSavedView, selectSetFor, selectView } from '../selectors';
+import { selectBand, selectSelected, selectSetFor, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { named } from './named';
 import { COMMAND_WORDS } from '../commands/words';

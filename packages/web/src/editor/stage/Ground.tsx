@@ -1,5 +1,12 @@
 import { hasCells } from '@noria/core';
-import { Suspense, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import {
+  Suspense,
+  useImperativeHandle,
+  useRef,
+  useState,
+  type PointerEvent as ReactPointerEvent,
+  type Ref,
+} from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawTile } from '../actions/draw';
 import { tilesSelected } from '../editorSlice';
@@ -19,11 +26,23 @@ const GroundMenu = whenShown(() => import('./GroundMenu').then((file) => file.Gr
 const MORE_ROWS = 1;
 const EMPTY_ROWS = 4;
 
+/** What is asked of the ground from outside. */
+export interface GroundHandle {
+  /** Shows the free cell at a point of the screen, as the one that something is dropped on; null: none any more. */
+  readonly pointAt: (point: { readonly x: number; readonly y: number } | null) => GridArea | null;
+}
+
+interface GroundProps {
+  readonly space: StageSpace;
+  readonly left: number;
+  readonly ref?: Ref<GroundHandle>;
+}
+
 /**
  * The page behind the tiles. A drag that begins on a free cell draws a tile, one that begins elsewhere
  * takes the tiles inside its rectangle; a press on a free cell asks what to put there.
  */
-export function Ground({ space, left }: { space: StageSpace; left: number }) {
+export function Ground({ space, left, ref }: GroundProps) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const layout = useAppSelector(selectLayout);
@@ -50,6 +69,15 @@ export function Ground({ space, left }: { space: StageSpace; left: number }) {
     const cell = cellAt(tracks, x, y);
     return cell && !isTaken(layout.tiles, cell) ? cell : null;
   };
+  useImperativeHandle(ref, () => ({
+    pointAt: (point) => {
+      const at = point && toLayout(point.x, point.y);
+      const cell = at && freeAt(at.x, at.y);
+      const area = cell && { ...cell, columnSpan: 1, rowSpan: 1 };
+      setHovered(area);
+      return area;
+    },
+  }));
   const hover = (event: ReactPointerEvent) => {
     if (event.buttons !== 0) return;
     const { x, y } = toLayout(event.clientX, event.clientY);

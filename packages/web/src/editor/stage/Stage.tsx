@@ -1,5 +1,5 @@
 import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
-import { Suspense, useCallback, useMemo, useState, type DragEvent } from 'react';
+import { Suspense, useCallback, useMemo, useRef, useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { useSize } from '../../ui/useSize';
 import { selectShown } from '../document/selectors';
@@ -8,7 +8,7 @@ import { whenShown } from '../../ui/lazily';
 import { ColumnLedge, Holes, RowLedge, SelectionMarks, TileHands } from '../lazyParts';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
-import { Ground } from './Ground';
+import { Ground, type GroundHandle } from './Ground';
 import { interfaceOf } from '../kinds';
 import { StagePage } from './StagePage';
 import { Trail } from './Trail';
@@ -32,6 +32,8 @@ function tileUnder(event: DragEvent): string | null {
   return (found as HTMLElement | undefined)?.dataset.tileHand ?? null;
 }
 
+const pointOf = (event: DragEvent) => ({ x: event.clientX, y: event.clientY });
+
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
 
@@ -54,7 +56,8 @@ export function Stage() {
     },
     [measure],
   );
-  const [dropping, setDropping] = useState(false);
+  const [dropping, setDropping] = useState<'cell' | 'tiles' | null>(null);
+  const ground = useRef<GroundHandle>(null);
   const collection = useAppSelector(selectShown);
   const whole = useAppSelector(selectWhole);
   const layout = useAppSelector(selectLayout);
@@ -87,15 +90,22 @@ export function Stage() {
       onDragOver={(event) => {
         if (!hasFiles(event)) return;
         event.preventDefault();
-        setDropping(true);
+        const cell = ground.current?.pointAt(tileUnder(event) === null ? pointOf(event) : null);
+        setDropping(cell ? 'cell' : 'tiles');
       }}
-      onDragLeave={(event) => event.target === event.currentTarget && setDropping(false)}
+      onDragLeave={(event) => {
+        if (event.target !== event.currentTarget) return;
+        setDropping(null);
+        ground.current?.pointAt(null);
+      }}
       onDrop={(event) => {
-        setDropping(false);
+        setDropping(null);
         if (!hasFiles(event)) return;
         event.preventDefault();
         const onto = tileUnder(event);
-        void dispatch(addPictures([...event.dataTransfer.files], { onto, bestFit: event.shiftKey }));
+        const cell = onto === null ? (ground.current?.pointAt(pointOf(event)) ?? null) : null;
+        ground.current?.pointAt(null);
+        void dispatch(addPictures([...event.dataTransfer.files], { onto, cell, bestFit: event.shiftKey }));
       }}
     >
       <h1 className="sr-only">Compose {collection.name}</h1>
@@ -139,7 +149,7 @@ export function Stage() {
               />
             </div>
             <Suspense>{level !== null && <LevelVeil layout={layout} space={space} />}</Suspense>
-            <Ground space={space} left={left} />
+            <Ground ref={ground} space={space} left={left} />
             <Suspense>{showLines && <GridLines layout={layout} space={space} />}</Suspense>
             {(showLines || tool === 'areas') && hasAreas && (
               <Suspense>
@@ -177,7 +187,9 @@ export function Stage() {
       </p>
       {dropping && (
         <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          Drop to fill tiles from here on; the rest become new tiles. With Shift, they are assigned by shape.
+          {dropping === 'cell'
+            ? 'Drop: the first picture lies in this cell, the rest follow it.'
+            : 'Drop to fill tiles from here on; the rest become new tiles. With Shift, they are assigned by shape.'}
         </p>
       )}
     </main>

@@ -1,0 +1,185 @@
+import {
+  areasMeet,
+  cellsOf,
+  emptyDocument,
+  newTile,
+  resolvedBandOf,
+  type CollectionDocument,
+  type Tile,
+} from '@noria/core';
+import { createCollection, expect, hand, readStored, saved, test, type Application } from './noria';
+import { drop, file } from './files';
+import type { Page } from '@playwright/test';
+
+/** What one points at is what one gets: every way of letting something go over the stage or the belt. */
+
+/** Five figures in four columns, the last alone in the second row, beside three free cells. */
+function five(): CollectionDocument {
+  const { narrowerBands: _, ...empty } = emptyDocument('Drops');
+  const tiles = Object.fromEntries(
+    ['a', 'b', 'c', 'd', 'e'].map((id): [string, Tile] => [
+      id,
+      { ...newTile('stat', id), name: id.toUpperCase() },
+    ]),
+  );
+  return {
+    ...empty,
+    arrangement: { ...empty.arrangement, columns: ['1fr', '1fr', '1fr', '1fr'], autoRows: '160px' },
+    tiles,
+    order: Object.keys(tiles),
+  };
+}
+
+async function open(page: Page, application: Application, id: string) {
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await expect(hand(page, 'e')).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+}
+
+/** Where a cell is on the screen: by the tiles of the first row, and the row below. */
+async function middleOf(page: Page, column: number, row: number) {
+  const above = await hand(page, 'abcd'[column - 1] ?? 'a').boundingBox();
+  const below = await hand(page, 'e').boundingBox();
+  const { x = 0, y = 0, width = 0, height = 0 } = above ?? {};
+  const down = (below?.y ?? 0) - y;
+  return { x: x + width / 2, y: y + height / 2 + down * (row - 1) };
+}
+
+type Point = Readonly<Record<'x' | 'y', number>>;
+
+async function carry(page: Page, from: Point, to: Point, key?: 'Alt' | 'Shift') {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  if (key) await page.keyboard.down(key);
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
+  await page.mouse.move(to.x, to.y, { steps: 4 });
+}
+
+interface Result {
+  readonly document: CollectionDocument;
+  /** Column and row of each tile, by id. */
+  readonly at: Readonly<Record<string, string>>;
+  /** Pairs of tiles of one layer that share a cell. */
+  readonly covered: number;
+  readonly pinned: readonly string[];
+}
+
+function resultOf(document: CollectionDocument): Result {
+  const areas = cellsOf(document, resolvedBandOf(document, 0));
+  const layer = (k: number) => document.tiles[document.order[k] ?? '']?.place.layer ?? 0;
+  const covered = areas.flatMap((area, k) =>
+    areas.slice(k + 1).filter((other, j) => areasMeet(area, other) && layer(k) === layer(k + 1 + j)),
+  ).length;
+  return {
+    document,
+    at: Object.fromEntries(document.order.map((id, k) => [id, `${areas[k]?.column} ${areas[k]?.row}`])),
+    covered,
+    pinned: document.order.filter((id) => document.tiles[id]?.place.pin),
+  };
+}
+
+interface Drop {
+  readonly name: string;
+  readonly go: (page: Page) => Promise<unknown>;
+  /** What is said before one lets go; left out: nothing. */
+  readonly says?: string;
+  readonly becomes: (result: Result) => void;
+}
+
+const newId = ({ document }: Result) => document.order.find((id) => !'abcde'.includes(id)) ?? '';
+
+const DROPS: readonly Drop[] = [
+  {
+    name: 'a tile onto the middle of another changes places with it',
+    go: async (page) => carry(page, await middleOf(page, 1, 1), await middleOf(page, 3, 1)),
+    says: 'changes places',
+    becomes: ({ at, pinned }) => {
+      expect([at.a, at.c, pinned]).toEqual(['3 1', '1 1', []]);
+    },
+  },
+  {
+    name: 'a tile with Shift on a free cell is held there',
+    go: async (page) => carry(page, await middleOf(page, 1, 1), await middleOf(page, 4, 2), 'Shift'),
+    says: 'pinned here',
+    becomes: ({ at, pinned }) => {
+      expect([at.a, pinned]).toEqual(['4 2', ['a']]);
+    },
+  },
+  {
+    name: 'a tile with Alt lies over another, a layer above it',
+    go: async (page) => carry(page, await middleOf(page, 5 - 4, 1), await middleOf(page, 2, 1), 'Alt'),
+    says: 'lies over',
+    becomes: ({ at, document }) => {
+      expect([at.a, at.b, document.tiles.a?.place.layer]).toEqual(['2 1', '2 1', 1]);
+    },
+  },
+  {
+    name: 'a drag over free cells draws a tile there',
+    go: async (page) => carry(page, await middleOf(page, 2, 2), await middleOf(page, 3, 2)),
+    says: '2 × 1',
+    becomes: (result) => {
+      expect([result.at[newId(result)], result.covered]).toEqual(['2 2', 0]);
+    },
+  },
+  {
+    name: 'a drag that reaches over a tile moves it on, and says so before',
+    go: async (page) => carry(page, await middleOf(page, 2, 2), await middleOf(page, 1, 2)),
+    says: '2 × 1, moves “E” on',
+    becomes: (result) => {
+      expect([result.at[newId(result)], result.covered]).toEqual(['1 2', 0]);
+      expect(result.at.e).not.toBe('1 2');
+    },
+  },
+  {
+    name: 'a drag with Alt lies over the tile that it reaches, and says so before',
+    go: async (page) => carry(page, await middleOf(page, 2, 2), await middleOf(page, 1, 2), 'Alt'),
+    says: '2 × 1, lies over “E”',
+    becomes: (result) => {
+      const id = newId(result);
+      expect([result.at[id], result.at.e, result.document.tiles[id]?.place.layer]).toEqual(['1 2', '1 2', 1]);
+    },
+  },
+];
+
+for (const { name, go, says, becomes } of DROPS) {
+  test(name, async ({ page, application }) => {
+    const { id } = await createCollection(application, { document: five() });
+    await open(page, application, id);
+    await go(page);
+    if (says) await expect(page.getByLabel('Stage')).toContainText(says, { ignoreCase: true });
+    await page.mouse.up();
+    for (const key of ['Alt', 'Shift']) await page.keyboard.up(key);
+    await saved(page);
+    const result = resultOf((await readStored(application, id)).document);
+    becomes(result);
+    await expect(hand(page, newId(result) || 'a')).toHaveAttribute('aria-pressed', 'true');
+  });
+}
+
+test('a picture dropped on a free cell lies at that cell', async ({ page, application }) => {
+  const { id } = await createCollection(application, { document: five() });
+  await open(page, application, id);
+  const stage = page.getByLabel('Stage');
+  const box = await stage.boundingBox();
+  const { x, y } = await middleOf(page, 3, 2);
+  const at = [(x - (box?.x ?? 0)) / (box?.width ?? 1), (y - (box?.y ?? 0)) / (box?.height ?? 1)] as const;
+  await drop(stage, [await file('lake.jpg', 300, 200, '#446688')], { at });
+  await expect(page.getByText('Six tiles, in reading order')).toBeVisible();
+  await saved(page);
+  const result = resultOf((await readStored(application, id)).document);
+  const fresh = newId(result);
+  expect([result.at[fresh], result.covered]).toEqual(['3 2', 0]);
+  await expect(hand(page, fresh)).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a picture dropped on a tile that shows none becomes a new tile after it, and covers nothing', async ({
+  page,
+  application,
+}) => {
+  const { id } = await createCollection(application, { document: five() });
+  await open(page, application, id);
+  await drop(hand(page, 'b'), [await file('lake.jpg', 300, 200, '#446688')]);
+  await expect(page.getByText('Six tiles, in reading order')).toBeVisible();
+  await saved(page);
+  expect(resultOf((await readStored(application, id)).document).covered).toBe(0);
+});

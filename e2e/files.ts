@@ -1,0 +1,45 @@
+import sharp from 'sharp';
+import type { Locator } from '@playwright/test';
+
+/** A JPEG of one colour. */
+export const picture = (width: number, height: number, background: string) =>
+  sharp({ create: { width, height, channels: 3, background } })
+    .jpeg()
+    .toBuffer();
+/** The same as a file with a name. */
+export const file = async (name: string, width: number, height: number, background: string) => ({
+  name,
+  mimeType: 'image/jpeg',
+  buffer: await picture(width, height, background),
+});
+
+/** Drops files on an element, as from a folder: in its middle, or at shares of its width and height. */
+export async function drop(
+  target: Locator,
+  files: readonly { name: string; mimeType: string; buffer: Buffer }[],
+  {
+    shift = false,
+    at = [0.5, 0.5],
+  }: { readonly shift?: boolean; readonly at?: readonly [number, number] } = {},
+) {
+  await target.scrollIntoViewIfNeeded();
+  const data = files.map(({ name, mimeType, buffer }) => ({
+    name,
+    mimeType,
+    bytes: buffer.toString('base64'),
+  }));
+  await target.evaluate(
+    (element, { all, shiftKey, at: [across, down] }) => {
+      const transfer = new DataTransfer();
+      for (const { name, mimeType, bytes } of all) {
+        const raw = Uint8Array.from(atob(bytes), (letter) => letter.charCodeAt(0));
+        transfer.items.add(new File([raw], name, { type: mimeType }));
+      }
+      const { x, y, width, height } = element.getBoundingClientRect();
+      const at = { clientX: x + width * across, clientY: y + height * down, bubbles: true, cancelable: true };
+      for (const type of ['dragover', 'drop'])
+        element.dispatchEvent(new DragEvent(type, { ...at, dataTransfer: transfer, shiftKey }));
+    },
+    { all: data, shiftKey: shift, at },
+  );
+}
