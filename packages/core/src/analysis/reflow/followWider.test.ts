@@ -20,6 +20,7 @@ import { removeTiles } from '../../edit/commands/tiles.js';
 import { joinDocuments } from '../../edit/join/join.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
+import { newTile } from '../../parts/newTile.js';
 import { sample, type SampleSpans } from '../../testing/sample.js';
 import { withHeld } from '../../testing/held.js';
 import { checkFit } from '../fit/checkFit.js';
@@ -134,6 +135,21 @@ describe('derived bands', () => {
       ),
     );
     expect(made.bands.map(({ arrangement }) => arrangement.columns?.length)).toEqual([2, 1]);
+  });
+
+  test('of cards of one span stay equal, whatever is in them', () => {
+    const base = sample(
+      Array.from({ length: 4 }, () => [1, 1] as const),
+      6,
+    );
+    const tiles = { ...base.tiles, t1: newTile('text', 't1'), t3: newTile('text', 't3') };
+    const made = followed(derived({ ...base, tiles }));
+    expect(made.bands.map(({ arrangement }) => arrangement.columns?.length)).toEqual([4, 2, 1]);
+    const spans = Object.values(made.bands[0]?.tiles ?? {}).map(({ columnSpan, rowSpan }) => [
+      columnSpan,
+      rowSpan,
+    ]);
+    expect(spans).toEqual(Array(4).fill([1, 1]));
   });
 
   test('never make a card of one by two one by three', () => {

@@ -1,5 +1,12 @@
 import { areasTouch, isBefore } from '../../geometry/relations.js';
-import { candidatesIn, runsOf, type Candidate, type Candidates, type PlaceRequest } from './spanChoices.js';
+import {
+  candidatesIn,
+  runsOf,
+  type Candidate,
+  type CandidateRules,
+  type Candidates,
+  type PlaceRequest,
+} from './spanChoices.js';
 import { fillCells, type Choice, type HeldCells, type Span } from '../packing/fillCells.js';
 import { noise } from '../../geometry/noise.js';
 import { laidOver, overlaysIn, type Overlay } from './overlays.js';
@@ -33,8 +40,14 @@ export function placedSpans(request: PlaceRequest): Map<TileId, DerivedPlace> | 
   const { view, wider, band } = request;
   const before = new Map(placedTiles(view, wider).map(({ tile, area }) => [tile.id, area]));
   const over = overlaysIn(view, band.index, before);
-  const kept = cheapest(request, before, over, true);
-  const found = kept && isInOrder(kept.areas, view.order) ? kept : cheapest(request, before, over, false);
+  // A grid of equal cards stays one where it can, whatever is in them.
+  const rules = areEqual([...before.values()]) ? [true, false] : [false];
+  const found = rules.reduce<Placed | null>((one, spanAlone) => {
+    if (one) return one;
+    const kept = cheapest(request, before, over, { keepsPins: true, spanAlone });
+    if (kept && isInOrder(kept.areas, view.order)) return kept;
+    return cheapest(request, before, over, { keepsPins: false, spanAlone });
+  }, null);
   if (!found) return null;
   const places = new Map<TileId, DerivedPlace>();
   // A tile that flows goes around those that are pinned, so what is laid over must be pinned too.
@@ -64,10 +77,10 @@ function cheapest(
   request: PlaceRequest,
   before: ReadonlyMap<TileId, GridArea>,
   over: ReadonlyMap<TileId, Overlay>,
-  keepsPins: boolean,
+  rules: CandidateRules,
 ): Placed | null {
   const { columns } = request;
-  const tiles = candidatesIn(request, before, over, keepsPins);
+  const tiles = candidatesIn(request, before, over, rules);
   if (!tiles) return null;
   const pairs = pairsOf(tiles.flowing, before);
   let best: { cost: number; areas: readonly GridArea[] } | null = null;
@@ -90,6 +103,10 @@ function cheapest(
   best.areas.forEach((area, k) => areas.set(flows[k] as TileId, area));
   return { areas, flows };
 }
+
+const areEqual = ([first, ...others]: readonly GridArea[]): boolean =>
+  first !== undefined &&
+  others.every((area) => area.columnSpan === first.columnSpan && area.rowSpan === first.rowSpan);
 
 /** Whether tiles are seen in the order in which they are read. */
 function isInOrder(areas: ReadonlyMap<TileId, GridArea>, order: readonly TileId[]): boolean {

@@ -51,6 +51,11 @@ export interface Held extends HeldCells {
   readonly id: TileId;
 }
 
+export interface CandidateRules {
+  readonly keepsPins: boolean;
+  readonly spanAlone: boolean;
+}
+
 export interface Candidates {
   readonly held: readonly Held[];
   readonly flowing: readonly Candidate[];
@@ -59,13 +64,13 @@ export interface Candidates {
 /**
  * The tiles that are held, and those that flow with the spans that each bears; null where one bears none.
  * Those that lie over others are neither.
- * @param keepsPins whether pins of wider bands hold where their column is there
+ * @param by whether pins of wider bands hold where their column is there, and whether tiles are alike by their span alone
  */
 export function candidatesIn(
   request: PlaceRequest,
   before: ReadonlyMap<TileId, GridArea>,
   over: ReadonlyMap<TileId, Overlay>,
-  keepsPins: boolean,
+  { keepsPins, spanAlone }: CandidateRules,
 ): Candidates | null {
   const { view, band, wider, columns, widths, options } = request;
   const sizes = [...before.values()].map((area) => area.columnSpan * area.rowSpan).sort((a, b) => a - b);
@@ -108,7 +113,7 @@ export function candidatesIn(
       ? [{ span, cost: 0 }]
       : choicesOf(request, { tile, from, usual, hadPx: across(from.columns)[0] });
     if (spans.length === 0) return null;
-    const alike = isByHand ? `${id} by hand` : likeness(view, tile, from);
+    const alike = isByHand ? `${id} by hand` : spanAlone ? 'all' : likeness(view, tile, from);
     if (alike !== last) run++;
     last = alike;
     flowing.push({ tile, from, spans, run });
