@@ -57,6 +57,18 @@ describe('noria layout', () => {
     expect(await heightOf('--screen', '1200')).toBe(4800);
   });
 
+  test('derives the narrower bands of a file that has none yet and says so', async () => {
+    const document = { ...(JSON.parse(await readFile(demo, 'utf8')) as CollectionDocument), bands: [] };
+    const columnsOf = async (more: object) => {
+      const path = await file('derived.noria.json', JSON.stringify({ ...document, ...more }));
+      const { widths } = JSON.parse(await noria('layout', path, '--width', '360,1280')) as LayoutReport;
+      return widths.map(({ tiles }) => new Set(tiles.map(({ x }) => x)).size);
+    };
+    const [narrow, wide] = await columnsOf({ narrowerBands: 'derived' });
+    expect(narrow).toBeLessThan(wide ?? 0);
+    expect(await columnsOf({})).toEqual([wide, wide]);
+  });
+
   test.each(['', 'wide', '360,', '-1', '0'])('refuses the width “%s”', async (width) => {
     await expect(noria('layout', demo, '--width', width)).rejects.toThrow(
       /is no width. Write them in px with commas/,

@@ -1,6 +1,13 @@
-import { checkDocument, formatProblem, type CollectionDocument } from '@noria/core';
+import {
+  checkDocument,
+  followsWider,
+  followWider,
+  formatProblem,
+  type CollectionDocument,
+} from '@noria/core';
 import { readFile } from 'node:fs/promises';
 import { CliError } from './CliError.js';
+import { shippedFonts } from './fonts.js';
 
 /**
  * Reads a `.noria.json` file; what the checker notices goes to standard error.
@@ -24,5 +31,11 @@ export async function readDocument(file: string): Promise<CollectionDocument> {
   const lines = problems.map((problem) => `  ${formatProblem(problem)}`).join('\n');
   if (!document) throw new CliError(`${file} is not a sound collection:\n${lines}`);
   if (problems.length > 0) console.error(`${file}:\n${lines}`);
-  return document;
+  return derived(document);
+}
+
+/** With its narrower bands, where they are derived and the file has none yet, as one written by hand. */
+async function derived(document: CollectionDocument): Promise<CollectionDocument> {
+  if (document.bands.length > 0 || !followsWider(document)) return document;
+  return followWider(document, await shippedFonts(), (position) => `band-${position + 1}`);
 }

@@ -97,6 +97,18 @@ test('what a person sets in a derived band stays, and the panel lists that alone
   expect(document().bands[0]?.tiles.t1?.derived).toBe(true);
 });
 
+test('where it takes long it waits for a rest, and for who asks', async () => {
+  const many = stats(Array.from({ length: 240 }, () => [1, 1] as const));
+  const large = await open({ ...many, narrowerBands: 'derived' });
+  const before = large.document().bands;
+  expect(before.length).toBeGreaterThan(0);
+  act(() => void large.run(run('Column gap', setArrangement({ columnGap: 60 }, 0, 'band'))));
+  expect(large.document().bands).toBe(before);
+  await act(followed);
+  expect(large.document().bands[0]?.below).toBeGreaterThan(before[0]?.below ?? 0);
+  expect(large.steps()).toEqual(['Column gap']);
+}, 60_000);
+
 test('something typed and restored is no step, though bands followed meanwhile', async () => {
   const { does, steps, document } = await open();
   const before = document();

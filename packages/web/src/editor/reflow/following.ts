@@ -4,11 +4,17 @@ import { engine } from '../engine/engine';
 import { amended, type DocumentState } from '../document/documentSlice';
 import { useAppDispatch, useAppStore } from '../hooks';
 
+/** Longer than this, ms, it would always be under way while one edits: it waits for as long a rest. */
+const SLOW = 500;
+
 /** What is worked out now; it never fails. */
 let underWay: Promise<void> | null = null;
+/** Begins what waits for a rest. */
+let waiting: (() => void) | null = null;
 
 /** Waits until derived bands are as the wider band is now. */
 export async function followed(): Promise<void> {
+  waiting?.();
   while (underWay) await underWay;
 }
 
@@ -22,16 +28,19 @@ export function useFollowWider(): void {
   useEffect(() => {
     let wanted = true;
     let last: CollectionDocument | null = null;
-    const next = () => {
-      const state = store.getState().document;
-      const { document } = state;
-      if (!wanted || underWay || !document || document === last) return;
-      const isOurs = last === null ? !isDerived(document) : !isFromElsewhere(state);
+    let took = 0;
+    let timer = 0;
+    const begin = () => {
+      window.clearTimeout(timer);
+      waiting = null;
+      const { document } = store.getState().document;
+      if (!wanted || underWay || !document) return;
+      const began = performance.now();
       last = document;
-      if (!isOurs || !followsWider(document)) return;
       underWay = engine('work')
         .ask('followWider', document, [])
         .then((patch) => {
+          took = performance.now() - began;
           if (!wanted || patch.length === 0 || store.getState().document.document !== document) return;
           const made = change(document, patchCommand(patch));
           last = made.document;
@@ -44,12 +53,29 @@ export function useFollowWider(): void {
           next();
         });
     };
+    const next = () => {
+      const state = store.getState().document;
+      const { document } = state;
+      if (!wanted || underWay || !document || document === last) return;
+      const isOurs = last === null ? !isDerived(document) : !isFromElsewhere(state);
+      last = document;
+      if (!isOurs || !followsWider(document)) return;
+      window.clearTimeout(timer);
+      if (took <= SLOW) {
+        begin();
+        return;
+      }
+      waiting = begin;
+      timer = window.setTimeout(begin, took);
+    };
     // Those of a collection that was just left may still be under way.
     if (underWay) void followed().then(next);
     else next();
     const stop = store.subscribe(next);
     return () => {
       wanted = false;
+      waiting = null;
+      window.clearTimeout(timer);
       stop();
     };
   }, [dispatch, store]);
