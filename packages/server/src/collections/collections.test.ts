@@ -111,7 +111,8 @@ describe('a collection', () => {
 
   test('makes a change that is sent twice once', async () => {
     const { id } = await create();
-    const add = [{ op: 'add', path: '/bands/0/tiles/beds', value: { columnSpan: 2 } }];
+    const band = { id: 'narrow', below: 640, arrangement: {}, tiles: { beds: { columnSpan: 2 } } };
+    const add = [{ op: 'add', path: '/bands/-', value: band }];
     expect(body(await patch(id, 1, add, 'one').expect(200)).revision).toBe(2);
     expect(body(await patch(id, 1, add, 'one').expect(200)).revision).toBe(2);
     expect(body(await http().get(`${huts}/${id}`)).revision).toBe(2);
