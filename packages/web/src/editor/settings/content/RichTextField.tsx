@@ -16,7 +16,10 @@ interface RichTextFieldProps {
 export function RichTextField({ name, value, onType }: RichTextFieldProps) {
   const written = useRef(value);
   const before = useRef(value);
-  const editor = useEditor({
+  const type = useRef(onType);
+  useEffect(() => void (type.current = onType));
+  // The same with every render: the editor takes other options in at once, also in the middle of a letter.
+  const [options] = useState(() => ({
     extensions: EDITOR_PARTS,
     content: toEditor(value),
     editorProps: {
@@ -28,26 +31,28 @@ export function RichTextField({ name, value, onType }: RichTextFieldProps) {
       },
       // The editor would swallow undo and redo, which are the collection’s.
       handleDOMEvents: {
-        keydown: (_, event) => (event.ctrlKey || event.metaKey) && 'zy'.includes(event.key.toLowerCase()),
+        keydown: (_: unknown, event: KeyboardEvent) =>
+          (event.ctrlKey || event.metaKey) && 'zy'.includes(event.key.toLowerCase()),
       },
       // As every field of words: Escape restores them, and Ctrl + Enter leaves them as they are.
-      handleKeyDown: ({ dom }, event) => {
+      handleKeyDown: ({ dom }: { readonly dom: HTMLElement }, event: KeyboardEvent) => {
         const isDone = event.key === 'Enter' && (event.ctrlKey || event.metaKey);
         if (event.key !== 'Escape' && !isDone) return false;
         event.preventDefault();
         event.stopPropagation();
-        if (!isDone && written.current !== before.current) onType(before.current);
+        if (!isDone && written.current !== before.current) type.current(before.current);
         giveFocusBack(dom);
         return true;
       },
     },
     onFocus: () => void (before.current = written.current),
-    onUpdate: ({ editor: at }) => {
+    onUpdate: ({ editor: at }: { readonly editor: Editor }) => {
       const words = fromEditor(at.getJSON());
       written.current = words;
-      onType(words);
+      type.current(words);
     },
-  });
+  }));
+  const editor = useEditor(options);
   useEffect(() => {
     // What came from elsewhere, such as an undo, is shown; what was just typed here stays as it is.
     if (JSON.stringify(written.current) === JSON.stringify(value)) return;
