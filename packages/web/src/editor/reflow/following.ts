@@ -7,11 +7,6 @@ import { useAppDispatch, useAppStore } from '../hooks';
 /** Longer than this, ms, it would always be under way while one edits: it waits for as long a rest. */
 const SLOW = 500;
 
-/** While words are typed it waits for a rest of so long, ms, so that nothing comes between two letters. */
-const TYPING = 500;
-const isTyping = (): boolean =>
-  window.document.activeElement?.matches('input, textarea, [contenteditable=true]') ?? false;
-
 /** What is worked out now; it never fails. */
 let underWay: Promise<void> | null = null;
 /** Begins what waits for a rest. */
@@ -66,13 +61,12 @@ export function useFollowWider(): void {
       last = document;
       if (!isOurs || !followsWider(document)) return;
       window.clearTimeout(timer);
-      const rest = took > SLOW ? took : isTyping() ? TYPING : 0;
-      if (rest === 0) {
+      if (took <= SLOW) {
         begin();
         return;
       }
       waiting = begin;
-      timer = window.setTimeout(begin, rest);
+      timer = window.setTimeout(begin, took);
     };
     // Those of a collection that was just left may still be under way.
     if (underWay) void followed().then(next);

@@ -1,15 +1,15 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { renameCollection, setPart } from '@noria/core';
+import { change, renameCollection, setPart, setQueries } from '@noria/core';
 import { makeStore } from '../../app/store';
 import { startSaving } from './saver';
 import { stats } from '../../testing/composeStore';
 import { redo, run, undo } from '../document/run';
-import { opened } from '../document/documentSlice';
+import { amended, opened } from '../document/documentSlice';
 import { thisTab } from '../../api/kept/tab';
 import { decide } from './join';
 import { listAside } from './aside';
 import { dropOutbox, readOutbox } from './outbox';
-import type { JsonPatch } from '@noria/core';
+import type { CollectionDocument, JsonPatch } from '@noria/core';
 
 const OWN = { collection: 'c', tab: thisTab };
 
@@ -91,6 +91,18 @@ describe('saving', () => {
     expect(sent[0]).toMatchObject({ method: 'PATCH', basedOn: '"4"' });
     expect(namesIn(sent[0]?.patch ?? [])).toEqual(['A', 'B']);
     expect(state()).toMatchObject({ revision: 5, saving: { state: 'saved' }, unsent: [] });
+  });
+
+  test('what follows from a change after that was sent is sent too', async () => {
+    const sent = serverOf(saved(5), saved(6));
+    const { rename, state, store } = open();
+    rename('A');
+    await pass(500);
+    store.dispatch(amended(change(state().document as CollectionDocument, setQueries('media'))));
+    expect((await readOutbox(OWN))?.unsent).toHaveLength(1);
+    await pass(500);
+    expect(namesIn(sent[1]?.patch ?? [])).toEqual(['media']);
+    expect(state()).toMatchObject({ revision: 6, saving: { state: 'saved' }, unsent: [] });
   });
 
   test('while the server is away a change waits in the browser, says why, and is sent again unaltered', async () => {

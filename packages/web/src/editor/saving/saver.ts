@@ -4,6 +4,7 @@ import { isPassing, ServerProblem } from '../../api/problem';
 import { warn } from '../../ui/notices/noticesSlice';
 import {
   acknowledged,
+  amended,
   asked,
   changed,
   joined,
@@ -24,6 +25,9 @@ import type { AppDispatch, RootState } from '../state';
 const QUIET_MS = 350;
 const RETRY_MS = [800, 1500, 3000, 5000, 8000];
 
+/** Whatever leaves something to send. */
+const isUnsent = isAnyOf(changed, amended, takenBack, undone, redone);
+
 let toldOfNothing = false;
 
 let isSaving = false;
@@ -34,7 +38,7 @@ export function startSaving(): void {
   isSaving = true;
   // Every change, and every answer, goes to the browser's own store at once.
   listen({
-    matcher: isAnyOf(changed, takenBack, undone, redone, sent, acknowledged, joined, asked, refused),
+    matcher: isAnyOf(isUnsent, sent, acknowledged, joined, asked, refused),
     effect: async (_, api) => {
       const { id, revision, underWay, unsent } = api.getState().document;
       if (!id) return;
@@ -61,7 +65,7 @@ export function startSaving(): void {
 
   // Then to the server: one change at a time, each sent until it is acknowledged.
   listen({
-    matcher: isAnyOf(opened, changed, takenBack, undone, redone, joined),
+    matcher: isAnyOf(isUnsent, opened, joined),
     effect: async (action, api) => {
       api.cancelActiveListeners();
       if (!opened.match(action) && !joined.match(action)) await api.delay(QUIET_MS);

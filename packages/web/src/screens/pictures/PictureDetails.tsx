@@ -64,7 +64,10 @@ export function PictureDetails({ picture, onClose }: PictureDetailsProps) {
       <img
         src={addressFor(picture, 640)}
         alt={alternativeText}
-        className="max-h-[220px] w-full rounded-s object-contain"
+        // Its room is there before it is, so that nothing moves under the pointer.
+        width={picture.inlineSize}
+        height={picture.blockSize}
+        className="h-auto max-h-[220px] w-full rounded-s object-contain"
         style={{ background: picture.colours[0] }}
       />
       <label className="grid gap-1 text-sm text-soft">

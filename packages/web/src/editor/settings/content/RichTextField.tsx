@@ -16,43 +16,41 @@ interface RichTextFieldProps {
 export function RichTextField({ name, value, onType }: RichTextFieldProps) {
   const written = useRef(value);
   const before = useRef(value);
-  const type = useRef(onType);
-  useEffect(() => void (type.current = onType));
-  // The same with every render: the editor takes other options in at once, also in the middle of a letter.
-  const [options] = useState(() => ({
+  const editor = useEditor({
     extensions: EDITOR_PARTS,
     content: toEditor(value),
+    // The editor's own style sheet goes when the one before it goes, and spaces would not be kept.
+    injectCSS: false,
     editorProps: {
       attributes: {
         'aria-label': name,
         'aria-multiline': 'true',
         role: 'textbox',
-        class: 'rich min-h-[62px] max-h-[220px] overflow-y-auto px-2 py-1.5 outline-none',
+        class:
+          'rich relative min-h-[62px] max-h-[220px] overflow-y-auto px-2 py-1.5 wrap-break-word whitespace-break-spaces outline-none',
       },
       // The editor would swallow undo and redo, which are the collection’s.
       handleDOMEvents: {
-        keydown: (_: unknown, event: KeyboardEvent) =>
-          (event.ctrlKey || event.metaKey) && 'zy'.includes(event.key.toLowerCase()),
+        keydown: (_, event) => (event.ctrlKey || event.metaKey) && 'zy'.includes(event.key.toLowerCase()),
       },
       // As every field of words: Escape restores them, and Ctrl + Enter leaves them as they are.
-      handleKeyDown: ({ dom }: { readonly dom: HTMLElement }, event: KeyboardEvent) => {
+      handleKeyDown: ({ dom }, event) => {
         const isDone = event.key === 'Enter' && (event.ctrlKey || event.metaKey);
         if (event.key !== 'Escape' && !isDone) return false;
         event.preventDefault();
         event.stopPropagation();
-        if (!isDone && written.current !== before.current) type.current(before.current);
+        if (!isDone && written.current !== before.current) onType(before.current);
         giveFocusBack(dom);
         return true;
       },
     },
     onFocus: () => void (before.current = written.current),
-    onUpdate: ({ editor: at }: { readonly editor: Editor }) => {
+    onUpdate: ({ editor: at }) => {
       const words = fromEditor(at.getJSON());
       written.current = words;
-      type.current(words);
+      onType(words);
     },
-  }));
-  const editor = useEditor(options);
+  });
   useEffect(() => {
     // What came from elsewhere, such as an undo, is shown; what was just typed here stays as it is.
     if (JSON.stringify(written.current) === JSON.stringify(value)) return;
