@@ -1,124 +1,18 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { join } from 'node:path';
+import { resolvedBands } from '@noria/core';
 import {
-  createCollection,
-  expect,
-  readStored,
-  root,
-  saved,
-  stageBoxes,
-  test,
-  type Application,
-} from './noria';
+  begin,
+  besideEachOther,
+  expectDocumented,
+  expectRight,
+  result,
+  spans,
+  type Boxes,
+  type Hands,
+} from './counted';
+import { expect, root, stageBoxes, test } from './noria';
 import type { Page } from '@playwright/test';
-import { resolvedBands, coverageOf, type CollectionDocument } from '@noria/core';
-
-/** Clicks, drags, drops, key presses and typed fields, each counted as one action. */
-class Hands {
-  actions = 0;
-  constructor(readonly page: Page) {}
-
-  async drag(from: readonly [number, number], to: readonly [number, number]): Promise<void> {
-    this.actions++;
-    await this.page.mouse.move(...from);
-    await this.page.mouse.down();
-    for (let step = 1; step <= 6; step++) {
-      const along = (k: 0 | 1) => from[k] + ((to[k] - from[k]) * step) / 6;
-      await this.page.mouse.move(along(0), along(1));
-    }
-    await this.page.mouse.up();
-  }
-
-  /** Turns the wheel over the stage. */
-  async scroll(px: number): Promise<void> {
-    this.actions++;
-    await this.page.mouse.wheel(0, px);
-    await this.page.waitForTimeout(300);
-  }
-
-  async press(key: string): Promise<void> {
-    this.actions++;
-    await this.page.keyboard.press(key);
-  }
-
-  async click(name: string): Promise<void> {
-    this.actions++;
-    await this.page.getByLabel(name, { exact: true }).click();
-  }
-
-  async type(words: string): Promise<void> {
-    this.actions++;
-    await this.page.keyboard.type(words);
-  }
-
-  /** Sweeps columns × rows out over the matrix. */
-  async sweep(columns: number, rows: number): Promise<void> {
-    const box = await this.page.getByRole('slider', { name: 'Columns and rows' }).boundingBox();
-    const { x = 0, y = 0, width = 0, height = 0 } = box ?? {};
-    await this.drag([x + 4, y + 4], [x + (width / 12) * columns - 6, y + (height / 6) * rows - 5]);
-    await expect(this.page.getByRole('group', { name: 'Columns' }).getByRole('button')).toHaveCount(columns);
-  }
-
-  /** Drags a number by so many steps. */
-  async scrub(field: string, steps: number): Promise<void> {
-    const box = await this.page.getByLabel(field, { exact: true }).boundingBox();
-    const { x = 0, y = 0, height = 0 } = box ?? {};
-    await this.drag([x + 8, y + height / 2], [x + 8 + steps * 2, y + height / 2]);
-  }
-
-  /** Drags over cells of the stage, from one to another, both included. */
-  async over(
-    from: readonly [column: number, row: number],
-    to: readonly [column: number, row: number] = from,
-  ) {
-    const tracks = (name: string) =>
-      this.page
-        .getByRole('group', { name, exact: true })
-        .getByRole('button')
-        .evaluateAll((buttons) =>
-          buttons.map((button) => {
-            const { x, y, width, height } = button.getBoundingClientRect();
-            return { x, y, width, height };
-          }),
-        );
-    const [columns, rows] = [await tracks('Columns'), await tracks('Rows')];
-    const at = ([c, r]: readonly [number, number], share: number): [number, number] => {
-      const [column, row] = [columns[c - 1], rows[r - 1]];
-      if (!column || !row) throw new Error(`There is no cell ${c}, ${r}.`);
-      return [column.x + column.width * share, row.y + row.height * share];
-    };
-    await this.drag(at(from, 0.3), at(to, 0.7));
-  }
-}
-
-async function begin(page: Page, application: Application): Promise<{ hands: Hands; id: string }> {
-  const { id } = await createCollection(application, { name: 'Empty' });
-  await page.goto(`${application.url}/collections/${id}/compose`);
-  await expect(page.getByText('No tiles yet').first()).toBeVisible();
-  await page.evaluate(() => document.fonts.ready);
-  return { hands: new Hands(page), id };
-}
-
-/** The collection when it is saved, and what its widest band leaves uncovered. */
-async function result(page: Page, application: Application, id: string) {
-  await saved(page);
-  const { document } = await readStored(application, id);
-  const band = resolvedBands(document)[0];
-  if (!band) throw new Error('There is no band.');
-  return { document, holes: coverageOf(document, band).holes };
-}
-
-const spans = ({ order, tiles }: CollectionDocument) =>
-  order.map((id) => `${tiles[id]?.place.columnSpan}×${tiles[id]?.place.rowSpan}`);
-
-/** The table in the docs says what is counted here. */
-async function expectDocumented(task: string, actions: number): Promise<void> {
-  expect(actions).toBeLessThan(15);
-  const table = await readFile(join(root, 'docs', 'actions.md'), 'utf8');
-  const row = table.split('\n').find((line) => line.startsWith(`| ${task} `));
-  expect(row, `docs/actions.md has no row “${task}”`).toBeDefined();
-  expect(row?.split('|')[2]?.trim()).toBe(String(actions));
-}
 
 test('a 4 × 3 bento of seven cards, packed', async ({ page, application }) => {
   const { hands, id } = await begin(page, application);
@@ -139,7 +33,7 @@ test('a 4 × 3 bento of seven cards, packed', async ({ page, application }) => {
 
 test('a grid read off rows of three, two with halves, three', async ({ page, application }) => {
   const { hands, id } = await begin(page, application);
-  await hands.click('From rows');
+  await hands.click('In words');
   await hands.type('3, 2 with halves, 3');
   await hands.press('Enter');
   const { document, holes } = await result(page, application, id);
@@ -223,9 +117,23 @@ test('a page skeleton of areas', async ({ page, application }) => {
 
 test('24 pictures dropped, without a hole', async ({ page, application }) => {
   const { hands, id } = await begin(page, application);
+  await dropPictures(page, hands, 24);
+  await hands.press('Escape');
+  await hands.press('o');
+  await expect(page.getByRole('button', { name: 'Proposal 1,' })).toBeFocused();
+  await hands.press('Enter');
+  const { document, holes } = await result(page, application, id);
+  expect(document.order).toHaveLength(24);
+  expect(new Set(spans(document)).size).toBeGreaterThan(2);
+  expect(holes).toEqual([]);
+  await expectDocumented('24 pictures', hands.actions);
+});
+
+/** Drops so many pictures of the demo on the stage, as one drop. */
+async function dropPictures(page: Page, hands: Hands, count: number): Promise<void> {
   const names = (await readdir(join(root, 'demo', 'pictures'))).sort();
   const files = await Promise.all(
-    Array.from({ length: 24 }, async (_, k) => {
+    Array.from({ length: count }, async (_, k) => {
       const file = names[k % names.length] as string;
       return {
         name: `${k + 1}-${file}`,
@@ -243,14 +151,258 @@ test('24 pictures dropped, without a hole', async ({ page, application }) => {
     return transfer;
   }, files);
   await page.dispatchEvent('main', 'drop', { dataTransfer: data });
-  await expect.poll(async () => Object.keys(await stageBoxes(page)).length).toBe(24);
-  await hands.press('Escape');
-  await hands.press('o');
-  await expect(page.getByRole('button', { name: 'Proposal 1,' })).toBeFocused();
+  await expect.poll(async () => Object.keys(await stageBoxes(page)).length).toBe(count);
+}
+
+/** Cells that are left free above the last row, told by what lies around them. */
+function holesBefore(boxes: Boxes, gap: number): string[] {
+  const all = Object.values(boxes);
+  const [left, right] = [Math.min(...all.map(([x]) => x)), Math.max(...all.map(([x, , width]) => x + width))];
+  const last = Math.max(...all.map(([, y]) => y));
+  return [...new Set(all.map(([, y]) => Math.round(y)))]
+    .filter((y) => y < last - 1)
+    .flatMap((y) => {
+      const across = all
+        .filter(([, top, , height]) => top <= y + 1 && top + height > y + 1)
+        .reduce((sum, [, , width]) => sum + width + gap, 0);
+      return Math.abs(across - (right - left + gap)) < 1 ? [] : [`a hole in the row at ${y}`];
+    });
+}
+
+/** Every tile of one size. */
+const sizes = (boxes: Boxes) =>
+  new Set(Object.values(boxes).map(([, , width, height]) => `${Math.round(width)} × ${Math.round(height)}`));
+
+test('twelve columns, nine cards of 4, 6 and 12 of them by width', async ({ page, application }, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('9 × 4 of 12, 6 below 900, 12 below 600');
   await hands.press('Enter');
+  const { document } = await result(page, application, id);
+  expect(resolvedBands(document).map(({ columns }) => columns.length)).toEqual([12, 12, 12]);
+  await expectRight(page, info, (boxes, width) => {
+    const expected = width >= 900 ? [3, 3, 3] : width >= 600 ? [2, 2, 2, 2, 1] : Array(9).fill(1);
+    const beside = besideEachOther(boxes);
+    return [
+      ...(String(beside) === String(expected) ? [] : [`${beside.join()} beside each other`]),
+      ...(sizes(boxes).size === 1 ? [] : ['cards of different sizes']),
+    ];
+  });
+  await expectDocumented('Twelve columns, nine cards', hands.actions, 7);
+});
+
+test('short and tall cards, breakpoints with a cap, a navigation row with a pinned title', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('1:2, 3 with the 1st in halves, 3 with the 3rd in halves, breakpoints 900 580');
+  await hands.press('Enter');
+  const { document: first } = await result(page, application, id);
+  expect(first.bands.map(({ below }) => below)).toEqual([900, 580]);
+  const title = first.order[0] ?? '';
+  await hands.pressTile(title);
+  await hands.press('p');
+  await hands.press('Escape');
+  await hands.pressOn('button', 'Phone, 390 px');
+  await hands.pressOn('radio', 'Limited');
+  await hands.click('Maximum width');
+  await hands.type('380');
+  await hands.press('Enter');
+  const { document } = await result(page, application, id);
+  expect(document.tiles[title]?.place.pin).toEqual({ column: 1, row: 1 });
+  expect(document.bands.map(({ arrangement }) => arrangement.maxInlineSize)).toEqual([undefined, 380]);
+  await expectRight(page, info, (boxes, width) => {
+    const [x = 0, y = 0, wide = 0] = boxes[title] ?? [];
+    const columns = width >= 900 ? 3 : width >= 580 ? 2 : 1;
+    const inner = (width < 580 ? Math.min(width, 380) : width) - 48;
+    const column = (inner - (columns - 1) * 16) / columns;
+    return [x, y, wide].every((value, k) => Math.abs(value - ([24, 24, column][k] ?? 0)) < 0.6)
+      ? []
+      : [`the title lies at ${x}, ${y}, ${wide} wide`];
+  });
+  await expectDocumented('Short and tall cards', hands.actions, 12);
+});
+
+test('as many columns of 180 px as fit, eighty items, fit beside fill', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('80 × 180px');
+  await hands.press('Enter');
+  const { document } = await result(page, application, id);
+  expect([document.order.length, document.arrangement.fluid?.min]).toEqual([80, 180]);
+  for (const kind of ['auto-fit', 'auto-fill']) {
+    await expect(page.getByRole('radio', { name: kind })).toBeInViewport();
+  }
+  await expectRight(page, info, (boxes, width) => {
+    const columns = Math.floor((width - 48 + 16) / (180 + 16));
+    const first = besideEachOther(boxes)[0];
+    return first === columns ? [] : [`${first} columns`];
+  });
+  await expectDocumented('As many columns of 180 px', hands.actions, 3);
+});
+
+test('three, two with one halved, three; gap, padding; as high as the screen, then fixed', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('3, 2 with halves, 3, gap 18, padding 36');
+  await hands.press('Enter');
+  await hands.pressOn('radio', 'Screen');
+  expect((await result(page, application, id)).document.arrangement.height).toEqual({
+    kind: 'screen',
+    share: 1,
+    rows: 'share',
+  });
+  await hands.pressOn('radio', 'Fixed');
   const { document, holes } = await result(page, application, id);
-  expect(document.order).toHaveLength(24);
-  expect(new Set(spans(document)).size).toBeGreaterThan(2);
+  const { columnGap, rowGap, padding, height } = document.arrangement;
+  expect([columnGap, rowGap, padding.blockStart, height?.kind]).toEqual([18, 18, 36, 'fixed']);
   expect(holes).toEqual([]);
-  await expectDocumented('24 pictures', hands.actions);
+  await expectRight(page, info, (boxes, width) => {
+    const lowest = Math.max(...Object.values(boxes).map(([, y, , h]) => y + h));
+    const high = height?.kind === 'fixed' ? height.px : 0;
+    return width < 1280 || Math.abs(lowest - (high - 36)) < 1 ? [] : [`tiles end at ${lowest} of ${high}`];
+  });
+  await expectDocumented('Rows of three, two and three', hands.actions, 6);
+});
+
+test('four equal; full height; a page that changes at 720 and 1080', async ({ page, application }, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('4');
+  await hands.press('Enter');
+  await expect.poll(async () => Object.keys(await stageBoxes(page)).length).toBe(4);
+  await expectRight(page, info, (boxes) => (sizes(boxes).size === 1 ? [] : ['cards of different sizes']));
+  await result(page, application, id);
+
+  const full = await begin(page, application, hands);
+  await hands.pressOn('button', 'Page skeletons…');
+  await hands.pressOn('button', /^Full height/);
+  const { document: high } = await result(page, application, full.id);
+  expect(high.arrangement).toMatchObject({
+    areas: ['header', 'content', 'footer'],
+    height: { kind: 'screen', share: 1 },
+  });
+  await expectRight(page, info, (boxes) => {
+    const [header, content, footer] = high.order.map((tile) => boxes[tile]);
+    return header && content && footer && header[1] < content[1] && content[1] < footer[1]
+      ? []
+      : ['areas out of order'];
+  });
+
+  const changing = await begin(page, application, hands);
+  await hands.pressOn('button', 'Page skeletons…');
+  await hands.pressOn('button', /^Changing sides/);
+  const { document } = await result(page, application, changing.id);
+  expect(document.bands.map(({ below }) => below)).toEqual([1080, 720]);
+  const [, side = '', content = ''] = document.order;
+  await expectRight(page, info, (boxes, width) => {
+    const [a = 0] = boxes[side] ?? [];
+    const [b = 0] = boxes[content] ?? [];
+    const isRight = width >= 1080 ? a < b : width >= 720 ? a > b : a === b;
+    return isRight ? [] : [`the sidebar at ${a}, the content at ${b}`];
+  });
+  await expectDocumented('Four equal', hands.actions, 12);
+});
+
+test('the least minimum for four columns at 1240, and at most five whatever the gap', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('4 at 1240, gap 28, at most 5, 12 cards');
+  await hands.press('Enter');
+  const { document } = await result(page, application, id);
+  // (1240 − 48 − 4 · 28) ÷ 5 = 216, and just above it.
+  expect(document.arrangement.fluid).toMatchObject({ min: 216.01, max: 5 });
+  await expectRight(page, info, (boxes, width) => {
+    const columns = besideEachOther(boxes)[0];
+    const fit = Math.min(5, Math.floor((width - 48 + 28) / (216.01 + 28)));
+    return columns === fit ? [] : [`${columns} columns`];
+  });
+  await expectDocumented('The least minimum', hands.actions, 4);
+});
+
+test('5 × 2 with spans, a fill each, contents spread; one width changed and given back', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('5 × 2: 2×2, 3×1, 1×1, 2×1');
+  await hands.press('Enter');
+  await hands.press('Control+a');
+  await hands.pressOn('button', 'A colour each');
+  await hands.scrollSettings(300);
+  await hands.pressOn('radio', 'Between');
+  await hands.press('Escape');
+  const column = page.getByRole('group', { name: 'Columns' }).getByRole('button').first();
+  const before = (await column.boundingBox())?.width ?? 0;
+  await hands.dragEdge(1, 40);
+  await expect.poll(async () => (await column.boundingBox())?.width).toBeGreaterThan(before + 20);
+  await hands.press('Control+z');
+  const { document, holes } = await result(page, application, id);
+  expect(document.arrangement.columns).toEqual(Array(5).fill('1fr'));
+  const looks = document.order.map((tile) => document.tiles[tile]?.look);
+  expect(new Set(looks.map((look) => look?.fill)).size).toBe(4);
+  expect(looks.map((look) => look?.spread)).toEqual(Array(4).fill('between'));
+  expect(spans(document)).toEqual(['2×2', '3×1', '1×1', '2×1']);
+  expect(holes).toEqual([]);
+  await expectRight(page, info, () => []);
+  await expectDocumented('5 × 2 with', hands.actions, 12);
+});
+
+test('a gallery of at least 210, tall, wide and big above 640 only', async ({ page, application }, info) => {
+  const { hands, id } = await begin(page, application);
+  await dropPictures(page, hands, 18);
+  await hands.press('Escape');
+  await hands.click('In words');
+  await hands.type('210px, gap 12, radius 14, spans by shape from 640');
+  await hands.press('Enter');
+  const { document } = await result(page, application, id);
+  expect([...new Set(spans(document))].sort()).toEqual(['1×1', '1×2', '2×1', '2×2']);
+  expect(document.look.radius).toBe(14);
+  await expectRight(page, info, (boxes, width) => {
+    const [first] = sizes(boxes);
+    if (width < 640) return sizes(boxes).size === 1 ? [] : [`cards of ${first} and others`];
+    return holesBefore(boxes, 12);
+  });
+  await expectDocumented('Gallery of at least 210', hands.actions, 7);
+});
+
+test('5 × 3 of seven cards, a colour each, words centred, as high as 92 % of the screen', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('5 × 3: 2×2, 2×1, 1×2, 2×1, 1×1, 2×1, 2×1, gap 6, height 92%');
+  await hands.press('Enter');
+  await hands.press('Control+a');
+  await hands.pressOn('button', 'A colour each');
+  await hands.scrollSettings(300);
+  for (const row of ['Spread', 'Align']) {
+    hands.actions++;
+    await page.getByRole('radiogroup', { name: row }).getByRole('radio', { name: 'Centre' }).click();
+  }
+  const { document, holes } = await result(page, application, id);
+  const looks = document.order.map((tile) => document.tiles[tile]?.look);
+  expect(new Set(looks.map((look) => look?.fill)).size).toBe(7);
+  expect(looks.map((look) => [look?.spread, look?.align])).toEqual(Array(7).fill(['center', 'center']));
+  expect(document.arrangement).toMatchObject({
+    columnGap: 6,
+    rowGap: 6,
+    height: { kind: 'screen', share: 0.92, rows: 'share' },
+  });
+  expect(holes).toEqual([]);
+  await expectRight(page, info, () => []);
+  await expectDocumented('5 × 3 of seven', hands.actions, 12);
 });

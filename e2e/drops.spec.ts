@@ -7,7 +7,16 @@ import {
   type CollectionDocument,
   type Tile,
 } from '@noria/core';
-import { createCollection, expect, hand, readStored, saved, test, type Application } from './noria';
+import {
+  createCollection,
+  expect,
+  hand,
+  readStored,
+  saved,
+  showWidth,
+  test,
+  type Application,
+} from './noria';
 import { drop, file } from './files';
 import type { Page } from '@playwright/test';
 
@@ -182,4 +191,38 @@ test('a picture dropped on a tile that shows none becomes a new tile after it, a
   await expect(page.getByText('Six tiles, in reading order')).toBeVisible();
   await saved(page);
   expect(resultOf((await readStored(application, id)).document).covered).toBe(0);
+});
+
+test('a tile dragged in a narrower band says that it moves at all widths', async ({ page, application }) => {
+  const wide = five();
+  const document = { ...wide, bands: [{ id: 'narrow', below: 700, arrangement: {}, tiles: {} }] };
+  const { id } = await createCollection(application, { document });
+  await open(page, application, id);
+  const edgeOf = async (column: number) => {
+    const { x, y } = await middleOf(page, column, 1);
+    const { width = 0 } = (await hand(page, 'a').boundingBox()) ?? {};
+    return { x: x + width * 0.35, y };
+  };
+  await carry(page, await middleOf(page, 1, 1), await edgeOf(3));
+  await expect(page.getByLabel('Stage')).not.toContainText('Moves at all widths');
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await showWidth(page, 650);
+  await carry(page, await middleOf(page, 1, 1), await edgeOf(3));
+  await expect(page.getByLabel('Stage')).toContainText('Moves at all widths');
+  await page.mouse.up();
+  await saved(page);
+  const { order } = (await readStored(application, id)).document;
+  expect(order).not.toEqual(wide.order);
+});
+
+test('a tile of which nothing is seen is counted beside what is packed', async ({ page, application }) => {
+  const { id } = await createCollection(application, { document: five() });
+  await open(page, application, id);
+  await carry(page, await middleOf(page, 1, 1), await middleOf(page, 2, 1), 'Alt');
+  await page.mouse.up();
+  await page.keyboard.up('Alt');
+  await expect(page.getByText('1 not seen')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('1 not seen')).toBeHidden();
 });

@@ -69,7 +69,7 @@ const ASKED = [
   'Width shown, px',
   'Columns wanted at this width',
   'Furthest move in reading order',
-  'From rows',
+  'In words',
 ];
 
 /** Something else than a field holds, in the order in which it is tried. */

@@ -89,7 +89,7 @@ test.describe('the grid as a whole', () => {
   });
 
   test('rows as designers say them; a row that is none is refused in words', async ({ page }) => {
-    const field = page.getByLabel('From rows');
+    const field = page.getByLabel('In words');
     await field.fill('2, 3, two');
     await expect(page.locator('#design-says')).toContainText('“two” is no row');
     await field.fill('2, 3, 2 with halves');

@@ -1,3 +1,5 @@
+import { pictureOf } from '@noria/core';
+import { file } from './files';
 import {
   createCollection,
   drag,
@@ -103,6 +105,31 @@ test('what one needs most is on the bar, and in a menu by the right button and b
   await page.keyboard.press('Shift+F10');
   await menu.getByRole('menuitem', { name: /^Delete/ }).click();
   await expect(page.locator('[data-tile-hand]')).toHaveCount(13);
+});
+
+test('a picture has a menu of its own: moved, centred, taken out, replaced', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await openCompose(page, application, collection);
+  const menu = page.getByRole('menu', { name: 'Selected tiles' });
+  const choose = async (name: string) => {
+    await hand(page, 'hut-at-dusk').click({ button: 'right' });
+    await menu.getByRole('menuitem', { name }).click();
+    await saved(page);
+    const { tiles } = (await readStored(application, collection)).document;
+    return tiles['hut-at-dusk'] && pictureOf(tiles['hut-at-dusk']);
+  };
+  expect(await choose('Centre the picture in its tile')).toMatchObject({ focalPoint: { x: 0.5, y: 0.5 } });
+  const chosen = page.waitForEvent('filechooser');
+  await hand(page, 'hut-at-dusk').click({ button: 'right' });
+  await menu.getByRole('menuitem', { name: 'Replace the picture…' }).click();
+  await (await chosen).setFiles([await file('lake.jpg', 300, 200, '#446688')]);
+  await expect(page.getByRole('button', { name: 'Undo: Picture' })).toBeEnabled();
+  expect(await choose('Take the picture out')).toMatchObject({ picture: null });
+  await hand(page, 'hut-at-dusk').click({ button: 'right' });
+  await expect(menu.getByRole('menuitem', { name: 'Take the picture out' })).toHaveCount(0);
 });
 
 test('cells, the ruler and its devices answer to a press of either button', async ({ page, application }) => {

@@ -8,8 +8,9 @@ import {
   type TextMeasurer,
 } from '@noria/core';
 import { execFile } from 'node:child_process';
-import { readFile, symlink, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { unzipSync } from 'fflate';
+import { mkdir, readFile, symlink, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 import { promisify } from 'node:util';
 import pg from 'pg';
 import { startServer } from '../scripts/lib/server.mjs';
@@ -121,6 +122,8 @@ export async function openCompose(page: Page, application: Application, id: stri
 /** No violation in what is on the screen, but for what a designer put on the stage. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
+    // Left out of the tags unless it is asked for.
+    .options({ rules: { 'target-size': { enabled: true } } })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
     // The designer's own page on the stage: it is inert here, and is checked as a page when exported.
     .exclude('[data-stage-page]')
@@ -190,6 +193,23 @@ export async function exported(of: string | CollectionDocument, info: TestInfo):
   }
   await noria('export', file, '--out', out);
   return `file://${join(out, 'index.html')}`;
+}
+
+/** Downloads the page of the collection that is open, and comes back to Compose; answers its address. */
+export async function downloadedPage(page: Page, info: TestInfo, name?: string): Promise<string> {
+  await page.getByRole('link', { name: 'Export' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download the page as ZIP' }).click(),
+  ]);
+  if (name !== undefined) expect(download.suggestedFilename()).toBe(`${name}.zip`);
+  const folder = info.outputPath('page');
+  for (const [path, bytes] of Object.entries(unzipSync(await readFile(await download.path())))) {
+    await mkdir(dirname(join(folder, path)), { recursive: true });
+    await writeFile(join(folder, path), bytes);
+  }
+  await page.getByRole('link', { name: 'Compose' }).click();
+  return `file://${join(folder, 'index.html')}`;
 }
 
 /** Boxes of the tiles of an exported page, as the browser laid them out. */

@@ -1,7 +1,5 @@
-import { unzipSync } from 'fflate';
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
 import {
+  downloadedPage,
   drag,
   expect,
   expectSameBoxes,
@@ -97,24 +95,12 @@ test('open, reflow, move, stretch, set, undo, reload, restart, export', async ({
   expect(await stageBoxes(page)).toEqual(shown);
 
   // Export, open the page from the archive in a browser of its own.
-  await page.getByRole('link', { name: 'Export' }).click();
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Download the page as ZIP' }).click(),
-  ]);
-  expect(download.suggestedFilename()).toBe('winter-at-the-huts.zip');
-  const files = unzipSync(await readFile(await download.path()));
-  const folder = info.outputPath('page');
-  for (const [path, bytes] of Object.entries(files)) {
-    await mkdir(dirname(join(folder, path)), { recursive: true });
-    await writeFile(join(folder, path), bytes);
-  }
-  await page.getByRole('link', { name: 'Compose' }).click();
+  const address = await downloadedPage(page, info, 'winter-at-the-huts');
   const exported = await browser.newPage();
   for (const width of [360, 768, 1280]) {
     await showWidth(page, width);
     await exported.setViewportSize({ width, height: 900 });
-    await exported.goto(`file://${join(folder, 'index.html')}`);
+    await exported.goto(address);
     expectSameBoxes(await pageBoxes(exported), await stageBoxes(page));
   }
   const pictures = exported.locator('img');

@@ -11,7 +11,7 @@ import { layoutRows } from '../arrangements/rows/layoutRows.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { leastContrast } from '../look/textColour.js';
 import { neededBlockSize } from './fit/needs.js';
-import { readDesign } from './packing/designRows.js';
+import { readDesign } from './design/readDesign.js';
 import { sample } from '../testing/sample.js';
 import { cardWith } from '../testing/held.js';
 import { squareRows } from '../geometry/squareModules.js';
@@ -48,8 +48,8 @@ describe('the sums', () => {
   });
 
   test('columns that rows of 2, 3 and 4 equal tiles share: lcm(2, 3, 4) = 12', () => {
-    expect(readDesign('2, 3, 4')).toMatchObject({ columns: 12, rows: 3 });
-    expect(readDesign('2, 3').columns).toBe(6);
+    expect(readDesign('2, 3, 4').grid).toMatchObject({ columns: 12, rows: 3 });
+    expect(readDesign('2, 3').grid?.columns).toBe(6);
   });
 
   test('square modules: (H − (r−1)·g) ÷ r ≈ (W − (c−1)·g) ÷ c', () => {

@@ -5,7 +5,7 @@ import { fromOklch, laidOver, toOklch } from './colour.js';
 import { fadeCss, gradientCss, groundCss, typeSizeCss } from './css.js';
 import { coloursOf, contrastIn, legibleTextColour, leastContrast } from './textColour.js';
 import { fromDesignTokens, toDesignTokens } from './designTokens.js';
-import { paletteFrom } from './palette.js';
+import { coloursApart, paletteFrom } from './palette.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { newTile } from '../parts/newTile.js';
 import type { NamedLooks } from '../document/look.js';
@@ -92,6 +92,19 @@ test('a palette keeps the hue, and words on every part of it are legible', () =>
       for (const part of [background, ...washes, ...deep, accent])
         expect(contrast(legibleTextColour([part]), part)).toBeGreaterThanOrEqual(4.5);
       expect(toOklch(background).lightness > 0.9).toBe(!dark);
+    }),
+  );
+});
+
+test('colours apart: of one weight, hues in even steps, and words on each are legible', () => {
+  fc.assert(
+    fc.property(colour, fc.integer({ min: 1, max: 12 }), fc.boolean(), (from, count, dark) => {
+      const fills = coloursApart(from, count, dark);
+      expect(new Set(fills).size).toBe(count);
+      for (const fill of fills) {
+        expect(toOklch(fill).lightness).toBeCloseTo(dark ? 0.36 : 0.88, 1);
+        expect(contrast(legibleTextColour([fill]), fill)).toBeGreaterThanOrEqual(4.5);
+      }
     }),
   );
 });

@@ -38,3 +38,25 @@ export function paletteFrom(from: string, dark = false): Palette {
         accent: wash(0.52, 0.13, 150),
       };
 }
+
+/** Hue in degrees where the colour that one begins from has none. */
+const ANY_HUE = 60;
+
+/**
+ * So many fills that are told apart and weigh the same: of one lightness and chroma in OKLCH, their hues
+ * in even steps from that of a colour.
+ * @param from `#rrggbb`
+ * @param dark whether they lie on a dark background
+ * @throws RangeError when it is no colour
+ */
+export function coloursApart(from: string, count: number, dark = false): string[] {
+  const { chroma, hue } = toOklch(from);
+  const first = chroma < 0.02 ? ANY_HUE : hue;
+  return Array.from({ length: count }, (_, k) =>
+    fromOklch({
+      lightness: dark ? 0.36 : 0.88,
+      chroma: 0.065,
+      hue: (first + (360 * k) / count) % 360,
+    }),
+  );
+}

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { allTiles, levelOf, type Level } from '../document/levels.js';
-import { applyDesign, readDesign } from '../analysis/packing/designRows.js';
+import { applyDesign } from '../analysis/design/applyDesign.js';
+import { readDesign } from '../analysis/design/readDesign.js';
 import { closeGaps, gapCommand } from '../analysis/packing/closeGaps.js';
 import { moveToCell } from '../edit/commands/moveToCell.js';
 import { sample } from './sample.js';
@@ -62,6 +63,13 @@ const fresh = ({ tag }: Dice) => {
   return () => `${tag}-${k++}`;
 };
 const nothing: Command = () => undefined;
+const DESIGNS = [
+  '2, 3, 2 with halves',
+  '2:1, 3',
+  '5 × 2: 2×2, 3×1',
+  '4 × 90px, gap 8',
+  '3 at 900, at most 5',
+];
 const taken = tilesFromText(tilesToText(start, ['t1', 't3'])) as TakenTiles;
 
 const STEPS: Readonly<Record<string, Step>> = {
@@ -159,10 +167,10 @@ const STEPS: Readonly<Record<string, Step>> = {
   ungroup: (v, d) => ungroup(pick(v.order, d.n[0])),
   design: (v, d) =>
     applyDesign({
-      grid: readDesign(pick(['2, 3, 2 with halves', '2:1, 3', '4'], d.n[0])),
+      design: readDesign(pick(DESIGNS, d.n[0])),
       band: bandOf(v, d),
       setFor: setFor(d),
-      freshIds: [1, 2, 3].map((k) => `${d.tag}-d${k}`),
+      freshId: fresh(d),
       what: 'text',
     }),
   close: (v, d) =>

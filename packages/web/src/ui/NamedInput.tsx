@@ -1,7 +1,7 @@
-import type { InputHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 import { useName } from './Rows';
 
 /** A plain field that is called by the label of its row. */
-export function NamedInput(props: InputHTMLAttributes<HTMLInputElement>) {
+export function NamedInput(props: ComponentProps<'input'>) {
   return <input {...useName(undefined)} {...props} />;
 }

@@ -98,6 +98,8 @@ export function useTyping({ value, problem, apply, takesNothing = false, giveBac
     note,
     field,
     settle,
+    /** As if this were typed. */
+    type,
     input: {
       ref: register,
       value: typed ?? value,

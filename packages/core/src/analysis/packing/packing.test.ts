@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { resolvedBands } from '../../arrangements/bands.js';
 import fc from 'fast-check';
-import { applyDesign, readDesign } from './designRows.js';
 import { change } from '../../edit/patch/change.js';
 import { closeGaps, coverageOf, gapCommand } from './closeGaps.js';
 import { layoutCollection } from '../../layout/layout.js';
@@ -164,79 +163,5 @@ describe('proposals', () => {
     );
     for (const { spans: each } of propose(document, 0, { ...options, tiles: ['t2', 't3', 't4', 't5', 't6'] }))
       expect(each.t1).toEqual({ columns: 2, rows: 2 });
-  });
-});
-
-describe('a design read as one grid', () => {
-  test.each([
-    ['2, 3', 6, 2, 5],
-    ['2, 3, 2 with halves', 6, 4, 8],
-    ['3 then 2 with halves then 3', 6, 4, 9],
-    ['2:1, 3', 3, 2, 5],
-    ['4 with 4 halves', 4, 2, 6],
-    ['3, 4 with the 2nd in halves, 2', 12, 4, 10],
-    ['4 with the 1st and 3rd halved', 4, 2, 6],
-    ['70/30', 10, 1, 2],
-    ['70:30', 10, 1, 2],
-    ['7:3', 10, 1, 2],
-  ])('%s: %i columns, %i rows, %i cards', (text, columns, rows, cards) => {
-    const grid = readDesign(text);
-    expect([grid.columns, grid.rows, grid.spans.length]).toEqual([columns, rows, cards]);
-    const made = change(
-      sample([]),
-      applyDesign({
-        grid,
-        band: 0,
-        setFor: 'band',
-        freshIds: grid.spans.map((_, k) => `n${k}`),
-        what: 'text',
-      }),
-    ).document;
-    const band = resolvedBands(made)[0];
-    const covered = band && coverageOf(made, band);
-    expect([covered?.holes, covered?.cells]).toEqual([[], columns * rows]);
-  });
-
-  test('cuts the card that is named, where it stands, and leaves the other rows as they are', () => {
-    const grid = readDesign('3, 4 with the 2nd in halves, 2');
-    const made = change(
-      { ...sample([]), arrangement: { ...sample([]).arrangement, autoRows: '160px', rowGap: 16 } },
-      applyDesign({
-        grid,
-        band: 0,
-        setFor: 'band',
-        freshIds: grid.spans.map((_, k) => `n${k}`),
-        what: 'text',
-      }),
-    ).document;
-    expect(made.arrangement.rows).toEqual(['160px', '72px', '72px', '160px']);
-    const { tiles } = layoutCollection(made, 1280, { measurer: LETTERS });
-    const at = (k: number) => tiles.find(({ id }) => id === `n${k}`);
-    expect([at(4), at(7)].map((tile) => [tile?.column, tile?.row, tile?.rowSpan])).toEqual([
-      [4, 2, 1],
-      [4, 3, 1],
-    ]);
-    expect([at(0), at(3), at(8)].map((tile) => tile?.blockSize)).toEqual([160, 160, 160]);
-    expect(tiles.map(({ id }) => id)).toEqual(made.order);
-  });
-
-  test('says a proportion in any of its ways', () => {
-    const [first, ...others] = ['70/30, 2', '70:30, 2', '7:3, 2', '7 / 3, 2'].map(readDesign);
-    for (const each of others) expect(each).toEqual(first);
-  });
-
-  test.each([
-    '',
-    'two',
-    '0',
-    '3 with 3 halves',
-    '7, 8, 9',
-    '2, , with halves',
-    '3 with the 4th in halves',
-    '3 with the second in halves',
-    '2 halves',
-    '70/0',
-  ])('refuses %j in words', (text) => {
-    expect(() => readDesign(text)).toThrow(/Write the cards of each row|share no grid/);
   });
 });

@@ -89,6 +89,14 @@ export function rearrange(
   };
 }
 
+/** Whether what is moved in a band moves at all widths: it does where tiles are seen in the order in which they are read. */
+export const movesAtAllWidths = (
+  document: CollectionDocument,
+  { index }: Pick<ResolvedBand, 'index'>,
+): boolean =>
+  document.bands.length > 0 &&
+  document.order.every((id) => placeIn(document, document.tiles[id] as Tile, index).order === 0);
+
 /** The cells at which a tile of so many columns may begin, row by row. */
 const cellsFor = ({ columns, rows }: Flow, span: number): Pin[] =>
   Array.from({ length: rows }, (_, row) =>

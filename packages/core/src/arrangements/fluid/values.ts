@@ -7,6 +7,15 @@ export const ANY_FLUID: FluidColumns = { repeat: 'auto-fit', min: 240, max: null
 
 export const fluidOf = ({ fluid }: Pick<Arrangement, 'fluid'>): FluidColumns => fluid ?? ANY_FLUID;
 
+/** What makes an arrangement one of as many columns as fit, with some values of it set. */
+export const asManyAsFit = (
+  arrangement: Pick<Arrangement, 'fluid'>,
+  values: Partial<FluidColumns>,
+): Pick<Arrangement, 'kind'> & Partial<Arrangement> => ({
+  kind: 'fluid',
+  fluid: { ...fluidOf(arrangement), ...values },
+});
+
 export const fluidValues: ValuesOfKind<'fluid'> = {
   field: 'fluid',
   read: fluidOf,

@@ -1,6 +1,7 @@
 import { clone } from '../../document/clone.js';
 import { LIMITS } from '../../document/limits.js';
 import { bandsOf } from '../../document/bands.js';
+import { shareAsRow, shareOfRows } from '../../arrangements/shared/rowSizes.js';
 import { formatTrackSize } from '../../engine/css/trackSize.js';
 import { TRACK_LIKE } from '../../document/spellings.js';
 import { writeBand, type Draft } from './draft.js';
@@ -59,7 +60,7 @@ export interface SetTrack {
 }
 
 /**
- * Sets one track's size.
+ * Sets one track's size; where rows share a height, a share of it is what it counts there.
  * @throws RangeError when the text is no track size; its message says what to write
  */
 export function setTrack({ axis, index, size, band, setFor }: SetTrack): Command {
@@ -68,7 +69,8 @@ export function setTrack({ axis, index, size, band, setFor }: SetTrack): Command
   return (draft) => {
     const sizes = explicitTracks(draft, axis, band, index + 1);
     if (index >= sizes.length) return;
-    sizes[index] = written;
+    const own = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
+    sizes[index] = axis === 'row' ? shareAsRow(written, shareOfRows(own)) : written;
     setTracks(axis, sizes, band, setFor)(draft);
   };
 }

@@ -39,6 +39,33 @@ export function removeBreakpoint(band: number): Command {
   };
 }
 
+/**
+ * Breaks a collection at these widths and, where bands are derived, at no others; one that is there
+ * already stays as it is. A new band has its share of the columns, from wide to narrow.
+ * @param widths from wide to narrow, px
+ * @param freshId names a band that is new
+ */
+export function setBreakpoints(widths: readonly number[], freshId: () => string): Command {
+  return (draft) => {
+    const { columns } = draft.arrangement;
+    widths.forEach((below, k) => {
+      addBreakpoint(freshId(), below)(draft);
+      const band = draft.bands.find((each) => each.below === below);
+      if (!band) return;
+      if (band.derived) delete band.derived.below;
+      else if (Object.keys(band.arrangement).length === 0) {
+        const share = (widths.length - k) / (widths.length + 1);
+        const fewer = columns.slice(0, Math.max(1, Math.round(columns.length * share)));
+        band.arrangement = { columns: fewer };
+        if (draft.narrowerBands === 'derived') band.derived = { arrangement: { columns: [...fewer] } };
+      }
+    });
+    if (draft.narrowerBands !== 'derived') return;
+    const ends = [LIMITS.widest, ...widths, LIMITS.narrowest];
+    draft.unbroken = ends.slice(1).map((from, k) => ({ from, to: ends[k] ?? from }));
+  };
+}
+
 /** Lets a breakpoint that was set by hand be derived again, with what else is derived in its band. */
 export function deriveBreakpoint(band: number): Command {
   return (draft) => {

@@ -1,6 +1,7 @@
 import { bandsOf, placeIn } from '../../document/bands.js';
 import { resolvedBands } from '../../arrangements/bands.js';
 import { cellsOf } from '../../arrangements/cells.js';
+import { shareOfRows } from '../../arrangements/shared/rowSizes.js';
 import { mapRows, NO_AREA } from '../../arrangements/bento/areaMap.js';
 import { LIMITS } from '../../document/limits.js';
 import { plainTrackSize } from '../../engine/css/trackSize.js';
@@ -55,10 +56,13 @@ export function removeTrack(which: WhichTrack): Command {
   };
 }
 
-/** Makes all tracks of an axis the same: even shares, or the common row. */
+/** Makes all tracks of an axis the same: even shares of the width, or of a height that is given, or the common row. */
 export function evenTracks({ axis, band, setFor }: Pick<WhichTrack, 'axis' | 'band' | 'setFor'>): Command {
   return (draft) => {
-    const common = axis === 'column' ? '1fr' : arrangementOf(draft, band).autoRows;
+    const { autoRows, height } = arrangementOf(draft, band);
+    const common = axis === 'column' ? '1fr' : autoRows;
+    if (axis === 'row' && height && height.kind !== 'content' && height.rows !== 'share')
+      setArrangement({ height: { ...height, rows: 'share' } }, band, setFor)(draft);
     setTracks(
       axis,
       explicitTracks(draft, axis, band).map(() => common),
@@ -78,23 +82,31 @@ export interface MoveBoundary extends WhichTrack {
 const LEAST = 4;
 
 /**
- * Moves the end of a track. Two shares beside each other pass theirs on; a share beside px leaves
+ * Moves the end of a track. Two shares beside each other pass theirs on, as rows do that share a height; a share beside px leaves
  * the other's px to give; any other track takes the px that it comes to.
  */
 export function moveBoundary({ axis, index, band, setFor, by, sizes }: MoveBoundary): Command {
   return (draft) => {
-    const tracks = explicitTracks(draft, axis, band, index + 1);
+    const isShared = axis === 'row' && shareOfRows(arrangementOf(draft, band)) !== null;
+    const tracks = explicitTracks(
+      draft,
+      axis,
+      band,
+      isShared ? Math.min(index + 2, sizes.length) : index + 1,
+    );
     const [size = 0, next = 0] = [sizes[index], sizes[index + 1]];
     const [own, after] = [plainTrackSize(tracks[index] ?? ''), plainTrackSize(tracks[index + 1] ?? '')];
     const px = (value: number) => `${Math.min(LIMITS.track, Math.max(LEAST, Math.round(value)))}px`;
-    if (own?.unit === 'fr' && after?.unit === 'fr') {
+    const passesOn = isShared || own?.unit === 'fr';
+    if (own && after && passesOn && own.unit === after.unit) {
       const both = own.value + after.value;
       const share = Number(
         ((both * Math.min(size + next - LEAST, Math.max(LEAST, size + by))) / (size + next)).toFixed(2),
       );
-      tracks[index] = `${share}fr`;
-      tracks[index + 1] = `${Number((both - share).toFixed(2))}fr`;
+      tracks[index] = `${share}${own.unit}`;
+      tracks[index + 1] = `${Number((both - share).toFixed(2))}${own.unit}`;
     } else if (own?.unit === 'fr' && after?.unit === 'px') tracks[index + 1] = px(next - by);
+    else if (isShared && own && size > 0) tracks[index] = px((own.value * (size + by)) / size);
     else tracks[index] = px(size + by);
     setTracks(axis, tracks, band, setFor)(draft);
   };

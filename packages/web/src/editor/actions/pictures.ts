@@ -72,6 +72,14 @@ export const choosePictures =
     await dispatch(addPictures(files));
   };
 
+/** Asks for a file, and puts it into the selected tile. */
+export const replacePicture = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
+  const [tile] = selectSelected(getState());
+  const { TAKEN_TYPES } = await import('../pictures/upload');
+  const [file] = await askForFiles(TAKEN_TYPES);
+  if (tile && file) await dispatch(addPictures([file], { onto: tile.id, bestFit: false }));
+};
+
 /** Puts pictures of the library into tiles, as one step. */
 export const takePictures =
   (arrived: readonly LibraryPicture[], { onto, cell = null, bestFit }: TakePictures): AppThunk =>

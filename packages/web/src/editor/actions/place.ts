@@ -1,6 +1,7 @@
 import {
   hasCells,
   moveInOrder,
+  movesAtAllWidths,
   rearrange,
   placeIn,
   setFit,
@@ -98,8 +99,9 @@ export const stepTiles =
       );
       return;
     }
+    const isWide = band.index > 0 && movesAtAllWidths(view, band);
     dispatch(runHere('Move', command));
-    dispatch(sayPlace());
+    dispatch(sayPlace(isWide ? ' It moved at all widths.' : ''));
   };
 
 /** Holds the selected tiles where they are, or lets them flow when all are held. */
@@ -169,27 +171,31 @@ export const layerTiles =
   };
 
 /** Says where the selected tile is now. */
-export const sayPlace = (): AppThunk => (dispatch, getState) => {
-  const state = getState();
-  const [tile] = selectSelected(state);
-  const { tiles, coverage } = selectLayout(state);
-  const at = tiles.find(({ id }) => id === tile?.id);
-  if (!tile || !at) return;
-  const { kind } = selectBand(state).arrangement;
-  const view = selectView(state);
-  const name = tileName(tile, view);
-  if (!hasCells(kind)) {
-    const { order } = view;
+export const sayPlace =
+  (also = ''): AppThunk =>
+  (dispatch, getState) => {
+    const state = getState();
+    const [tile] = selectSelected(state);
+    const { tiles, coverage } = selectLayout(state);
+    const at = tiles.find(({ id }) => id === tile?.id);
+    if (!tile || !at) return;
+    const { kind } = selectBand(state).arrangement;
+    const view = selectView(state);
+    const name = tileName(tile, view);
+    if (!hasCells(kind)) {
+      const { order } = view;
+      dispatch(
+        announce(`“${name}”: number ${order.indexOf(tile.id) + 1} of ${order.length} in reading order.`),
+      );
+      return;
+    }
+    const holes =
+      coverage.holes.length === 0
+        ? 'no holes'
+        : `${coverage.holes.length} ${coverage.holes.length === 1 ? 'hole' : 'holes'}`;
     dispatch(
-      announce(`“${name}”: number ${order.indexOf(tile.id) + 1} of ${order.length} in reading order.`),
+      announce(
+        `“${name}”: ${at.columnSpan} by ${at.rowSpan}, column ${at.column}, row ${at.row}; ${holes}.${also}`,
+      ),
     );
-    return;
-  }
-  const holes =
-    coverage.holes.length === 0
-      ? 'no holes'
-      : `${coverage.holes.length} ${coverage.holes.length === 1 ? 'hole' : 'holes'}`;
-  dispatch(
-    announce(`“${name}”: ${at.columnSpan} by ${at.rowSpan}, column ${at.column}, row ${at.row}; ${holes}.`),
-  );
-};
+  };

@@ -2,7 +2,8 @@ import type { NamedCommand } from './words';
 
 /** What can be done with the selected tiles, as a menu offers it. */
 export const TILE_MENU: readonly (readonly NamedCommand[])[] = [
-  ['openGroup', 'crop', 'duplicate', 'delete'],
+  ['openGroup', 'duplicate', 'delete'],
+  ['replacePicture', 'crop', 'uncrop', 'removePicture'],
   ['pin', 'forward', 'backward', 'earlier', 'later', 'swap'],
   ['group', 'ungroup'],
   ['recipes', 'unlinkRecipe', 'copyLook', 'copySpans'],

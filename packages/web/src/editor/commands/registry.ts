@@ -13,6 +13,8 @@ import {
   Grid3x3,
   Group,
   Image,
+  ImageOff,
+  ImageUp,
   Images,
   Keyboard,
   Layers,
@@ -31,6 +33,7 @@ import {
   RotateCcw,
   Rows3,
   Scan,
+  ScanSearch,
   Search,
   SendToBack,
   Shrink,
@@ -45,7 +48,7 @@ import {
 import { giveToSelected } from '../actions/brush';
 import { openSelectedGroup, groupSelected, ungroupSelected } from '../actions/groups';
 import { selectAll, selectLike, selectMoreTowards, selectTowards } from '../actions/select';
-import { choosePictures, dealPictures } from '../actions/pictures';
+import { choosePictures, dealPictures, replacePicture } from '../actions/pictures';
 import {
   fitTiles,
   growTiles,
@@ -75,12 +78,14 @@ import {
   isOnTile,
   moveNeedle,
   ofRecipe,
+  removePicture,
   show,
   some,
   swap,
   toBand,
   towards,
   two,
+  uncrop,
 } from './acts';
 import { COMMAND_WORDS, type NamedCommand } from './words';
 import type { EditorCommand } from './command';
@@ -159,6 +164,9 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   },
   pin: { group: 'Place', icon: Pin, keys: ['p'], applies: some, run: pinTiles },
   crop: { group: 'Place', icon: Crop, applies: aPicture, run: crop },
+  uncrop: { group: 'Place', icon: ScanSearch, applies: aPicture, run: uncrop },
+  replacePicture: { group: 'Tiles', icon: ImageUp, applies: aPicture, run: replacePicture },
+  removePicture: { group: 'Tiles', icon: ImageOff, applies: aPicture, run: removePicture },
   swap: { group: 'Place', icon: ArrowLeftRight, applies: two, run: swap },
   stretch: {
     group: 'Place',

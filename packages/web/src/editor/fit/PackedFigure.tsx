@@ -1,29 +1,33 @@
-import { packed } from '@noria/core';
+import { packed, tileName, unseenTiles, type CollectionDocument, type TileId } from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { interfaceOf } from '../kinds';
-import { selectBand, selectLayout } from '../selectors';
+import { selectBand, selectLayout, selectView } from '../selectors';
 import { selectIsBegun } from './selectors';
 
-/** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %. */
+/** Covered cells ÷ all cells at the needle's width; a hole never reads as 100 %, and a tile that lies hidden is said. */
 export function PackedFigure() {
   const layout = useAppSelector(selectLayout);
   const { coverage, tiles } = layout;
-  const { arrangement } = useAppSelector(selectBand);
+  const band = useAppSelector(selectBand);
+  const view = useAppSelector(selectView);
   const isBegun = useAppSelector(selectIsBegun);
   if (tiles.length === 0 || isBegun) return null;
-  const { Figure } = interfaceOf(arrangement);
+  const { Figure } = interfaceOf(band.arrangement);
   if (Figure) return <Figure />;
   // Rows and fans have no cells.
   if (coverage.cells === 0) return null;
   const share = Math.floor(packed(coverage) * 100);
-  const whole = coverage.holes.length === 0;
+  const hidden = unseenTiles(view, band, layout);
+  const whole = coverage.holes.length === 0 && hidden.length === 0;
   return (
     <span
       className={`flex items-center gap-2 font-semibold ${whole ? 'text-sound' : 'text-ink'}`}
       title={
         whole
           ? 'All cells are filled'
-          : `${coverage.cells - coverage.covered} of ${coverage.cells} cells are empty`
+          : hidden.length > 0
+            ? `Not seen, since others lie over all of it: ${hidden.map((id) => called(view, id)).join(', ')}`
+            : `${coverage.cells - coverage.covered} of ${coverage.cells} cells are empty`
       }
     >
       <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden>
@@ -35,6 +39,12 @@ export function PackedFigure() {
         />
       </svg>
       <span data-testid="packed">Packed {share} %</span>
+      {hidden.length > 0 && <span>{hidden.length} not seen</span>}
     </span>
   );
 }
+
+const called = (document: CollectionDocument, id: TileId) => {
+  const tile = document.tiles[id];
+  return tile ? `“${tileName(tile, document)}”` : id;
+};

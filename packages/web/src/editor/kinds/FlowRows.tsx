@@ -20,23 +20,25 @@ export function FlowRows({ inherited, beside }: FlowRowsProps) {
   return (
     <>
       <CellsRow inherited={inherited} beside={beside} />
-      {!isSquare(arrangement) && (
-        <Row label={ARRANGEMENT.rows.label} {...inherited('rows', 'autoRows')}>
-          <div className="grid grid-cols-2 gap-1.5">
-            <SetNumber
-              field={ARRANGEMENT.rows}
-              name={null}
-              value={arrangement.rows.length}
-              command={(count) => setGrid(arrangement.columns.length, count, index, setFor)}
-            />
+      <Row label={ARRANGEMENT.rows.label} {...inherited('rows', 'autoRows')}>
+        <div className="grid grid-cols-2 gap-1.5">
+          <SetNumber
+            field={ARRANGEMENT.rows}
+            name={null}
+            value={arrangement.rows.length}
+            command={(count) => setGrid(arrangement.columns.length, count, index, setFor)}
+          />
+          {isSquare(arrangement) ? (
+            <span className="self-center truncate text-sm text-soft">as high as wide</span>
+          ) : (
             <TrackField
               name={ARRANGEMENT.autoRows.label}
               value={arrangement.autoRows}
               onSet={(autoRows) => set(ARRANGEMENT.autoRows.label, { autoRows })}
             />
-          </div>
-        </Row>
-      )}
+          )}
+        </div>
+      </Row>
       <ChoiceRow
         field={ARRANGEMENT.flow}
         value={arrangement.flow}

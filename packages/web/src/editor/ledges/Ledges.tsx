@@ -1,4 +1,12 @@
-import { hasCells, explicitTracks, isSquare, type Arrangement, type Track } from '@noria/core';
+import {
+  explicitTracks,
+  hasCells,
+  isSquare,
+  rowAsShare,
+  shareOfRows,
+  type Arrangement,
+  type Track,
+} from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { selectBand, selectLayout, selectView } from '../selectors';
 import { LedgeTrack } from './LedgeTrack';
@@ -68,6 +76,7 @@ function Ledge({ name, axis, tracks, scale, offset, className, style, seen = nul
   const view = useAppSelector(selectView);
   const { index: band, arrangement } = useAppSelector(selectBand);
   const sizes = explicitTracks(view, axis, band, tracks.length);
+  const one = axis === 'row' ? shareOfRows(arrangement) : null;
   if (!isListed(arrangement, axis)) {
     const isColumn = axis === 'column';
     return (
@@ -101,7 +110,7 @@ function Ledge({ name, axis, tracks, scale, offset, className, style, seen = nul
               key={index}
               axis={axis}
               index={index}
-              text={sizes[index] ?? ''}
+              text={rowAsShare(sizes[index] ?? '', one)}
               start={offset + track.start * scale}
               size={track.size * scale}
               scale={scale}

@@ -19,6 +19,7 @@ import { Segments } from '../../ui/Segments';
 import { ARRANGEMENT, COLLECTION, LOOK } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectLevel, selectSetFor, selectView } from '../selectors';
+import { DesignField } from './DesignField';
 import { GapRows } from './GapRows';
 import { Areas } from './Areas';
 import { HeightRow } from './HeightRow';
@@ -51,17 +52,11 @@ export function ArrangementSettings() {
       <Column>
         <Section title="Arrangement">
           <KindStrip {...inherited('kind')} />
+          <DesignField />
           <OfKind inherited={inherited} />
-          {!group && (
-            <Row label="Page">
-              <Button className="justify-self-start" onClick={() => dispatch(shown('skeletons'))}>
-                Page skeletons…
-              </Button>
-            </Row>
-          )}
         </Section>
-        <GapRows inherited={inherited} />
-        <Section title="Size">
+        <Section title="Space and size">
+          <GapRows inherited={inherited} />
           <HeightRow inherited={inherited('height')} />
           <Row
             label="Width"
@@ -92,6 +87,13 @@ export function ArrangementSettings() {
               <p className="text-sm text-soft">Padding is part of it.</p>
             )}
           </Row>
+          {!group && (
+            <Row label="Page">
+              <Button className="justify-self-start" onClick={() => dispatch(shown('skeletons'))}>
+                Page skeletons…
+              </Button>
+            </Row>
+          )}
         </Section>
       </Column>
       <Column>

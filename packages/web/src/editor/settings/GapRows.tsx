@@ -3,7 +3,7 @@ import { Link2, Unlink2 } from 'lucide-react';
 import { useState } from 'react';
 import { useAppSelector } from '../hooks';
 import { SignButton } from '../../ui/Button';
-import { Section, Row } from '../../ui/Rows';
+import { Row } from '../../ui/Rows';
 import { ARRANGEMENT } from '../fields/fields';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
 import { SetNumber } from './SetNumber';
@@ -33,7 +33,7 @@ export function GapRows({ inherited }: GapRowsProps) {
   const both = { ...ARRANGEMENT.columnGap, label: 'Gap', unit: 'px, both ways' };
 
   return (
-    <Section title="Gaps and padding">
+    <>
       <Row label={both.label} {...inherited('columnGap', 'rowGap')}>
         <div className="flex gap-1">
           {gapsApart ? (
@@ -106,7 +106,7 @@ export function GapRows({ inherited }: GapRowsProps) {
           />
         </div>
       </Row>
-    </Section>
+    </>
   );
 }
 

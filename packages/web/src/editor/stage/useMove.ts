@@ -3,6 +3,7 @@ import {
   moveInOrder,
   nearestLine,
   placeOver,
+  movesAtAllWidths,
   rearrange,
   setPin,
   swapTiles,
@@ -116,8 +117,11 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     onMove: (way, start) => {
       setMoving(way !== null);
       if (!way) return ghost.current?.show(null);
-      const name = ask(way, start)?.name;
-      ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says: SAYS[name ?? ''] ?? null });
+      const name = ask(way, start)?.name ?? '';
+      // In a narrower band one would think of it alone.
+      const isWide = name === 'Move' && band.index > 0 && movesAtAllWidths(start.view, band);
+      const says = isWide ? 'Moves at all widths' : (SAYS[name] ?? null);
+      ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
     },
     onTap,
     onDone: () => {

@@ -4,7 +4,6 @@ import { useAppSelector } from '../../hooks';
 import { Row } from '../../../ui/Rows';
 import { rounded } from '../../../ui/words';
 import { selectBand, selectLayout, selectSetFor } from '../../selectors';
-import { DesignField } from '../../settings/DesignField';
 import { GridMatrix } from '../../settings/GridMatrix';
 import { SetNumber } from '../../settings/SetNumber';
 import { EqualCells } from './EqualCells';
@@ -40,7 +39,6 @@ export function BentoSettings({ inherited }: { inherited: Inherited }) {
         </div>
       </Row>
       <FlowRows inherited={inherited} beside={<EqualCells />} />
-      <DesignField />
     </>
   );
 }

@@ -1,7 +1,9 @@
 import {
   colourOf,
+  coloursApart,
   contrastIn,
   takesTextColour,
+  toOklch,
   type Fill,
   type Gradient,
   type GradientStop,
@@ -9,7 +11,7 @@ import {
 } from '@noria/core';
 import { Plus, X } from 'lucide-react';
 import { useAppSelector } from '../../hooks';
-import { SignButton } from '../../../ui/Button';
+import { Button, SignButton } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { fillShown } from '../../looks/fillShown';
 import { NumberField } from '../../../ui/NumberField';
@@ -60,6 +62,13 @@ export function FillRows({ look }: { look: Look }) {
         });
     }
   };
+  const eachItsOwn = () => {
+    const background = colourOf(document.namedLooks, document.look.background);
+    const own =
+      typeof fill === 'string' && fill !== 'none' ? colourOf(document.namedLooks, fill) : background;
+    const fills = coloursApart(own, look.tiles.length, toOklch(background).lightness < 0.5);
+    return fills.map((each) => ({ fill: each }));
+  };
   const kinds = KINDS.filter(({ value }) => value !== 'picture' || Object.keys(document.pictures).length > 0);
   return (
     <>
@@ -77,6 +86,17 @@ export function FillRows({ look }: { look: Look }) {
           <Choice value={kind} choices={kinds} onChoose={choose} />
         </div>
       </Row>
+      {look.tiles.length > 1 && (
+        <Row label="">
+          <Button
+            className="justify-self-start"
+            title="Gives each selected tile a fill of its own, of one strength and hues in even steps"
+            onClick={() => look.setEach('A colour each', eachItsOwn())}
+          >
+            A colour each
+          </Button>
+        </Row>
+      )}
       {typeof fill === 'object' && fill.kind !== 'picture' && <GradientRows value={fill} onSet={set} />}
       {typeof fill === 'object' && fill.kind === 'picture' && <PictureRows fill={fill} onSet={set} />}
     </>

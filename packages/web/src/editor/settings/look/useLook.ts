@@ -27,6 +27,8 @@ export interface Look {
   readonly all: <K extends keyof TileLook>(field: K) => TileLook[K] | null;
   /** One step in the history; steps of the same key that follow each other are one. */
   readonly set: (step: string, values: LookChange, key?: string) => void;
+  /** As `set`, with values for each tile. */
+  readonly setEach: (step: string, values: readonly LookChange[]) => void;
   readonly command: (values: LookChange) => Command;
   readonly tryOut: (values: LookChange | null) => void;
   readonly here: (...fields: (keyof TileLook)[]) => Here;
@@ -54,6 +56,12 @@ export function useLook(given: readonly [Tile, ...Tile[]]): Look {
     },
     set: (step, values, key) =>
       dispatch(runHere(step, command(values), key === undefined ? null : `${key} ${ids.join()}`)),
+    setEach: (step, values) =>
+      dispatch(
+        runHere(step, (draft) =>
+          ids.forEach((id, k) => setLookFor([id], values[k] ?? {}, index, setFor)(draft)),
+        ),
+      ),
     command,
     tryOut: (values) => dispatch(tryHere(values && command(values))),
     here: (...fields) => ({

@@ -1,0 +1,154 @@
+import { bandsOf } from '../../document/bands.js';
+import { LIMITS } from '../../document/limits.js';
+import { setBreakpoints } from '../../edit/commands/bands.js';
+import { setArrangement } from '../../edit/commands/arrangement.js';
+import { setKind } from '../../edit/commands/kinds.js';
+import { setPin, setSpan, type SetFor } from '../../edit/commands/place.js';
+import { insertTile, setCollectionLook } from '../../edit/commands/tiles.js';
+import { HOLDING } from '../../arrangements/index.js';
+import { asManyAsFit } from '../../arrangements/fluid/values.js';
+import { aspectOf } from '../../arrangements/shared/shape.js';
+import { columnCountOf } from '../../arrangements/columns.js';
+import { evenColumn } from '../../geometry/evenColumn.js';
+import { minimumsFor } from '../../arrangements/shared/columnCount.js';
+import { spansByShape } from '../packing/spansByShape.js';
+import { plainTrackSize } from '../../engine/css/trackSize.js';
+import { newTile, type TileStart } from '../../parts/newTile.js';
+import type { Command } from '../../edit/patch/change.js';
+import type { Draft } from '../../edit/commands/draft.js';
+import type { Arrangement, TrackSize } from '../../document/types.js';
+import type { Design, DesignGrid, DesignValues } from './design.js';
+
+export interface ApplyDesign {
+  readonly design: Design;
+  readonly band: number;
+  readonly setFor: SetFor;
+  /** Ids for tiles that are missing, and for bands. */
+  readonly freshId: (of: string) => string;
+  readonly what: TileStart;
+}
+
+/**
+ * Makes a grid as it was said: cuts it, gives its spans to the tiles in reading order, adds tiles that
+ * are missing, and sets the values that were said beside it. Breakpoints are those of the collection,
+ * so a group has none to say: see `saysWidths`.
+ */
+export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign): Command {
+  return (draft) => {
+    const { grid, cards, narrower, values } = design;
+    applyValues(draft, values, band, setFor);
+    while (draft.order.length < cards) {
+      insertTile(draft, newTile(what, freshId(what)), draft.order.length);
+    }
+    if (grid) applyGrid(draft, grid, band, setFor);
+    applyFit(draft, design, band, setFor);
+    if (values.spansByShape) applyShapes(draft, band, setFor);
+    const widths = [...new Set([...(values.breakpoints ?? []), ...narrower.map(({ below }) => below)])].sort(
+      (a, b) => b - a,
+    );
+    if (widths.length > 0) setBreakpoints(widths, () => freshId('band'))(draft);
+    for (const { below, columnSpan } of narrower) {
+      const at = draft.bands.findIndex((each) => each.below === below) + 1;
+      if (at === 0) continue;
+      setArrangement({ columns: evenShares(grid?.columns ?? 1) }, at, 'band')(draft);
+      setSpan({ tiles: draft.order.slice(0, cards), band: at, setFor: 'band', columnSpan })(draft);
+    }
+  };
+}
+
+/** Whether a design says something of other widths than the band’s own. */
+export const saysWidths = ({ narrower, values }: Design): boolean =>
+  narrower.length > 0 || values.breakpoints !== undefined;
+
+function applyValues(draft: Draft, values: DesignValues, band: number, setFor: SetFor): void {
+  const { gap, padding, radius, width, height } = values;
+  const set: Partial<Arrangement> = {
+    ...(gap !== undefined && { columnGap: gap, rowGap: gap }),
+    ...(padding !== undefined && {
+      padding: { blockStart: padding, inlineEnd: padding, blockEnd: padding, inlineStart: padding },
+    }),
+    ...(width !== undefined && { maxInlineSize: width }),
+    ...(height && { height }),
+  };
+  if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);
+  if (radius !== undefined) setCollectionLook({ radius })(draft);
+}
+
+function applyGrid(draft: Draft, grid: DesignGrid, band: number, setFor: SetFor): void {
+  const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
+  if (arrangement.kind !== HOLDING) setKind(HOLDING, band, setFor)(draft);
+  const rows = rowSizes(grid, arrangement);
+  setArrangement({ columns: evenShares(grid.columns), rows, flow: 'dense' }, band, setFor)(draft);
+  grid.spans.forEach(({ columns: columnSpan, rows: rowSpan }, k) => {
+    const id = draft.order[k];
+    if (id === undefined) return;
+    setSpan({ tiles: [id], band, setFor, columnSpan, rowSpan })(draft);
+    setPin([id], band, null)(draft);
+  });
+}
+
+function applyFit(draft: Draft, { fit, values }: Design, band: number, setFor: SetFor): void {
+  if (!fit) return;
+  const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
+  const { padding, columnGap, maxInlineSize } = arrangement;
+  const min =
+    'min' in fit
+      ? fit.min
+      : leastMinimum(
+          fit.columns,
+          Math.min(fit.at, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd,
+          columnGap,
+        );
+  const said = {
+    min,
+    ...(values.atMost !== undefined && { max: values.atMost }),
+    ...(values.spansFrom !== undefined && { spansFrom: values.spansFrom }),
+  };
+  setArrangement({ ...asManyAsFit(arrangement, said), flow: 'dense' }, band, setFor)(draft);
+}
+
+/** A width at which a collection is looked at, px, for what follows from no width of its own. */
+const ANY_WIDTH = 1280;
+
+function applyShapes(draft: Draft, band: number, setFor: SetFor): void {
+  const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
+  const { columns, columnGap: gap, autoRows, padding } = arrangement;
+  const inner = ANY_WIDTH - padding.inlineStart - padding.inlineEnd;
+  const inlineSize = columnCountOf(arrangement)?.min ?? evenColumn(inner, columns.length, gap);
+  const row = plainTrackSize(autoRows);
+  const blockSize = row?.unit === 'px' ? row.value : inlineSize;
+  const tiles = draft.order.flatMap((id) => draft.tiles[id] ?? []);
+  const aspects = tiles.map((tile) => aspectOf(draft, tile));
+  spansByShape(aspects, { inlineSize, blockSize }, gap).forEach(
+    ({ columns: columnSpan, rows: rowSpan }, k) => {
+      const id = draft.order[k];
+      if (id !== undefined) setSpan({ tiles: [id], band, setFor, columnSpan, rowSpan })(draft);
+    },
+  );
+}
+
+/** The least minimum, in hundredths of a px, that gives so many columns: just above (W − n·g) / (n + 1). */
+const leastMinimum = (columns: number, inner: number, gap: number) =>
+  Math.max(1, (Math.floor(minimumsFor(columns, inner, gap).above * 100) + 1) / 100);
+
+const evenShares = (count: number): TrackSize[] =>
+  Array.from({ length: Math.min(count, LIMITS.columns) }, () => '1fr');
+
+type RowsOf = Pick<Arrangement, 'rows' | 'autoRows' | 'rowGap'>;
+
+/** The sizes of rows: a row that is cut stays as high as it was, in two; where none is listed, they are left. */
+function rowSizes({ cut, rows: count }: DesignGrid, { rows, autoRows, rowGap }: RowsOf): TrackSize[] {
+  if (cut.length === 0) return rows.slice(0, count);
+  return cut.flatMap((isCut, k) => {
+    const size = rows[k] ?? autoRows;
+    return isCut ? [halfOf(size, rowGap), halfOf(size, rowGap)] : [size];
+  });
+}
+
+/** Half of a row’s size beside the gap between the halves; one that is no plain number is by its content. */
+function halfOf(size: TrackSize, gap: number): TrackSize {
+  const plain = plainTrackSize(size);
+  if (!plain) return size;
+  if (plain.unit === 'fr') return `${plain.value / 2}fr`;
+  return `${Math.max(1, (plain.value - gap) / 2)}px`;
+}

@@ -1,0 +1,218 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyDesign } from './applyDesign.js';
+import { bandsOf } from '../../document/bands.js';
+import { change } from '../../edit/patch/change.js';
+import { checkDocument } from '../../check/checkDocument.js';
+import { coverageOf } from '../packing/closeGaps.js';
+import { DESIGN_EXAMPLES, readDesign } from './readDesign.js';
+import { emptyDocument } from '../../edit/emptyDocument.js';
+import { followWider } from '../reflow/followWider.js';
+import { layoutCollection } from '../../layout/layout.js';
+import { LETTERS } from '../../testing/layoutHtml.js';
+import { spansByShape } from '../packing/spansByShape.js';
+import { resolvedBands } from '../../arrangements/bands.js';
+import { sample } from '../../testing/sample.js';
+import type { CollectionDocument } from '../../document/types.js';
+
+/** A collection after something was said of it, with ids `n0`, `n1`… for what is new. */
+function said(text: string, document: CollectionDocument = sample([])): CollectionDocument {
+  let k = 0;
+  const freshId = () => `n${k++}`;
+  const command = applyDesign({ design: readDesign(text), band: 0, setFor: 'band', freshId, what: 'text' });
+  return change(document, command).document;
+}
+
+const spansIn = ({ order, tiles }: CollectionDocument) =>
+  order.map((id) => `${tiles[id]?.place.columnSpan}×${tiles[id]?.place.rowSpan}`);
+
+describe('a design read as one grid', () => {
+  test.each([
+    ['2, 3', 6, 2, 5],
+    ['2, 3, 2 with halves', 6, 4, 8],
+    ['3 then 2 with halves then 3', 6, 4, 9],
+    ['2:1, 3', 3, 2, 5],
+    ['4 with 4 halves', 4, 2, 6],
+    ['3, 4 with the 2nd in halves, 2', 12, 4, 10],
+    ['4 with the 1st and 3rd halved', 4, 2, 6],
+    ['70/30', 10, 1, 2],
+    ['70:30', 10, 1, 2],
+    ['7:3', 10, 1, 2],
+  ])('%s: %i columns, %i rows, %i cards', (text, columns, rows, cards) => {
+    const { grid } = readDesign(text);
+    expect([grid?.columns, grid?.rows, grid?.spans.length]).toEqual([columns, rows, cards]);
+    const made = said(text);
+    const band = resolvedBands(made)[0];
+    const covered = band && coverageOf(made, band);
+    expect([covered?.holes, covered?.cells]).toEqual([[], columns * rows]);
+  });
+
+  test('cuts the card that is named, where it stands, and leaves the other rows as they are', () => {
+    const start = { ...sample([]).arrangement, autoRows: '160px', rowGap: 16 };
+    const made = said('3, 4 with the 2nd in halves, 2', { ...sample([]), arrangement: start });
+    expect(made.arrangement.rows).toEqual(['160px', '72px', '72px', '160px']);
+    const { tiles } = layoutCollection(made, 1280, { measurer: LETTERS });
+    const at = (k: number) => tiles.find(({ id }) => id === `n${k}`);
+    expect([at(4), at(7)].map((tile) => [tile?.column, tile?.row, tile?.rowSpan])).toEqual([
+      [4, 2, 1],
+      [4, 3, 1],
+    ]);
+    expect([at(0), at(3), at(8)].map((tile) => tile?.blockSize)).toEqual([160, 160, 160]);
+    expect(tiles.map(({ id }) => id)).toEqual(made.order);
+  });
+
+  test('says a proportion in any of its ways', () => {
+    const [first, ...others] = ['70/30, 2', '70:30, 2', '7:3, 2', '7 / 3, 2'].map(readDesign);
+    for (const each of others) expect(each).toEqual(first);
+  });
+
+  test.each([
+    '',
+    'two',
+    '0',
+    '3 with 3 halves',
+    '7, 8, 9',
+    '2, , with halves',
+    '3 with the 4th in halves',
+    '3 with the second in halves',
+    '2 halves',
+    '70/0',
+  ])('refuses %j in words', (text) => {
+    expect(() => readDesign(text)).toThrow(/Write the cards of each row|share no grid/);
+  });
+});
+
+describe('a design said in other ways', () => {
+  test('a grid and a span a card', () => {
+    const made = said('5 × 2: 2×2, 3×1, 1x1, 2 x 1');
+    expect([made.arrangement.columns.length, made.arrangement.rows.length]).toEqual([5, 2]);
+    expect(spansIn(made)).toEqual(['2×2', '3×1', '1×1', '2×1']);
+    const [band] = resolvedBands(made);
+    expect(band && coverageOf(made, band).holes).toEqual([]);
+  });
+
+  test.each(['9 × 4 of 12', '9 cards of 4 in 12', '9x4/12'])('%s: nine cards of four columns', (text) => {
+    const made = said(text);
+    expect(made.arrangement.columns).toHaveLength(12);
+    expect(spansIn(made)).toEqual(Array.from({ length: 9 }, () => '4×1'));
+  });
+
+  test('cards of other spans at narrower widths: the same columns, three, two and one beside each other', () => {
+    const text = '9 × 4 of 12, 12 below 600, 6 below 900';
+    const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
+    const made = followWider(said(text, start), LETTERS, (k) => `b${k}`);
+    expect(made.bands.map(({ below }) => below)).toEqual([900, 600]);
+    expect(bandsOf(made).map(({ arrangement }) => arrangement.columns.length)).toEqual([12, 12, 12]);
+    const beside = [1280, 899, 599].map((width) => {
+      const { tiles } = layoutCollection(made, width, { measurer: LETTERS });
+      return tiles.filter(({ row }) => row === 1).length;
+    });
+    expect(beside).toEqual([3, 2, 1]);
+  });
+
+  test('breakpoints that are said are the only ones, and fewer columns come with each', () => {
+    const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
+    const made = followWider(said('3, 3, breakpoints 580 and 900', start), LETTERS, (k) => `b${k}`);
+    expect(made.bands.map(({ below }) => below)).toEqual([900, 580]);
+    expect(bandsOf(made).map(({ arrangement }) => arrangement.columns.length)).toEqual([3, 2, 1]);
+    expect(followWider(made, LETTERS, (k) => `b${k}`)).toBe(made);
+  });
+
+  test('where bands are set by hand, breakpoints are added to those that are there', () => {
+    const made = said('breakpoints 700 and 640', sample([[1, 1]]));
+    expect(made.bands.map(({ below }) => below)).toEqual([1080, 700, 640]);
+    expect(made.bands.map(({ derived }) => derived)).toEqual([undefined, undefined, undefined]);
+  });
+
+  test('columns that fit, with as many cards', () => {
+    const made = said('80 × 180px, gap 12, spans from 640');
+    expect(made.arrangement).toMatchObject({
+      kind: 'fluid',
+      fluid: { min: 180, max: null, spansFrom: 640 },
+      columnGap: 12,
+      rowGap: 12,
+      flow: 'dense',
+    });
+    expect(made.order).toHaveLength(80);
+  });
+
+  test('the least minimum that gives so many columns at a width: above (1240 − 4 · 28) ÷ 5 = 225.6', () => {
+    const made = said('padding 0, gap 28, 4 at 1240, at most 5');
+    expect(made.arrangement.fluid).toMatchObject({ min: 225.61, max: 5 });
+    const columns = (width: number, of = made) =>
+      layoutCollection(of, width, { measurer: LETTERS }).columns.length;
+    expect([columns(1240), columns(1241), columns(2560)]).toEqual([4, 5, 5]);
+    expect(columns(2560, said('gap 4', made))).toBe(5);
+  });
+
+  test('so many cards beside what is said of the grid, but never fewer than there are', () => {
+    expect(said('4 at 1240, 12 cards').order).toHaveLength(12);
+    expect(said('3, 2, 9 cards').order).toHaveLength(9);
+    expect(said('1 card', said('6 tiles')).order).toHaveLength(6);
+    expect(() => readDesign('0 cards')).toThrow('From 1 to 10000 cards');
+  });
+
+  test('values beside the cards', () => {
+    const made = said('3, 2, gap 18; padding 36, radius 14, width 1200px, height 92% of the screen');
+    expect(made.arrangement).toMatchObject({
+      columnGap: 18,
+      rowGap: 18,
+      padding: { blockStart: 36, inlineEnd: 36, blockEnd: 36, inlineStart: 36 },
+      maxInlineSize: 1200,
+      height: { kind: 'screen', share: 0.92, rows: 'share' },
+    });
+    expect(made.look.radius).toBe(14);
+    expect(said('height 640', made).arrangement.height).toEqual({ kind: 'fixed', px: 640, rows: 'share' });
+    expect(said('gap 4', made).order).toEqual(made.order);
+  });
+
+  test('spans by the shapes of pictures: wide ones two columns, tall ones two rows, some of the others both', () => {
+    const cell = { inlineSize: 210, blockSize: 160 };
+    const spans = spansByShape([1.3, 3, 0.6, null, 1.4, 1.2, 1.3, 1.25, 1.3, 1.3], cell, 12);
+    expect(spans.map(({ columns, rows }) => `${columns}×${rows}`)).toEqual([
+      '2×2',
+      '2×1',
+      '1×2',
+      '1×1',
+      '1×1',
+      '1×1',
+      '1×1',
+      '1×1',
+      '1×1',
+      '1×1',
+    ]);
+    const made = said(
+      '210px, spans by shape from 640',
+      sample([
+        [3, 3],
+        [1, 1],
+      ]),
+    );
+    expect([spansIn(made), made.arrangement.fluid?.spansFrom]).toEqual([['1×1', '1×1'], 640]);
+  });
+
+  test('every example can be read, and what it makes is sound', () => {
+    for (const { write } of DESIGN_EXAMPLES) {
+      expect(checkDocument(said(write, emptyDocument('Empty'))).problems).toEqual([]);
+    }
+  });
+
+  test.each([
+    ['9 × 13 of 12', 'does not fit into 12'],
+    ['9 × 4 of 60', 'From 1 to 48 columns'],
+    ['20000 × 4 of 12', 'From 1 to 10000 cards'],
+    ['9 × 4 of 12, 6 under 900', '“6 under 900” is no span for narrower widths'],
+    ['9 × 4 of 12, 6 below 100', 'A width is from 241 to 2560 px'],
+    ['5 × 2: 6×1', 'A card of 6 columns does not fit into 5'],
+    ['5 × 2: 2×2, three', '“three” is no span'],
+    ['80 × 180px, 3', '“3” can’t stand beside columns that fit'],
+    ['3, at most 5', 'said of columns that fit'],
+    ['80 × 180px, at most many', 'write “at most 5”'],
+    ['3, gap wide', 'write “gap 16”, from 0 to 400 px'],
+    ['3, gap 401', 'from 0 to 400 px'],
+    ['3, height 500%', 'from 1 to 400 % of the screen'],
+    ['3, spans by shape soon', 'write “spans by shape”'],
+    ['3, breakpoints soon', 'A width is from'],
+  ])('refuses %j in words', (text, words) => {
+    expect(() => readDesign(text)).toThrow(words);
+  });
+});

@@ -1,0 +1,51 @@
+import type { Arrangement } from '../../document/types.js';
+import type { Span } from '../packing/fillCells.js';
+
+/** Rows of cards read as one regular grid. */
+export interface DesignGrid {
+  readonly columns: number;
+  readonly rows: number;
+  /** For each row that is listed, whether it takes two of the grid’s, because a card of it is cut; empty: none is. */
+  readonly cut: readonly boolean[];
+  /** A span a card, in reading order. */
+  readonly spans: readonly Span[];
+}
+
+/** As many columns as fit: of a least width in px, or of the least that gives so many at a width of the page. */
+export type DesignFit = { readonly min: number } | { readonly columns: number; readonly at: number };
+
+/** What a band below a width says: how many columns each of the cards takes. */
+export interface DesignBelow {
+  readonly below: number;
+  readonly columnSpan: number;
+}
+
+/** Values that are said beside the cards; lengths in px. */
+export interface DesignValues {
+  readonly gap?: number;
+  readonly padding?: number;
+  readonly radius?: number;
+  readonly width?: number;
+  readonly height?: Arrangement['height'];
+  /** Of columns, as many as fit. */
+  readonly atMost?: number;
+  /** Of columns, as many as fit: spans apply from this width. */
+  readonly spansFrom?: number;
+  /** Tiles take as many cells as their pictures are wide and tall. */
+  readonly spansByShape?: true;
+  /** From wide to narrow; no others are derived. */
+  readonly breakpoints?: readonly number[];
+}
+
+/** A grid as it was said in words. */
+export interface Design {
+  /** Null: nothing was said of listed columns. */
+  readonly grid: DesignGrid | null;
+  /** Null: nothing was said of columns that fit. */
+  readonly fit: DesignFit | null;
+  /** How many cards there should be at least. */
+  readonly cards: number;
+  /** From wide to narrow. */
+  readonly narrower: readonly DesignBelow[];
+  readonly values: DesignValues;
+}

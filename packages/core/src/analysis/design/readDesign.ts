@@ -1,0 +1,208 @@
+import { LIMITS } from '../../document/limits.js';
+import { readRows, ROWS_LIKE } from './readRows.js';
+import type { Span } from '../packing/fillCells.js';
+import type { Design, DesignBelow, DesignFit, DesignGrid, DesignValues } from './design.js';
+
+const BY = String.raw`\s*[×x*]\s*`;
+const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
+const COUNTED = new RegExp(`^(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+)(\\d+)\\s*(?:of|in|/)\\s*(\\d+)$`, 'i');
+const BELOW = /^(\d+)\s+below\s+(\d+)(?:\s*px)?$/i;
+const FIT = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?${NUMBER}\\s*px$`, 'i');
+const AT = new RegExp(`^(\\d+)(?:\\s+columns?)?\\s+at\\s+${NUMBER}(?:\\s*px)?$`, 'i');
+const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
+const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
+const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
+const VALUE = /^(gap|padding|radius|width|height|at most|spans by shape|spans from|breakpoints?)\b\s*(.*)$/i;
+
+/** What can be said of a grid in words, each with an example that can be read as it stands. */
+export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: string }[] = [
+  { write: '4, 3, 2', says: 'rows of so many cards' },
+  { write: '2:1, 3 with the 2nd in halves', says: 'rows of unequal cards, one cut in two' },
+  { write: '5 × 2: 2×2, 3×1, 1×1, 2×1', says: 'five columns, two rows, and a span a card' },
+  { write: '9 × 4 of 12, 6 below 900', says: 'nine cards of four columns in twelve, of six below 900 px' },
+  { write: '80 × 180px', says: 'eighty cards in as many columns of 180 px as fit' },
+  { write: '4 at 1240, at most 5, 12 cards', says: 'as many as fit: four at 1240 px, never over five' },
+  {
+    write: '210px, spans by shape from 640',
+    says: 'as many as fit: wide and tall pictures take two, above 640 px',
+  },
+  {
+    write: '3, 2, gap 12, padding 36, radius 14, height 92%, width 1200, breakpoints 900 580',
+    says: 'values beside any of them',
+  },
+];
+
+const OTHERS =
+  'Or a grid and its spans: “5 × 2: 2×2, 1×1”; cards of columns: “9 × 4 of 12”; columns that fit: “80 × 180px”';
+
+/**
+ * A grid said in words: rows of cards, cards of a span, or columns that fit, and values beside them.
+ * @throws RangeError when something of it can't be read or is out of bounds; it says what to write
+ */
+export function readDesign(text: string): Design {
+  const parts = text
+    .split(/[,;\n]|\bthen\b/i)
+    .map((part) => part.trim())
+    .filter(Boolean);
+  const said = parts.filter((part) => !VALUE.test(part) && !CARDS.test(part));
+  const values = readValues(parts.filter((part) => VALUE.test(part)));
+  const asked = parts.flatMap((part) => CARDS.exec(part)?.[1] ?? []).map(Number);
+  asked.forEach((cards) => inBounds(cards, LIMITS.tiles, 'cards'));
+  if (parts.length === 0) throw new RangeError(`${ROWS_LIKE}. ${OTHERS}.`);
+  const read = said.length === 0 ? { grid: null, fit: null, cards: 0, narrower: [] } : readCards(said);
+  if ((values.atMost ?? values.spansFrom) !== undefined && !read.fit)
+    throw new RangeError('“at most” and “spans from” are said of columns that fit: “80 × 180px, at most 5”.');
+  return { ...read, cards: Math.max(read.cards, ...asked), values };
+}
+
+function readCards(parts: readonly string[]): Omit<Design, 'values'> {
+  const [first = '', ...others] = parts;
+  const counted = COUNTED.exec(first);
+  if (counted) {
+    const [cards = 0, columnSpan = 1, columns = 1] = counted.slice(1).map(Number);
+    inBounds(columns, LIMITS.columns, 'columns');
+    if (columnSpan < 1 || columnSpan > columns)
+      throw new RangeError(`A card of ${columnSpan} columns does not fit into ${columns}.`);
+    const narrower = others.map((part) => readBelow(part, columns));
+    return {
+      ...listed(repeated(cards, { columns: columnSpan, rows: 1 }), columns),
+      narrower: fromWide(narrower),
+    };
+  }
+  const fit = readFit(first);
+  if (fit) {
+    const [wrong] = others;
+    if (wrong !== undefined) throw new RangeError(`“${wrong}” can’t stand beside columns that fit.`);
+    return { grid: null, narrower: [], ...fit };
+  }
+  const sized = SIZED.exec(first);
+  if (sized) {
+    const [columns = 1, rows = 1] = sized.slice(1).map(Number);
+    inBounds(columns, LIMITS.columns, 'columns');
+    inBounds(rows, LIMITS.rows, 'rows');
+    const rest = first.slice(sized[0].length);
+    const spans = [...(rest === '' ? [] : [rest]), ...others].map(readSpan);
+    const wide = spans.find((span) => span.columns > columns);
+    if (wide) throw new RangeError(`A card of ${wide.columns} columns does not fit into ${columns}.`);
+    return { ...listed(spans, columns, rows), narrower: [] };
+  }
+  const grid = readRows(parts);
+  return { grid, fit: null, cards: grid.spans.length, narrower: [] };
+}
+
+/** A grid of so many columns; without so many rows there are as many as the cards take. */
+function listed(spans: readonly Span[], columns: number, rows = 0): Omit<Design, 'values' | 'narrower'> {
+  const cut = Array.from({ length: rows }, () => false);
+  const taken = Math.ceil(spans.reduce((sum, span) => sum + span.columns * span.rows, 0) / columns);
+  const grid: DesignGrid = { columns, rows: rows || taken, cut, spans };
+  return { grid, fit: null, cards: spans.length };
+}
+
+function repeated(count: number, span: Span): Span[] {
+  inBounds(count, LIMITS.tiles, 'cards');
+  return Array.from({ length: count }, () => span);
+}
+
+function readSpan(part: string): Span {
+  const [columns = 0, rows = 0] = (SPAN.exec(part) ?? []).slice(1).map(Number);
+  if (columns < 1 || rows < 1)
+    throw new RangeError(`“${part}” is no span. Write how many columns and rows each card takes: “2×1”.`);
+  inBounds(rows, LIMITS.span, 'rows');
+  return { columns, rows };
+}
+
+function readBelow(part: string, columns: number): DesignBelow {
+  const [columnSpan = 0, below = 0] = (BELOW.exec(part) ?? []).slice(1).map(Number);
+  if (columnSpan < 1 || columnSpan > columns)
+    throw new RangeError(`“${part}” is no span for narrower widths. Write “6 below 900”, up to ${columns}.`);
+  return { columnSpan, below: aWidth(below) };
+}
+
+function readFit(part: string): { readonly fit: DesignFit; readonly cards: number } | null {
+  const least = FIT.exec(part);
+  if (least) {
+    const cards = Number(least[1] ?? 0);
+    const min = Number(least[2]);
+    if (cards > 0) inBounds(cards, LIMITS.tiles, 'cards');
+    inBounds(min, LIMITS.widest, 'px');
+    return { fit: { min }, cards };
+  }
+  const at = AT.exec(part);
+  if (!at) return null;
+  const [columns = 1, width = 0] = at.slice(1).map(Number);
+  inBounds(columns, LIMITS.columns, 'columns');
+  return { fit: { columns, at: aWidth(width) }, cards: 0 };
+}
+
+function readValues(parts: readonly string[]): DesignValues {
+  return Object.assign({}, ...parts.map(readValue)) as DesignValues;
+}
+
+function readValue(part: string): DesignValues {
+  const [, name = '', rest = ''] = VALUE.exec(part) ?? [];
+  const word = name.toLowerCase();
+  const number = (most: number, like: string, least = 0) => {
+    const value = /^\d+(?:\.\d+)?(?=\s*(?:px)?$)/i.exec(rest)?.[0];
+    if (value === undefined || Number(value) < least || Number(value) > most)
+      throw new RangeError(`“${part}”: write “${like}”, from ${least} to ${most} px.`);
+    return Number(value);
+  };
+  switch (word) {
+    case 'gap':
+      return { gap: number(LIMITS.gap, 'gap 16') };
+    case 'padding':
+      return { padding: number(LIMITS.padding, 'padding 24') };
+    case 'radius':
+      return { radius: number(LIMITS.radius, 'radius 14') };
+    case 'width':
+      return { width: number(LIMITS.widest, 'width 1200', 1) };
+    case 'spans by shape': {
+      const from = /^from\s+(\d+)(?:\s*px)?$/i.exec(rest)?.[1];
+      if (rest !== '' && from === undefined)
+        throw new RangeError(`“${part}”: write “spans by shape”, or “spans by shape from 640”.`);
+      return { spansByShape: true, ...(from !== undefined && { spansFrom: aWidth(Number(from)) }) };
+    }
+    case 'spans from':
+      return { spansFrom: aWidth(number(LIMITS.widest, 'spans from 640', 1)) };
+    case 'at most': {
+      const most = Number(/^\d+(?=(?:\s+columns?)?$)/i.exec(rest)?.[0]);
+      if (!(most >= 1 && most <= LIMITS.columns))
+        throw new RangeError(`“${part}”: write “at most 5”, up to ${LIMITS.columns} columns.`);
+      return { atMost: most };
+    }
+    case 'height':
+      return {
+        height: readHeight(part, rest) ?? {
+          kind: 'fixed',
+          px: number(LIMITS.height, 'height 600', 1),
+          rows: 'share',
+        },
+      };
+    default: {
+      const widths = rest.split(/\s+(?:and\s+)?/i).map((each) => Number(each.replace(/px$/i, '')));
+      return { breakpoints: [...new Set(widths.map(aWidth))].sort((a, b) => b - a) };
+    }
+  }
+}
+
+/** A share of the screen; null: nothing of the screen is said. */
+function readHeight(part: string, rest: string): DesignValues['height'] | null {
+  if (/^(?:the\s+)?screen$/i.test(rest)) return { kind: 'screen', share: 1, rows: 'share' };
+  const [, percent] = /^(\d+(?:\.\d+)?)\s*%(?:\s+of\s+the\s+screen)?$/i.exec(rest) ?? [];
+  if (percent === undefined) return null;
+  if (!(Number(percent) >= 1 && Number(percent) <= 400))
+    throw new RangeError(`“${part}”: write “height 92%”, from 1 to 400 % of the screen.`);
+  return { kind: 'screen', share: Number(percent) / 100, rows: 'share' };
+}
+
+function aWidth(px: number): number {
+  if (!(px > LIMITS.narrowest && px <= LIMITS.widest))
+    throw new RangeError(`A width is from ${LIMITS.narrowest + 1} to ${LIMITS.widest} px: “900”.`);
+  return px;
+}
+
+function inBounds(value: number, most: number, of: string): void {
+  if (!(value >= 1 && value <= most)) throw new RangeError(`From 1 to ${most} ${of}; here it is ${value}.`);
+}
+
+const fromWide = (narrower: readonly DesignBelow[]) => [...narrower].sort((a, b) => b.below - a.below);
