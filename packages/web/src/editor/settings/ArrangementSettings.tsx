@@ -82,10 +82,10 @@ export function ArrangementSettings() {
                   command={(maxInlineSize) => setArrangement({ maxInlineSize }, index, setFor)}
                 />
               )}
+              {arrangement.maxInlineSize !== null && (
+                <p className="col-span-2 text-sm text-soft">Padding is part of it.</p>
+              )}
             </div>
-            {arrangement.maxInlineSize !== null && (
-              <p className="text-sm text-soft">Padding is part of it.</p>
-            )}
           </Row>
           {!group && (
             <Row label="Page">
