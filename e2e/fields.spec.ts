@@ -44,6 +44,15 @@ const PLACES: readonly Place[] = [
     },
   },
   {
+    name: 'folded sections',
+    go: async (page) => {
+      await hand(page, 'beds').click();
+      for (const name of [/^Heading type/, /^Padding and gap/, /^Border and radius/, /^Shadow/]) {
+        await page.locator(SETTINGS).getByRole('button', { name }).click();
+      }
+    },
+  },
+  {
     name: 'named looks',
     go: (page) => press(page, 'Named looks'),
     around: 'aside[aria-label="Named looks"]',

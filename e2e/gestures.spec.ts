@@ -1,8 +1,22 @@
 import type { Locator, Page } from '@playwright/test';
-import { drag, expect, hand, openCompose, readStored, saved, stageBoxes, test } from './noria';
+import { change, setKind, setLook, type Command, type Gradient } from '@noria/core';
+import {
+  createCollection,
+  demo,
+  drag,
+  expect,
+  hand,
+  openCompose,
+  readStored,
+  saved,
+  stageBoxes,
+  test,
+} from './noria';
 
 interface Gesture {
   readonly name: string;
+  /** What the collection is like; left out: as the demo. */
+  readonly with?: Command;
   readonly go?: (page: Page) => Promise<unknown>;
   readonly grip: (page: Page) => Locator;
   readonly by: readonly [number, number];
@@ -14,6 +28,15 @@ interface Gesture {
 
 const slider = (name: string | RegExp) => (page: Page) => page.getByRole('slider', { name });
 const select = (id: string) => (page: Page) => hand(page, id).click();
+
+const GRADIENT: Gradient = {
+  kind: 'linear',
+  angle: 160,
+  stops: [
+    { colour: '#17302d', at: 0.2 },
+    { colour: '#46557a', at: 1 },
+  ],
+};
 
 const GESTURES: readonly Gesture[] = [
   { name: 'moving a tile', grip: (page) => hand(page, 'beds'), by: [-260, 90], out: [-1000, 40] },
@@ -66,6 +89,27 @@ const GESTURES: readonly Gesture[] = [
     out: [-800, 0],
   },
   {
+    name: 'moving a stop of a gradient',
+    with: setLook(['voice'], { fill: GRADIENT }),
+    go: select('voice'),
+    grip: (page) => page.getByTestId('stop-1'),
+    by: [10, 30],
+    out: [-900, 400],
+  },
+  {
+    name: 'turning a gradient',
+    with: setLook(['voice'], { fill: GRADIENT }),
+    go: select('voice'),
+    grip: (page) => page.getByTestId('gradient-turn'),
+    by: [60, -40],
+  },
+  {
+    name: 'dragging the edge of a row',
+    with: setKind('rows', 0, 'all'),
+    grip: (page) => page.getByTestId('row-edge-1'),
+    by: [0, 30],
+  },
+  {
     name: 'moving the needle over the curves',
     grip: (page) => page.getByTitle('Press or drag to move the needle'),
     by: [120, 0],
@@ -112,12 +156,14 @@ const ENDS: Readonly<Record<string, (page: Page) => Promise<unknown>>> = {
 const view = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name });
 
-for (const { name, go, grip, by, out, view: where = 'Compose' } of GESTURES) {
+for (const { name, with: made, go, grip, by, out, view: where = 'Compose' } of GESTURES) {
   test(`${name} is taken back, all of it, by whatever ends it but letting go`, async ({
     page,
     application,
-    collection,
+    collection: ofDemo,
   }) => {
+    const begun = made && { document: change(await demo('winter-at-the-huts'), made).document };
+    const collection = begun ? (await createCollection(application, begun)).id : ofDemo;
     await openCompose(page, application, collection);
     // Something to undo, which must not be undone.
     await page.getByRole('textbox', { name: 'Padding', exact: true }).fill('30');
