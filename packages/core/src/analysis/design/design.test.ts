@@ -115,6 +115,8 @@ describe('a design said in other ways', () => {
     expect(made.bands.map(({ below }) => below)).toEqual([900, 580]);
     expect(bandsOf(made).map(({ arrangement }) => arrangement.columns.length)).toEqual([3, 2, 1]);
     expect(followWider(made, LETTERS, (k) => `b${k}`)).toBe(made);
+    const [fits] = said('80 × 180px, breakpoints 700', start).bands;
+    expect([fits?.below, fits?.arrangement]).toEqual([700, {}]);
   });
 
   test('where bands are set by hand, breakpoints are added to those that are there', () => {

@@ -1,5 +1,6 @@
 import { LIMITS } from '../../document/limits.js';
 import { clone } from '../../document/clone.js';
+import { HOLDING } from '../../arrangements/index.js';
 import { writeBand } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { NarrowerBand } from '../../document/types.js';
@@ -47,13 +48,14 @@ export function removeBreakpoint(band: number): Command {
  */
 export function setBreakpoints(widths: readonly number[], freshId: () => string): Command {
   return (draft) => {
-    const { columns } = draft.arrangement;
+    const { columns, kind } = draft.arrangement;
     widths.forEach((below, k) => {
       addBreakpoint(freshId(), below)(draft);
       const band = draft.bands.find((each) => each.below === below);
       if (!band) return;
       if (band.derived) delete band.derived.below;
-      else if (Object.keys(band.arrangement).length === 0) {
+      // Other kinds have columns of their own.
+      else if (kind === HOLDING && Object.keys(band.arrangement).length === 0) {
         const share = (widths.length - k) / (widths.length + 1);
         const fewer = columns.slice(0, Math.max(1, Math.round(columns.length * share)));
         band.arrangement = { columns: fewer };

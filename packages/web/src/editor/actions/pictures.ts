@@ -10,8 +10,11 @@ import {
   pictureOf,
   setPart,
   setSlots,
+  shownAnew,
   type GridArea,
+  type PartValues,
   type PictureAsset,
+  type PictureId,
   type Tile,
   type TileId,
 } from '@noria/core';
@@ -79,6 +82,24 @@ export const replacePicture = (): AppThunk<Promise<void>> => async (dispatch, ge
   const [file] = await askForFiles(TAKEN_TYPES);
   if (tile && file) await dispatch(addPictures([file], { onto: tile.id, bestFit: false }));
 };
+
+/** Sets what the picture of the selected tile is, or how it lies there. */
+const setPictureAs =
+  (command: 'uncrop' | 'removePicture', values: (picture: PictureId) => PartValues) =>
+  (): AppThunk =>
+  (dispatch, getState) => {
+    const [tile] = selectSelected(getState());
+    const part = tile && pictureOf(tile);
+    if (tile && part?.picture) {
+      dispatch(runHere(COMMAND_WORDS[command], setPart([tile.id], part.id, values(part.picture))));
+    }
+  };
+
+export const uncrop = setPictureAs('uncrop', shownAnew);
+export const removePicture = setPictureAs('removePicture', (picture) => ({
+  ...shownAnew(picture),
+  picture: null,
+}));
 
 /** Puts pictures of the library into tiles, as one step. */
 export const takePictures =

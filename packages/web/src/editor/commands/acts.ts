@@ -1,14 +1,4 @@
-import {
-  evenTracks,
-  insertTrack,
-  pictureOf,
-  setArrangement,
-  setPart,
-  shownAnew,
-  type PartValues,
-  type PictureId,
-} from '@noria/core';
-import { COMMAND_WORDS } from './words';
+import { evenTracks, insertTrack, pictureOf, setArrangement } from '@noria/core';
 import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
 import { brushTaken, croppingChosen, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
@@ -46,24 +36,6 @@ export const aPicture = (state: RootState): boolean => {
 };
 
 export const crop = (): AppThunk => (dispatch) => void dispatch(croppingChosen(true));
-
-/** Sets what the picture of the selected tile is, or how it lies there. */
-const setPictureAs =
-  (command: 'uncrop' | 'removePicture', values: (picture: PictureId) => PartValues) =>
-  (): AppThunk =>
-  (dispatch, getState) => {
-    const [tile] = selectSelected(getState());
-    const part = tile && pictureOf(tile);
-    if (tile && part?.picture) {
-      dispatch(runHere(COMMAND_WORDS[command], setPart([tile.id], part.id, values(part.picture))));
-    }
-  };
-
-export const uncrop = setPictureAs('uncrop', shownAnew);
-export const removePicture = setPictureAs('removePicture', (picture) => ({
-  ...shownAnew(picture),
-  picture: null,
-}));
 
 /** Shows a panel; its key closes it again. */
 export const show =

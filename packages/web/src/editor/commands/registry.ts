@@ -48,7 +48,7 @@ import {
 import { giveToSelected } from '../actions/brush';
 import { openSelectedGroup, groupSelected, ungroupSelected } from '../actions/groups';
 import { selectAll, selectLike, selectMoreTowards, selectTowards } from '../actions/select';
-import { choosePictures, dealPictures, replacePicture } from '../actions/pictures';
+import { choosePictures, dealPictures, removePicture, replacePicture, uncrop } from '../actions/pictures';
 import {
   fitTiles,
   growTiles,
@@ -78,14 +78,12 @@ import {
   isOnTile,
   moveNeedle,
   ofRecipe,
-  removePicture,
   show,
   some,
   swap,
   toBand,
   towards,
   two,
-  uncrop,
 } from './acts';
 import { COMMAND_WORDS, type NamedCommand } from './words';
 import type { EditorCommand } from './command';

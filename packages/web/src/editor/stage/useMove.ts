@@ -23,6 +23,8 @@ import type { Ghost } from './MovingGhost';
 
 interface Start {
   readonly view: CollectionDocument;
+  /** Whether what moves here moves in other bands too. */
+  readonly isWide: boolean;
   readonly layout: Layout;
   readonly tracks: Pick<Layout, 'columns' | 'rows'>;
   readonly from: LaidOutTile;
@@ -76,6 +78,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
     const box = (way.target as HTMLElement).getBoundingClientRect();
     return {
       view: selectView(state),
+      isWide: band.index > 0 && movesAtAllWidths(selectView(state), band),
       layout,
       tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
       from,
@@ -119,8 +122,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
       if (!way) return ghost.current?.show(null);
       const name = ask(way, start)?.name ?? '';
       // In a narrower band one would think of it alone.
-      const isWide = name === 'Move' && band.index > 0 && movesAtAllWidths(start.view, band);
-      const says = isWide ? 'Moves at all widths' : (SAYS[name] ?? null);
+      const says = name === 'Move' && start.isWide ? 'Moves at all widths' : (SAYS[name] ?? null);
       ghost.current?.show({ box: start.from, dx: way.dx, dy: way.dy, says });
     },
     onTap,
