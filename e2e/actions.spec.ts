@@ -267,7 +267,7 @@ test('three, two with one halved, three; gap, padding; as high as the screen, th
   expect(holes).toEqual([]);
   await expectRight(page, info, (boxes, width) => {
     const lowest = Math.max(...Object.values(boxes).map(([, y, , h]) => y + h));
-    const high = height?.kind === 'fixed' ? height.px : 0;
+    const high = height?.kind === 'fixed' ? Number(height.px) : 0;
     return width < 1280 || Math.abs(lowest - (high - 36)) < 1 ? [] : [`tiles end at ${lowest} of ${high}`];
   });
   await expectDocumented('Rows of three, two and three', hands.actions, 6);

@@ -214,8 +214,12 @@ async function atRest(page: Page): Promise<void> {
   await expect
     .poll(async () => {
       const before = await seen();
-      await page.waitForTimeout(800);
-      return before === (await seen());
+      // On a busy machine bands take a while to be derived.
+      for (let k = 0; k < 3; k++) {
+        await page.waitForTimeout(700);
+        if (before !== (await seen())) return false;
+      }
+      return true;
     })
     .toBe(true);
   await saved(page);

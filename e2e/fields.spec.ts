@@ -11,11 +11,13 @@ interface Place {
 
 const SETTINGS = 'aside[aria-label="Settings"]';
 const press = (page: Page, name: string) => page.getByRole('button', { name }).click();
-const tile = (id: string): Place => ({
+const tile = (id: string, isRich = false): Place => ({
   name: `the tile ${id}`,
   go: async (page) => {
     await hand(page, id).click();
     await expect(page.locator(SETTINGS).getByRole('heading', { name: 'Content' })).toBeVisible();
+    // The editor of rich words comes a little later.
+    if (isRich) await expect(page.locator(SETTINGS).locator('[contenteditable=true]')).toBeVisible();
   },
 });
 const kind = (word: string): Place => ({
@@ -30,7 +32,7 @@ const PLACES: readonly Place[] = [
   kind('Rows'),
   kind('Mosaic'),
   kind('Fan'),
-  tile('opening'),
+  tile('opening', true),
   tile('beds'),
   tile('hut-at-dusk'),
   tile('voice'),
@@ -56,6 +58,20 @@ const PLACES: readonly Place[] = [
     name: 'named looks',
     go: (page) => press(page, 'Named looks'),
     around: 'aside[aria-label="Named looks"]',
+  },
+  {
+    name: 'a table',
+    go: async (page) => {
+      await press(page, 'Import a table…');
+      await page.getByTestId('table-file').setInputFiles({
+        name: 'huts.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('no,title\n1,Two\n2,Four\n'),
+      });
+      await press(page, 'Make 2 tiles');
+      await expect(page.getByRole('textbox', { name: 'Words to filter by' })).toBeVisible();
+    },
+    around: 'aside[aria-label="Tables"]',
   },
   {
     name: 'a band',

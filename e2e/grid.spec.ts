@@ -60,7 +60,7 @@ test.describe('the grid as a whole', () => {
     expect(arrangement).toMatchObject({
       columnGap: 14,
       rowGap: 14,
-      padding: { blockStart: 40, blockEnd: 24 },
+      padding: { blockStart: 'calc(100% / 32)', blockEnd: 24 },
     });
     await expect(page.getByRole('button', { name: 'The sides differ' })).toBeDisabled();
   });

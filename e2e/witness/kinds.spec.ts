@@ -1,6 +1,10 @@
 import {
+  change,
   flatTiles,
   layoutCollection,
+  removeTiles,
+  setArrangement,
+  setSpan,
   writePage,
   type CollectionDocument,
   type TextMeasurer,
@@ -46,9 +50,16 @@ async function astray(page: Page, document: CollectionDocument): Promise<string[
   return found;
 }
 
-for (const lanes of [false, true])
+const WAYS = [
+  { lanes: false, lengths: 'px', says: 'without lanes' },
+  { lanes: true, lengths: 'px', says: 'with lanes' },
+  { lanes: false, lengths: 'written', says: 'without lanes, lengths as CSS has them' },
+  { lanes: true, lengths: 'written', says: 'with lanes, lengths as CSS has them' },
+] as const;
+
+for (const { lanes, lengths, says } of WAYS)
   for (const name of ['winter-at-the-huts', 'sent-in-by-guests'])
-    test(`any kinds of “${name}” lie in the page as core says, ${lanes ? 'with' : 'without'} lanes`, async ({}, info) => {
+    test(`any kinds of “${name}” lie in the page as core says, ${says}`, async ({}, info) => {
       const start = await demo(name);
       const folder = dirname(fileURLToPath(await exported(name, info)));
       const browser = await chromium.launch({
@@ -62,7 +73,7 @@ for (const lanes of [false, true])
       const page = await browser.newPage({ reducedMotion: 'reduce' });
       const failed: string[] = [];
       for (let seed = SEED; seed < SEED + COLLECTIONS; seed++) {
-        const document = randomCollection(start, seed);
+        const document = randomCollection(start, seed, lengths);
         const { files } = writePage(document, measurer);
         for (const [file, text] of Object.entries(files)) await writeFile(join(folder, file), text);
         await page.goto(`file://${join(folder, 'index.html')}`);
@@ -73,3 +84,19 @@ for (const lanes of [false, true])
       await browser.close();
       expect(failed).toEqual([]);
     });
+
+test('square cells are square in a row in which no tile begins', async ({ page }, info) => {
+  const start = await demo('winter-at-the-huts');
+  const [tall = '', small = '', ...others] = start.order;
+  const document = [
+    removeTiles(others),
+    setArrangement({ cells: 'square', columns: ['1fr', '1fr'] }, 0, 'all'),
+    setSpan({ tiles: [tall], band: 0, setFor: 'all', columnSpan: 1, rowSpan: 2 }),
+    setSpan({ tiles: [small], band: 0, setFor: 'all', columnSpan: 1, rowSpan: 1 }),
+  ].reduce<CollectionDocument>((each, command) => change(each, command).document, { ...start, bands: [] });
+  const folder = dirname(fileURLToPath(await exported('winter-at-the-huts', info)));
+  const { files } = writePage(document, measurer);
+  for (const [file, text] of Object.entries(files)) await writeFile(join(folder, file), text);
+  await page.goto(`file://${join(folder, 'index.html')}`);
+  expect(await astray(page, document)).toEqual([]);
+});

@@ -1,4 +1,5 @@
 import { plainTrackSize } from '../engine/css/trackSize.js';
+import { measured } from '../document/measured.js';
 import { documentIn } from '../document/bandLooks.js';
 import { canClip, neededBlockSize, needOf } from './fit/needs.js';
 import { LEAST_SHOWN } from './fit/pictureFindings.js';
@@ -8,7 +9,7 @@ import { evenColumn } from '../geometry/evenColumn.js';
 import { pictureOf } from '../document/card.js';
 import type { Band } from '../document/bands.js';
 import type { Span } from './packing/fillCells.js';
-import type { CollectionDocument, Tile } from '../document/types.js';
+import type { MeasuredArrangement, CollectionDocument, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../engine/text/types.js';
 
 /** The least and greatest inline size of a level's border box in a band, and of the page, px. */
@@ -51,23 +52,32 @@ export function bandBearing(
   measurer: TextMeasurer,
   leastShown = LEAST_SHOWN,
 ): BandBearing {
-  const { columnGap, rowGap, padding, maxInlineSize, autoRows } = band.arrangement;
+  const { autoRows } = band.arrangement;
+  const [lowFrame, highFrame] = [lowPage, highPage].map((page) => measured(band.arrangement, page)) as [
+    MeasuredArrangement,
+    MeasuredArrangement,
+  ];
   const looks = documentIn(document, band.index);
-  const columnAt = (width: number) =>
+  const columnAt = (width: number, { padding, maxInlineSize, columnGap }: MeasuredArrangement) =>
     evenColumn(
       Math.min(width, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd,
       columns,
       columnGap,
     );
-  const [narrow, wide] = [columnAt(low), columnAt(high)];
+  const [narrow, wide] = [columnAt(low, lowFrame), columnAt(high, highFrame)];
   const across = (count: number) =>
-    [count * narrow + (count - 1) * columnGap, count * wide + (count - 1) * columnGap] as const;
+    [
+      count * narrow + (count - 1) * lowFrame.columnGap,
+      count * wide + (count - 1) * highFrame.columnGap,
+    ] as const;
+  const rowGaps = [lowFrame.rowGap, highFrame.rowGap] as const;
+  const middle = (rowGaps[0] + rowGaps[1]) / 2;
   const row = plainTrackSize(autoRows);
   const down =
-    row?.unit === 'px' && row.value + rowGap > 0
-      ? (rows: number) => rows * row.value + (rows - 1) * rowGap
+    row?.unit === 'px' && row.value + Math.min(...rowGaps) > 0
+      ? (rows: number, rowGap: number) => rows * row.value + (rows - 1) * rowGap
       : null;
-  const rowsFor = (blockSize: number) =>
+  const rowsFor = (blockSize: number, rowGap: number) =>
     row?.unit === 'px' ? Math.max(1, Math.ceil((blockSize - SLACK + rowGap) / (row.value + rowGap))) : 1;
   const lookOf = (tile: Tile) => looks.tiles[tile.id] ?? tile;
 
@@ -79,27 +89,38 @@ export function bandBearing(
     }
     if (!canClip(tile)) return 1;
     return Math.max(
-      rowsFor(neededBlockSize(looks, tile, measurer, lowPage, least)),
-      rowsFor(neededBlockSize(looks, tile, measurer, highPage, most)),
+      rowsFor(neededBlockSize(looks, tile, measurer, lowPage, least), rowGaps[0]),
+      rowsFor(neededBlockSize(looks, tile, measurer, highPage, most), rowGaps[1]),
     );
   };
   const shown = (tile: Tile, { columns: count, rows }: Span): number => {
     const aspect = coveredAspect(document, tile);
     if (aspect === null || !down) return 1;
-    return Math.min(...across(count).map((size) => visibleShare(aspect, Math.max(1, size) / down(rows))));
+    return Math.min(
+      ...across(count).map((size, k) =>
+        visibleShare(aspect, Math.max(1, size) / down(rows, rowGaps[k] ?? 0)),
+      ),
+    );
   };
   const fittingRows = (tile: Tile, count: number): number => {
     const aspect = coveredAspect(document, tile);
     if (aspect === null || row?.unit !== 'px') return 1;
     const [least, most] = across(count);
     const blockSize = Math.sqrt(Math.max(1, least) * Math.max(1, most)) / aspect;
-    return Math.max(1, Math.round((blockSize + rowGap) / (row.value + rowGap)));
+    return Math.max(1, Math.round((blockSize + middle) / (row.value + middle)));
   };
   const allows = (tile: Tile, span: Span): boolean => {
     const rows = leastRows(tile, span.columns);
     return rows !== null && (rows <= span.rows || !down) && shown(tile, span) >= leastShown;
   };
-  return { across, down, leastRows, shown, fittingRows, allows };
+  return {
+    across,
+    down: down && ((rows) => down(rows, middle)),
+    leastRows,
+    shown,
+    fittingRows,
+    allows,
+  };
 }
 
 /** Inline ÷ block of the picture that a tile covers itself with; null without one. */

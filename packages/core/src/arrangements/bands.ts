@@ -1,4 +1,5 @@
 import { bandAt, bandOf, bandsOf, type Band } from '../document/bands.js';
+import { measuredIn } from '../document/measured.js';
 import { kindOf } from './index.js';
 import type { CollectionDocument, TrackSize } from '../document/types.js';
 
@@ -11,7 +12,7 @@ export interface ResolvedBand extends Band {
 /** A band with the columns that it has at its width. */
 export function resolvedBand(document: CollectionDocument, band: Band): ResolvedBand {
   const { arrangement, at } = band;
-  const { padding, maxInlineSize } = arrangement;
+  const { padding, maxInlineSize } = measuredIn(band);
   const inner = Math.min(at, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
   return { ...band, columns: kindOf(arrangement).columns(document, band, Math.max(0, inner)) };
 }

@@ -2,11 +2,11 @@ import { fluidOf } from './fluid/values.js';
 import { kindOf } from './index.js';
 import { widthOf } from './shared/widthOf.js';
 import type { Band } from '../document/bands.js';
-import type { Arrangement, ColumnCount } from '../document/types.js';
+import type { Arrangement, ColumnCount, WrittenLength } from '../document/types.js';
 
 /** The page width from which so many columns fit, px; Infinity where they never do. */
 export const widthForColumns = (arrangement: Arrangement, columns: number): number =>
-  widthOf(kindOf(arrangement).columnCount(arrangement) ?? fluidOf(arrangement), arrangement, columns);
+  widthOf((here) => kindOf(here).columnCount(here) ?? fluidOf(here), arrangement, columns);
 
 /** A page width from which there is a column more, px. */
 export interface ColumnChange {
@@ -36,5 +36,6 @@ export function columnChanges({
 }
 
 /** How many columns there are where their number is given, or follows the width; null: neither. */
-export const columnCountOf = (arrangement: Arrangement): ColumnCount | null =>
-  kindOf(arrangement).columnCount(arrangement);
+export const columnCountOf = <L extends WrittenLength>(
+  arrangement: Arrangement<L>,
+): ColumnCount<L | number> | null => kindOf(arrangement).columnCount(arrangement);

@@ -10,6 +10,7 @@ import type {
   Tile,
   TileId,
   TrackSize,
+  WrittenLength,
 } from '../document/types.js';
 import type { Box, Fragment, CustomCells } from '../engine/box/box.js';
 import type { Declarations, Rule } from '../engine/css/rule.js';
@@ -184,7 +185,9 @@ export interface ArrangementKind {
    */
   readonly columns: (document: CollectionDocument, band: Band, inner: number) => readonly TrackSize[];
   /** How many columns there are where their number is given, or follows the width; null: neither. */
-  readonly columnCount: (arrangement: Arrangement) => ColumnCount | null;
+  readonly columnCount: <L extends WrittenLength>(
+    arrangement: Arrangement<L>,
+  ) => ColumnCount<L | number> | null;
   /** What tiles ask for where they take cells, in reading order; null for one that is hidden. Left out: nothing. */
   readonly wishes?: (
     document: CollectionDocument,

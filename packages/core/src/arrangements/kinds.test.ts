@@ -165,8 +165,9 @@ describe('masonry', () => {
           const isSame = later.tiles.every((tile, k) => tile.column === layout.tiles[k]?.column);
           if (!isSame || later.columns.length !== layout.columns.length) continue;
           for (const tile of later.tiles) {
-            const { share, length } = offsets.get(tile.id) ?? { share: NaN, length: NaN };
-            expect(share * tile.inlineSize + length).toBeCloseTo(tile.y - pad.blockStart, 4);
+            const { share = NaN, length = NaN, rowGaps = 0, columnGaps = 0 } = offsets.get(tile.id) ?? {};
+            const above = share * tile.inlineSize + length + (rowGaps + columnGaps) * gap;
+            expect(above).toBeCloseTo(tile.y - pad.blockStart, 4);
           }
         }
       }),

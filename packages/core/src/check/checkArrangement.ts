@@ -5,6 +5,7 @@ import { formatTrackSize } from '../engine/css/trackSize.js';
 import { id } from '../look/checks.js';
 import { areaName } from './checkPlace.js';
 import { LIMITS } from '../document/limits.js';
+import { length } from '../document/lengthCheck.js';
 import { TRACK_LIKE } from '../document/spellings.js';
 import {
   fields,
@@ -23,11 +24,10 @@ const track: Check = (value, path, report) => {
   report({ path, severity: 'error', message: `${TRACK_LIKE}; here it is ${shown(value)}.` });
 };
 
-const side = number(0, LIMITS.padding, 'A padding');
 const shareRows = oneOf(['share'], 'What rows do with the height');
 const heights: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
   content: {},
-  fixed: { px: number(1, LIMITS.height, 'A height'), rows: shareRows },
+  fixed: { px: length(1, LIMITS.height, 'A height'), rows: shareRows },
   screen: { share: number(0.01, 4, 'A share of the screen'), rows: shareRows },
 };
 const height: Check = (value, path, report) => {
@@ -57,32 +57,36 @@ const areas: Check = (value, path, report) => {
   });
 };
 
-const arrangementFields = {
-  columns: list(track, 1, LIMITS.columns, 'The list of columns'),
-  rows: list(track, 0, LIMITS.rows, 'The list of rows'),
-  columnIds: list(id, 0, LIMITS.columns, 'The list of ids of columns'),
-  rowIds: list(id, 0, LIMITS.rows, 'The list of ids of rows'),
-  autoRows: track,
-  columnGap: number(0, LIMITS.gap, 'A gap'),
-  rowGap: number(0, LIMITS.gap, 'A gap'),
-  padding: fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'A padding'),
-  flow: oneOf(['sparse', 'dense'], 'The flow'),
-  maxInlineSize: orNull(number(LIMITS.narrowest, 10_000, 'A maximum width')),
-  height,
-  areas,
-  cells: oneOf(['square', 'tracks'], 'The shape of cells'),
-};
+/** @param shares whether it is known what a share of the width is of: it is not in a group */
+function arrangementFields(shares: boolean) {
+  const side = length(0, LIMITS.padding, 'A padding', shares);
+  return {
+    columns: list(track, 1, LIMITS.columns, 'The list of columns'),
+    rows: list(track, 0, LIMITS.rows, 'The list of rows'),
+    columnIds: list(id, 0, LIMITS.columns, 'The list of ids of columns'),
+    rowIds: list(id, 0, LIMITS.rows, 'The list of ids of rows'),
+    autoRows: track,
+    columnGap: length(0, LIMITS.gap, 'A gap', shares),
+    rowGap: length(0, LIMITS.gap, 'A gap'),
+    padding: fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'A padding'),
+    flow: oneOf(['sparse', 'dense'], 'The flow'),
+    maxInlineSize: orNull(length(LIMITS.narrowest, 10_000, 'A maximum width', shares)),
+    height,
+    areas,
+    cells: oneOf(['square', 'tracks'], 'The shape of cells'),
+  };
+}
 const OPTIONAL = ['columnIds', 'rowIds', 'height', 'areas', 'cells'];
 
 /** With the kinds that are known, and the values of each. */
-function allFields(): Readonly<Record<string, Check>> {
+function allFields(shares: boolean): Readonly<Record<string, Check>> {
   const kinds = arrangementKinds();
   return {
     kind: oneOf(
       kinds.map(({ name }) => name),
       'The kind of arrangement',
     ),
-    ...arrangementFields,
+    ...arrangementFields(shares),
     ...valueChecks(),
   };
 }
@@ -92,11 +96,23 @@ const valueChecks = (): Readonly<Record<string, Check>> =>
     arrangementKinds().flatMap(({ values }) => (values ? [[values.field, values.check]] : [])),
   );
 
-/** What a band says of the arrangement that it changes. */
-export const ownArrangement: Check = (value, path, report) => {
-  const known = allFields();
-  fields(known, 'What a band sets of an arrangement', Object.keys(known))(value, path, report);
-};
+const own =
+  (shares: boolean): Check =>
+  (value, path, report) => {
+    const known = allFields(shares);
+    fields(known, 'What a band sets of an arrangement', Object.keys(known))(value, path, report);
+  };
 
-export const arrangement: Check = (value, path, report) =>
-  fields(allFields(), 'The arrangement', [...OPTIONAL, ...Object.keys(valueChecks())])(value, path, report);
+const whole =
+  (shares: boolean): Check =>
+  (value, path, report) =>
+    fields(allFields(shares), 'The arrangement', [...OPTIONAL, ...Object.keys(valueChecks())])(
+      value,
+      path,
+      report,
+    );
+
+/** What a band says of the arrangement that it changes, and of that of a group. */
+export const [ownArrangement, ownGroupArrangement] = [own(true), own(false)];
+
+export const [arrangement, groupArrangement] = [whole(true), whole(false)];

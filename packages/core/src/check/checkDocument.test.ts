@@ -51,12 +51,12 @@ describe('checkDocument', () => {
     [
       'arrangement.columns',
       ['1fr', 'wide'],
-      '/arrangement/columns/1: A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”, at most 10000 px and not by the window; here it is "wide".',
+      '/arrangement/columns/1: A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”, at most 10000 px and not by the window’s height; here it is "wide".',
     ],
     [
       'arrangement.autoRows',
-      '20vw',
-      '/arrangement/autoRows: A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”, at most 10000 px and not by the window; here it is "20vw".',
+      '20vh',
+      '/arrangement/autoRows: A track size is written like “72px”, “1fr”, “auto” or “minmax(200px, 1fr)”, at most 10000 px and not by the window’s height; here it is "20vh".',
     ],
     ['arrangement.rowGap', -4, '/arrangement/rowGap: A gap is a number from 0 to 400; here it is -4.'],
     [

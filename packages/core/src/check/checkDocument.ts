@@ -5,7 +5,7 @@ import { address, colour, id, words } from '../look/checks.js';
 import { bandLook, partOfLook, collectionLook, namedLook, tileLook } from './checkLook.js';
 import { film, icon, picture } from './checkAssets.js';
 import { parts } from './checkParts.js';
-import { arrangement, ownArrangement } from './checkArrangement.js';
+import { arrangement, groupArrangement, ownArrangement, ownGroupArrangement } from './checkArrangement.js';
 import { ownPlace, place } from './checkPlace.js';
 import { checkReferences } from './checkReferences.js';
 import {
@@ -44,14 +44,14 @@ const band = fields(
     below: breakpoint,
     arrangement: ownArrangement,
     tiles: record(() => ownPlace, LIMITS.tiles, 'A band’s list of places'),
-    groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of groups'),
+    groups: record(() => ownGroupArrangement, LIMITS.tiles, 'A band’s list of groups'),
     typeSizes,
     looks: record(() => bandLook, LIMITS.tiles, 'A band’s list of looks'),
     derived: fields(
       {
         below: breakpoint,
         arrangement: ownArrangement,
-        groups: record(() => ownArrangement, LIMITS.tiles, 'A band’s list of derived groups'),
+        groups: record(() => ownGroupArrangement, LIMITS.tiles, 'A band’s list of derived groups'),
       },
       'What of a band is derived',
       ['below', 'groups'],
@@ -71,7 +71,7 @@ const unbroken = list(
 /** What is in a tile, by its kind. */
 const contents: Readonly<Record<string, Readonly<Record<string, Check>>>> = {
   card: { parts },
-  group: { arrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') },
+  group: { arrangement: groupArrangement, order: list(id, 0, LIMITS.tiles, 'The reading order') },
 };
 
 const corner = oneOf(['start', 'center', 'end'], 'The corner of a badge');

@@ -1,5 +1,6 @@
 import { colour, id, orNamed, plainColour, point, share, tint } from '../look/checks.js';
 import { FAMILIES } from '../parts/families.js';
+import { length } from '../document/lengthCheck.js';
 import { LIMITS } from '../document/limits.js';
 import { fields, isObject, list, number, oneOf, orNull, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
@@ -33,9 +34,11 @@ const colourOr =
     oneOf(Object.keys(kinds), what)(value.kind, `${path}/kind`, report);
   };
 
-const side = number(0, LIMITS.padding, 'A length');
-const sides = fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'Four sides');
-const measure = (most: number, what: string) => orNamed(number(0, most, what));
+const sides = (side: Check) =>
+  fields({ blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side }, 'Four sides');
+const paddings = sides(length(0, LIMITS.padding, 'A padding'));
+const fades = sides(number(0, LIMITS.padding, 'A fade'));
+const measure = (most: number, what: string) => orNamed(length(0, most, what));
 const offset = number(-LIMITS.shadow, LIMITS.shadow, 'A shadow’s offset');
 const shadow = fields(
   {
@@ -52,8 +55,11 @@ const shadow = fields(
 const typePx = number(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size');
 const pageWidth = number(LIMITS.narrowest, 10_000, 'A width');
 const fluid = fields({ from: typePx, to: typePx, fromWidth: pageWidth, toWidth: pageWidth }, 'A fluid size');
-const sized: Check = (value, path, report) => (isObject(value) ? fluid : typePx)(value, path, report);
-const typeSize = orNamed(sized);
+const sized =
+  (one: Check): Check =>
+  (value, path, report) =>
+    (isObject(value) ? fluid : one)(value, path, report);
+const typeSize = orNamed(sized(length(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size')));
 const family = oneOf(Object.keys(FAMILIES), 'A type family');
 
 const typeFields = (role: string) => ({
@@ -69,7 +75,7 @@ const optionalLook = {
   direction: oneOf(['column', 'row'], 'The direction'),
   gap: measure(LIMITS.gap, 'A gap'),
   padding: ((value, path, report) =>
-    (isObject(value) ? sides : measure(LIMITS.padding, 'A padding'))(value, path, report)) as Check,
+    (isObject(value) ? paddings : measure(LIMITS.padding, 'A padding'))(value, path, report)) as Check,
   radius: measure(LIMITS.radius, 'A corner radius'),
   border: fields(
     {
@@ -80,7 +86,7 @@ const optionalLook = {
   ),
   outerShadow: shadow,
   innerShadow: shadow,
-  fade: sides,
+  fade: fades,
   writingDirection: oneOf(['horizontal', 'vertical'], 'The writing direction'),
   ...typeFields('heading'),
   ...typeFields('body'),
@@ -128,7 +134,7 @@ const named: Readonly<Record<string, Check>> = {
   colour: plainColour,
   radius: number(0, LIMITS.radius, 'A corner radius'),
   space: number(0, LIMITS.padding, 'A space'),
-  type: sized,
+  type: sized(typePx),
 };
 
 export const namedLook =

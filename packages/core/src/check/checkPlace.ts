@@ -1,4 +1,5 @@
 import { AREA_NAME } from '../document/spellings.js';
+import { length } from '../document/lengthCheck.js';
 import { LIMITS } from '../document/limits.js';
 import { fields, number, oneOf, orNull, pattern } from '../document/checks.js';
 
@@ -17,7 +18,7 @@ const pin = orNull(
 );
 
 const lie = oneOf(['stretch', 'start', 'center', 'end'], 'The fit of a tile');
-const ownSize = orNull(number(1, LIMITS.track, 'An own size'));
+const ownSize = orNull(length(1, LIMITS.track, 'An own size', true));
 const fit = fields({ inline: lie, block: lie, inlineSize: ownSize, blockSize: ownSize }, 'A fit');
 const placeFields = {
   columnSpan: span,

@@ -1,6 +1,9 @@
 /** How tiles are laid out. */
 
+import type { WrittenLength } from '../engine/css/writtenLength.js';
 import type { FourSides } from './look.js';
+
+export type { WrittenLength };
 
 /**
  * A CSS track size as written in the file: `72px`, `1fr`, `auto`, `minmax(200px, 1fr)`. Read with
@@ -8,12 +11,12 @@ import type { FourSides } from './look.js';
  */
 export type TrackSize = string;
 
-export type Padding = FourSides;
+export type Padding<L = WrittenLength> = FourSides<L>;
 
-/** How high a grid is: by its content, so many px, or at least a share of the screen (0 to 4). */
-export type GridHeight =
+/** How high a grid is: by its content, so high, or at least a share of the screen (0 to 4). */
+export type GridHeight<L = WrittenLength> =
   | { readonly kind: 'content' }
-  | ({ readonly kind: 'fixed'; readonly px: number } & SharedRows)
+  | ({ readonly kind: 'fixed'; readonly px: L } & SharedRows)
   | ({ readonly kind: 'screen'; readonly share: number } & SharedRows);
 
 interface SharedRows {
@@ -30,11 +33,11 @@ interface SharedRows {
 export type ArrangementName = 'bento' | 'fluid' | 'masonry' | 'rows' | 'mosaic' | 'fan';
 
 /** How many columns a fluid arrangement has at a width. */
-export interface FluidColumns {
+export interface FluidColumns<L = WrittenLength> {
   /** With few tiles, `auto-fit` lets them share the whole width, `auto-fill` keeps room for more. */
   readonly repeat: 'auto-fit' | 'auto-fill';
-  /** No column is narrower, px; but one that is alone is never wider than the page. */
-  readonly min: number;
+  /** No column is narrower; but one that is alone is never wider than the page. */
+  readonly min: L;
   /** Never more columns than these; null: as many as fit. */
   readonly max: number | null;
   /** Below this width of the page, px, every tile takes one column and one row; null: spans apply where they fit. */
@@ -42,36 +45,36 @@ export interface FluidColumns {
 }
 
 /** How many columns of one width there are. */
-export interface ColumnCount {
+export interface ColumnCount<L = WrittenLength> {
   /** So many at every width; null: as many of the least width as fit. */
   readonly count: number | null;
-  /** No column is narrower where they are as many as fit, px. */
-  readonly min: number;
+  /** No column is narrower where they are as many as fit. */
+  readonly min: L;
   /** Never more than these where they are as many as fit; null: any number. */
   readonly max: number | null;
 }
 
-export interface MasonryLanes extends ColumnCount {
+export interface MasonryLanes<L = WrittenLength> extends ColumnCount<L> {
   /** `block`: lanes are columns, and tiles run down them. `inline`: lanes are rows, and tiles run along them. */
   readonly direction: 'block' | 'inline';
-  /** How high a lane is in which tiles run along, px. */
-  readonly laneSize: number;
+  /** How high a lane is in which tiles run along. */
+  readonly laneSize: L;
   /** `kept`: tiles take the lanes in turn. `balanced`: each takes a lane that ends first. */
   readonly order: 'in-turn' | 'balanced';
   /** How far behind the shortest a lane may be and still be taken in its turn, px, where balanced. */
   readonly tolerance: number;
 }
 
-/** Heights of rows in a row gallery, px. */
-export interface RowHeights {
-  readonly target: number;
-  readonly min: number;
-  readonly max: number;
+/** Heights of rows in a row gallery. */
+export interface RowHeights<L = WrittenLength> {
+  readonly target: L;
+  readonly min: L;
+  readonly max: L;
   /** A last row that is not full is filled up all the same, or no higher than the target. */
   readonly lastRow: 'fill-width' | 'keep-height';
 }
 
-export interface MosaicModules extends ColumnCount {
+export interface MosaicModules<L = WrittenLength> extends ColumnCount<L> {
   /** The share of pictures that should be large, 0 to 1. */
   readonly shareOfLarge: number;
   /** The most of a picture that may be cropped away, 0 to 1. */
@@ -80,30 +83,38 @@ export interface MosaicModules extends ColumnCount {
   readonly seed: number;
 }
 
-export interface FanCards {
+export interface FanCards<L = WrittenLength> {
   /** Side by side (`inline`) or below one another (`block`). */
   readonly axis: 'inline' | 'block';
-  /** Size of a card, px; below one another they are as wide as the fan. */
-  readonly inlineSize: number;
-  readonly blockSize: number;
-  /** The most that a covered card shows of its edge, px. */
-  readonly strip: number;
+  /** Size of a card; below one another they are as wide as the fan. */
+  readonly inlineSize: L;
+  readonly blockSize: L;
+  /** The most that a covered card shows of its edge. */
+  readonly strip: L;
   /** Which card lies open until another is opened. */
   readonly open: 'first' | 'last';
 }
 
 /** The values that kinds have of their own, each with everything said. */
-export interface KindValues {
-  readonly fluid: FluidColumns;
-  readonly masonry: MasonryLanes;
-  readonly rowHeights: RowHeights;
-  readonly mosaic: MosaicModules;
-  readonly fan: FanCards;
+export interface KindValues<L = WrittenLength> {
+  readonly fluid: FluidColumns<L>;
+  readonly masonry: MasonryLanes<L>;
+  readonly rowHeights: RowHeights<L>;
+  readonly mosaic: MosaicModules<L>;
+  readonly fan: FanCards<L>;
 }
 
+/** Which of the values of kinds are lengths. */
+export const LENGTHS_OF_KINDS: { readonly [F in keyof KindValues]: readonly (keyof KindValues[F])[] } = {
+  fluid: ['min'],
+  masonry: ['min', 'laneSize'],
+  rowHeights: ['target', 'min', 'max'],
+  mosaic: ['min'],
+  fan: ['inlineSize', 'blockSize', 'strip'],
+};
 /** As the file has them; what is left out is what the kind says where nobody says anything. */
-interface WrittenValues extends Omit<KindValues, 'masonry'> {
-  readonly masonry: Omit<MasonryLanes, 'direction' | 'laneSize'> & Partial<MasonryLanes>;
+interface WrittenValues<L> extends Omit<KindValues<L>, 'masonry'> {
+  readonly masonry: Omit<MasonryLanes<L>, 'direction' | 'laneSize'> & Partial<MasonryLanes<L>>;
 }
 
 /**
@@ -111,7 +122,7 @@ interface WrittenValues extends Omit<KindValues, 'masonry'> {
  * was set. Only a bento has the areas and the columns that are listed; other kinds have columns of
  * their own.
  */
-export interface Arrangement extends Partial<WrittenValues> {
+export interface Arrangement<L = WrittenLength> extends Partial<WrittenValues<L>> {
   readonly kind: ArrangementName;
   /** At least one track. */
   readonly columns: readonly TrackSize[];
@@ -122,20 +133,23 @@ export interface Arrangement extends Partial<WrittenValues> {
   readonly rowIds?: readonly string[];
   /** Size of every row after the explicit ones, as `grid-auto-rows`. */
   readonly autoRows: TrackSize;
-  readonly columnGap: number;
-  readonly rowGap: number;
-  readonly padding: Padding;
+  readonly columnGap: L;
+  readonly rowGap: L;
+  readonly padding: Padding<L>;
   /** `dense` lets later small tiles flow back into holes. */
   readonly flow: 'sparse' | 'dense';
   /** The widest the border box becomes before it is centred; null: as wide as the page. */
-  readonly maxInlineSize: number | null;
+  readonly maxInlineSize: L | null;
   /** Left out: by its content. */
-  readonly height?: GridHeight;
+  readonly height?: GridHeight<L>;
   /** Named areas, a line for each row of cells as in `grid-template-areas`; `.` is no area. Left out: none. */
   readonly areas?: readonly string[];
   /** `square`: rows are as high as the first column is wide, in a bento or fluid. Left out: as `rows` say. */
   readonly cells?: 'square' | 'tracks';
 }
+
+/** An arrangement at one width, with all its lengths in px. */
+export type MeasuredArrangement = Arrangement<number>;
 
 /** The values of an arrangement that a band may set for itself. */
 export type ArrangementValues = Arrangement;

@@ -1,12 +1,13 @@
-/** What things look like. Lengths are CSS px. */
+/** What things look like. Lengths that are numbers are CSS px. */
 
+import type { WrittenLength } from '../engine/css/writtenLength.js';
 import type { PictureId } from './ids.js';
 
 /** `#rrggbb`, or the id of a named look in braces: `{moss}`. */
 export type Colour = string;
 
-/** px, or the id of a named look in braces: `{wide-gap}`. */
-export type Measure = number | string;
+/** px, a CSS length as `WrittenLength` has it, or the id of a named look in braces: `{wide-gap}`. */
+export type Measure = WrittenLength;
 
 /** A point of a picture as shares of its width and height, 0 to 1 from the top left. */
 export interface FocalPoint {
@@ -76,11 +77,11 @@ export interface Shadow {
   readonly opacity: number;
 }
 
-export interface FourSides {
-  readonly blockStart: number;
-  readonly inlineEnd: number;
-  readonly blockEnd: number;
-  readonly inlineStart: number;
+export interface FourSides<L = number> {
+  readonly blockStart: L;
+  readonly inlineEnd: L;
+  readonly blockEnd: L;
+  readonly inlineStart: L;
 }
 
 /** A type size that grows with the page: `from` px at `fromWidth` and narrower, `to` px at `toWidth` and wider. */
@@ -110,7 +111,7 @@ export interface TileLook {
   /** The contents go down the tile or along it. */
   readonly direction?: 'column' | 'row';
   readonly gap?: Measure;
-  readonly padding?: Measure | FourSides;
+  readonly padding?: Measure | FourSides<WrittenLength>;
   readonly radius?: Measure;
   readonly border?: Border;
   readonly outerShadow?: Shadow;

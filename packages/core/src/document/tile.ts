@@ -1,6 +1,6 @@
 /** A tile: its place, its look and what is in it. */
 
-import type { Arrangement } from './arrangement.js';
+import type { Arrangement, WrittenLength } from './arrangement.js';
 import type { RecipeUse } from './content.js';
 import type { TileId } from './ids.js';
 import type { Colour, TileLook } from './look.js';
@@ -14,12 +14,12 @@ export interface Pin {
 /** Where a tile lies in its cells along one axis; `fill` makes it as large as they are. */
 export type Lie = 'stretch' | 'start' | 'center' | 'end';
 
-/** How a tile fills its place; a size in px of its own, or null: by its content. */
+/** How a tile fills its place; a size of its own, 100 % being that of its cells, or null: by its content. */
 export interface Fit {
   readonly inline: Lie;
   readonly block: Lie;
-  readonly inlineSize: number | null;
-  readonly blockSize: number | null;
+  readonly inlineSize: WrittenLength | null;
+  readonly blockSize: WrittenLength | null;
 }
 
 /** A tile's place with everything said. */

@@ -1,8 +1,9 @@
 import { layoutBox } from '../engine/box/layoutBox.js';
+import { hasWrittenLengths, measuredIn } from '../document/measured.js';
 import { bandAt, type Band } from '../document/bands.js';
 import { arrangementKinds } from '../arrangements/index.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
-import { hasFluidType } from '../look/named.js';
+import { looksGrow } from '../look/named.js';
 import { levelBox } from './levelBox.js';
 import '../engine/layoutTree.js';
 import { perObject } from '../memo.js';
@@ -32,7 +33,7 @@ export function layoutCollection(
     pageInlineSize: width,
     ...options,
   });
-  const { padding, maxInlineSize } = band.arrangement;
+  const { padding, maxInlineSize } = measuredIn(band);
   const inlineSize = Math.max(
     padding.inlineStart + padding.inlineEnd,
     Math.min(width, maxInlineSize ?? Infinity),
@@ -49,14 +50,15 @@ interface Made {
 
 const known = new WeakMap<CollectionDocument, Map<string, Made>>();
 
-/** While the width is dragged the boxes stay the same, unless type grows with it. */
+/** While the width is dragged the boxes stay the same, unless type or lengths grow with it. */
 function boxesOf(document: CollectionDocument, band: Band, options: LayoutOptions): LevelBox {
   const passed = thresholdsPassed(document, band).join();
   const key = `${band.index} ${options.screenBlockSize} ${passed}`;
   let bands = known.get(document);
   if (!bands) known.set(document, (bands = new Map<string, Made>()));
   let made = bands.get(key);
-  if (!made || (made.page !== options.pageInlineSize && made.level.measures && hasFluidType(document))) {
+  const follows = hasWrittenLengths(document) || (made?.level.measures === true && looksGrow(document));
+  if (!made || (made.page !== options.pageInlineSize && follows)) {
     made = { level: levelBox(document, band, options), page: options.pageInlineSize };
     bands.set(key, made);
   }

@@ -1,5 +1,6 @@
 import { namedIn } from './named.js';
 import { px } from '../engine/css/units.js';
+import { lengthCss, type WrittenLength } from '../engine/css/writtenLength.js';
 import type {
   Border,
   Colour,
@@ -21,7 +22,7 @@ export const percentCss = (share: number) => `${Number((share * 100).toFixed(2))
 export const colourCss = (colour: Colour) => variable(colour) ?? colour;
 
 /** A length; a named one by its custom property. */
-export const measureCss = (value: Measure) => variable(value) ?? px(Number(value));
+export const measureCss = (value: Measure) => variable(value) ?? lengthCss(value);
 
 const variable = (value: unknown): string | null => {
   const id = namedIn(value);
@@ -123,7 +124,7 @@ export function fadeCss(fade: FourSides | undefined): Declarations {
 }
 
 /** Four sides, in the order of CSS, as short as they can be written. */
-export function sidesCss({ blockStart, inlineEnd, blockEnd, inlineStart }: FourSides): string {
+export function sidesCss({ blockStart, inlineEnd, blockEnd, inlineStart }: FourSides<WrittenLength>): string {
   const kept =
     inlineStart !== inlineEnd
       ? [blockStart, inlineEnd, blockEnd, inlineStart]
@@ -132,7 +133,7 @@ export function sidesCss({ blockStart, inlineEnd, blockEnd, inlineStart }: FourS
         : inlineEnd !== blockStart
           ? [blockStart, inlineEnd]
           : [blockStart];
-  return kept.map(px).join(' ');
+  return kept.map(lengthCss).join(' ');
 }
 
 /** The custom properties that named looks are, by name. */

@@ -1,6 +1,7 @@
 import { whileSame } from '../memo.js';
-import type { Colour, Measure, NamedLook, NamedLooks, TypeSize } from '../document/look.js';
-import type { CollectionDocument } from '../document/types.js';
+import { lengthAt, type WrittenLength } from '../engine/css/writtenLength.js';
+import type { CollectionLook, Colour, Measure, NamedLook, NamedLooks, TypeSize } from '../document/look.js';
+import type { BandLook, CollectionDocument, NarrowerBand } from '../document/types.js';
 
 const REFERENCE = /^\{([a-z][a-z0-9-]{0,63})\}$/;
 
@@ -21,34 +22,85 @@ function named<K extends NamedLook['kind']>(looks: NamedLooks | undefined, value
 export const colourOf = (looks: NamedLooks | undefined, colour: Colour): string =>
   namedIn(colour) === null ? colour : (named(looks, colour, 'colour')?.value ?? '#000000');
 
-/** A length with its name followed, px. A name that is not there is 0. */
-export const measureOf = (looks: NamedLooks | undefined, value: Measure): number =>
-  typeof value === 'number'
+/** The page that is meant where nobody says how wide it is, px. */
+const ANY_PAGE = 1280;
+
+/** A length with its name followed, px on a page so wide. A name that is not there is 0. */
+export const measureOf = (looks: NamedLooks | undefined, value: Measure, page = ANY_PAGE): number =>
+  lengthAt(unnamed(looks, value), page);
+
+/** A length as it is written, with its name followed. A name that is not there is 0. */
+export const unnamed = (looks: NamedLooks | undefined, value: Measure): WrittenLength =>
+  namedIn(value) === null
     ? value
     : (named(looks, value, 'radius')?.value ?? named(looks, value, 'space')?.value ?? 0);
 
-/** A type size with its name followed. A name that is not there is 16 px. */
-export const typeSizeOf = (looks: NamedLooks | undefined, value: TypeSize) =>
-  typeof value === 'string' ? (named(looks, value, 'type')?.value ?? 16) : value;
+/** A type size with its name followed, as on a page so wide where it is written. A name that is not there is 16 px. */
+export const typeSizeOf = (looks: NamedLooks | undefined, value: TypeSize, page = ANY_PAGE) =>
+  typeof value !== 'string'
+    ? value
+    : namedIn(value) === null
+      ? lengthAt(value, page)
+      : (named(looks, value, 'type')?.value ?? 16);
 
-/** Whether type grows with the page. */
-export const grows = (looks: NamedLooks | undefined, size: TypeSize | undefined): boolean =>
-  size !== undefined && typeof typeSizeOf(looks, size) === 'object';
+/** A length that is said otherwise than by px and by a name. */
+const isWritten = (value: unknown) => typeof value === 'string' && namedIn(value) === null;
+
+/** Whether a type size, or another length of a look, may be another one on a wider page. */
+export const grows = (looks: NamedLooks | undefined, size: TypeSize | null | undefined): boolean =>
+  size !== undefined && size !== null && (isWritten(size) || typeof typeSizeOf(looks, size) === 'object');
+
+type Sized = Pick<BandLook, 'headingSize' | 'bodySize' | 'padding' | 'gap' | 'radius'>;
+
+/** Whether anything of a look may be another size on a wider page. */
+export const lookGrows = (
+  looks: NamedLooks | undefined,
+  { headingSize, bodySize, padding, gap, radius }: Sized,
+): boolean =>
+  grows(looks, headingSize) ||
+  grows(looks, bodySize) ||
+  isWritten(gap) ||
+  isWritten(radius) ||
+  (typeof padding === 'object' && padding !== null
+    ? Object.values(padding).some(isWritten)
+    : isWritten(padding));
+
+/** The look that tiles have by the collection. */
+const tileLookOf = ({ headingSize, bodySize, tilePadding, radius }: CollectionLook): Sized => ({
+  headingSize,
+  bodySize,
+  padding: tilePadding,
+  radius,
+});
+
+/** Whether anything of a tile’s look, or of what the collection says of it, may be another size on a wider page. */
+export const tileGrows = (
+  { look, namedLooks }: { readonly look: CollectionLook; readonly namedLooks?: NamedLooks | undefined },
+  tile: { readonly look: Sized },
+): boolean => lookGrows(namedLooks, tileLookOf(look)) || lookGrows(namedLooks, tile.look);
+
+const bandGrows = (named: NamedLooks | undefined, { looks = {}, typeSizes = {} }: NarrowerBand): boolean =>
+  lookGrows(named, typeSizes) || Object.values(looks).some((own) => lookGrows(named, own));
 
 const remembered = whileSame<CollectionDocument['tiles'], boolean>();
+const bandsGrow = whileSame<CollectionDocument['bands'], boolean>();
+const NO_BANDS: CollectionDocument['bands'] = [];
 
-/** Whether any type of the collection grows with the page. */
-export function hasFluidType({
+/** Whether anything of the looks of a collection, type above all, may be another size on a wider page. */
+export function looksGrow({
   look,
   tiles,
   namedLooks,
-}: Pick<CollectionDocument, 'look' | 'tiles'> & { readonly namedLooks?: NamedLooks | undefined }): boolean {
-  if (grows(namedLooks, look.headingSize) || grows(namedLooks, look.bodySize)) return true;
+  bands = NO_BANDS,
+}: Pick<CollectionDocument, 'look' | 'tiles'> &
+  Partial<Pick<CollectionDocument, 'bands'>> & {
+    readonly namedLooks?: NamedLooks | undefined;
+  }): boolean {
+  if (lookGrows(namedLooks, tileLookOf(look))) return true;
+  if (bandsGrow(bands, [namedLooks], () => bands.some((band) => bandGrows(namedLooks, band)))) return true;
   if (Object.values(namedLooks ?? {}).some(({ value }) => typeof value === 'object')) return true;
   return remembered(tiles, [namedLooks], () =>
-    Object.values(tiles).some(
-      ({ look: own }) => grows(namedLooks, own.headingSize) || grows(namedLooks, own.bodySize),
-    ),
+    Object.values(tiles).some(({ look: own }) => lookGrows(namedLooks, own)),
   );
 }
 

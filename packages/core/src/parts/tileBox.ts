@@ -4,7 +4,7 @@ import { layoutBox } from '../engine/box/layoutBox.js';
 import { element } from '../engine/html/node.js';
 import { pageOf, readRules, type SourcePage } from '../engine/html/sourcePage.js';
 import { toBoxes } from '../engine/html/toBoxes.js';
-import { grows } from '../look/named.js';
+import { tileGrows } from '../look/named.js';
 import { whileSame } from '../memo.js';
 import { contentCss, namedRule } from './contentCss.js';
 import { flows } from './compositions/index.js';
@@ -38,9 +38,9 @@ export function tileBox(
   pageInlineSize: number = ANY_PAGE,
 ): Box {
   const { look, pictures, namedLooks, films, icons } = document;
-  // Only type that grows with the page makes another box of the same page.
+  // Only what grows with the page makes another box of the same page.
   const page = pages(tile, [look, pictures, namedLooks, films, icons], () => pageAround(document, tile));
-  return boxes(tile, [page, measurer, isFluid(document, tile) ? pageInlineSize : null], () => {
+  return boxes(tile, [page, measurer, tileGrows(document, tile) ? pageInlineSize : null], () => {
     const read = boxOf(document, page, tile, measurer, pageInlineSize);
     return tile.look.writingDirection === 'vertical' && flows(tile) ? turned(read) : read;
   });
@@ -62,10 +62,6 @@ const sharedRules = ({ look, namedLooks }: CollectionDocument): ReturnType<typeo
   rulesOf(look, [namedLooks], () =>
     readRules(`${namedRule(':root', { namedLooks })}${contentCss({ look }, true)}`),
   );
-
-/** Whether type in a tile grows with the page. */
-export const isFluid = ({ look, namedLooks }: CollectionDocument, { look: own }: Tile): boolean =>
-  [look.headingSize, look.bodySize, own.headingSize, own.bodySize].some((size) => grows(namedLooks, size));
 
 /** The page that a tile is alone in. */
 function pageAround(document: CollectionDocument, tile: Tile): SourcePage {

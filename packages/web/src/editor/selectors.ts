@@ -7,6 +7,7 @@ import {
   layoutCollection,
   levelLayout,
   levelOf,
+  measured,
   type ResolvedBand,
   type CollectionDocument,
   type Layout,
@@ -87,6 +88,11 @@ export const selectBand = createSelector(
     return { ...band, columns: Array.from({ length: columns }, () => '1fr') };
   },
   unlessChanged,
+);
+
+/** The arrangement of that band with its lengths in px, as they are at the width shown. */
+export const selectFrame = createSelector([selectBand, selectNeedle], ({ arrangement }, needle) =>
+  measured(arrangement, needle),
 );
 
 /** Where that level’s border box lies in the whole grid’s, px. */

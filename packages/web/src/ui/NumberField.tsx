@@ -19,9 +19,25 @@ interface NumberFieldProps {
   /** What 100 % stands for in a sum that is typed. */
   readonly basis?: number;
   readonly onSet: (value: number) => void;
+  /** Where something else than a number is taken too, such as a length with a unit. */
+  readonly written?: Written;
   /** Shows what a value would do while the field is dragged; null takes it back. */
   readonly onTry?: (value: number | null) => void;
 }
+
+interface Written {
+  /** What stands there; null: a number does. */
+  readonly text: string | null;
+  /** Whether a text is such a thing, taken or not. */
+  readonly reads: (text: string) => boolean;
+  /** Why a text is not taken; null: it is. */
+  readonly problem: (text: string) => string | null;
+  readonly onSet: (text: string) => void;
+}
+
+/** What no sum of numbers has. */
+const HAS_UNIT = /[a-z%]/i;
+const PX = /^\s*([\d.]+)\s*px\s*$/i;
 
 /** A number that is no sum: it is taken as it is written, or not. */
 const PLAIN = /^\s*[-+]?\d*[.,]?\d+\s*$/;
@@ -40,12 +56,20 @@ export function NumberField({
   by = 1,
   basis,
   onSet,
-  onTry,
+  written,
+  onTry: onTryNumber,
 }: NumberFieldProps) {
+  // What is no number is typed, and not dragged.
+  const onTry = written?.text == null ? onTryNumber : undefined;
   const named = useName(name);
   const unitId = useId();
+  // “100% - 40” is a sum of px; CSS has no such length.
+  const asWritten = (text: string) =>
+    written && HAS_UNIT.test(text) && !PX.test(text) && (written.reads(text) || numberIn(text) === null);
+  const numberIn = (text: string) => evaluate(text.replace(PX, '$1'), basis);
   const problem = (text: string) => {
-    const number = evaluate(text, basis);
+    if (written && asWritten(text)) return written.problem(text);
+    const number = numberIn(text);
     if (number === null) return 'Write a number, or a sum like 1200/3.';
     if (number < least || number > most) return `From ${least} to ${most}.`;
     return whole && !Number.isInteger(number) && PLAIN.test(text) ? 'Write a whole number.' : null;
@@ -54,13 +78,15 @@ export function NumberField({
   const set = (next: number) => {
     if (held(next) !== value) onSet(held(next));
   };
+  const shownNumber = value === null ? '' : String(Number(value.toFixed(3)));
   const { typed, amiss, note, field, input } = useTyping({
-    value: value === null ? '' : String(Number(value.toFixed(3))),
+    value: written?.text ?? shownNumber,
     problem,
-    apply: (text) => set(evaluate(text, basis) ?? least),
+    apply: (text) => (written && asWritten(text) ? written.onSet(text) : set(numberIn(text) ?? least)),
   });
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') {
+    const isStep = event.key === 'ArrowUp' || event.key === 'ArrowDown';
+    if (!isStep || written?.text != null) {
       input.onKeyDown(event);
       return;
     }
@@ -106,7 +132,13 @@ export function NumberField({
         {...named}
         {...input}
         aria-describedby={[unit && unitId, amiss !== null && note].filter(Boolean).join(' ') || undefined}
-        title={onTry ? 'Drag, type, or type a sum like 1200/3' : undefined}
+        title={
+          written?.text != null
+            ? `${written.text}: ${shownNumber} px at this width`
+            : onTry
+              ? 'Drag, type, or type a sum like 1200/3'
+              : undefined
+        }
         className={`figures w-full min-w-0 bg-transparent outline-none ${onTry ? 'cursor-ew-resize focus:cursor-text' : ''}`}
         onPointerDown={(event) => {
           // Until it has the focus, a press may be the beginning of a drag.
@@ -115,7 +147,7 @@ export function NumberField({
         onKeyDown={onKeyDown}
         onFocus={(event) => event.target.select()}
       />
-      {unit && (
+      {unit && written?.text == null && (
         <span id={unitId} className="pointer-events-none text-xs whitespace-nowrap text-faint">
           {unit}
         </span>

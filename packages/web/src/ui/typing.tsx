@@ -131,10 +131,20 @@ export function useTyping({ value, problem, apply, takesNothing = false, giveBac
   };
 }
 
+/** Moves what would reach over the right edge of its panel, where it is cut, back inside. */
+function keepInside(note: HTMLElement | null) {
+  if (!note) return;
+  const panel = note.closest('aside, [role="dialog"]');
+  const edge = panel?.getBoundingClientRect().right ?? window.innerWidth;
+  const over = note.getBoundingClientRect().right + 8 - edge;
+  if (over > 0) note.style.translate = `${-over}px`;
+}
+
 /** Says below a field why its text can’t be taken, and what can. */
 export const FieldNote = ({ id, children }: { readonly id: string; readonly children: string | null }) =>
   children !== null && (
     <span
+      ref={keepInside}
       id={id}
       role="alert"
       className="absolute top-full left-0 z-[130] mt-1 w-max max-w-[230px] rounded-s bg-amiss px-2 py-1 text-left text-xs font-normal whitespace-normal text-panel shadow-float"

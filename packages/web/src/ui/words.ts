@@ -37,6 +37,10 @@ export const count = (n: number, one: string, many = `${one}s`) =>
 export const nth = (n: number, of: number) =>
   `${ORDINALS[n] ?? `${n}th`} of ${(COUNTS[of] ?? String(of)).toLowerCase()}`;
 
+/** “24 px”, “2cqi”. */
+export const lengthWords = (length: number | string) =>
+  typeof length === 'number' ? `${length} px` : length;
+
 export const rounded = (px: number) => String(Math.round(px));
 
 /** “lanes” as “Lanes”. */

@@ -1,3 +1,4 @@
+import { measured } from '../../document/measured.js';
 import { bandsOf } from '../../document/bands.js';
 import { LIMITS } from '../../document/limits.js';
 import { setBreakpoints } from '../../edit/commands/bands.js';
@@ -16,7 +17,7 @@ import { plainTrackSize } from '../../engine/css/trackSize.js';
 import { newTile, type TileStart } from '../../parts/newTile.js';
 import type { Command } from '../../edit/patch/change.js';
 import type { Draft } from '../../edit/commands/draft.js';
-import type { Arrangement, TrackSize } from '../../document/types.js';
+import type { Arrangement, MeasuredArrangement, TrackSize } from '../../document/types.js';
 import type { Design, DesignGrid, DesignValues } from './design.js';
 
 export interface ApplyDesign {
@@ -77,7 +78,7 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
 function applyGrid(draft: Draft, grid: DesignGrid, band: number, setFor: SetFor): void {
   const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
   if (arrangement.kind !== HOLDING) setKind(HOLDING, band, setFor)(draft);
-  const rows = rowSizes(grid, arrangement);
+  const rows = rowSizes(grid, measured(arrangement, ANY_WIDTH));
   setArrangement({ columns: evenShares(grid.columns), rows, flow: 'dense' }, band, setFor)(draft);
   grid.spans.forEach(({ columns: columnSpan, rows: rowSpan }, k) => {
     const id = draft.order[k];
@@ -90,7 +91,7 @@ function applyGrid(draft: Draft, grid: DesignGrid, band: number, setFor: SetFor)
 function applyFit(draft: Draft, { fit, values }: Design, band: number, setFor: SetFor): void {
   if (!fit) return;
   const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
-  const { padding, columnGap, maxInlineSize } = arrangement;
+  const { padding, columnGap, maxInlineSize } = measured(arrangement, 'at' in fit ? fit.at : ANY_WIDTH);
   const min =
     'min' in fit
       ? fit.min
@@ -112,9 +113,10 @@ const ANY_WIDTH = 1280;
 
 function applyShapes(draft: Draft, band: number, setFor: SetFor): void {
   const arrangement = bandsOf(draft)[band]?.arrangement ?? draft.arrangement;
-  const { columns, columnGap: gap, autoRows, padding } = arrangement;
+  const here = measured(arrangement, ANY_WIDTH);
+  const { columns, columnGap: gap, autoRows, padding } = here;
   const inner = ANY_WIDTH - padding.inlineStart - padding.inlineEnd;
-  const inlineSize = columnCountOf(arrangement)?.min ?? evenColumn(inner, columns.length, gap);
+  const inlineSize = columnCountOf(here)?.min ?? evenColumn(inner, columns.length, gap);
   const row = plainTrackSize(autoRows);
   const blockSize = row?.unit === 'px' ? row.value : inlineSize;
   const tiles = draft.order.flatMap((id) => draft.tiles[id] ?? []);
@@ -134,7 +136,7 @@ const leastMinimum = (columns: number, inner: number, gap: number) =>
 const evenShares = (count: number): TrackSize[] =>
   Array.from({ length: Math.min(count, LIMITS.columns) }, () => '1fr');
 
-type RowsOf = Pick<Arrangement, 'rows' | 'autoRows' | 'rowGap'>;
+type RowsOf = Pick<MeasuredArrangement, 'rows' | 'autoRows' | 'rowGap'>;
 
 /** The sizes of rows: a row that is cut stays as high as it was, in two; where none is listed, they are left. */
 function rowSizes({ cut, rows: count }: DesignGrid, { rows, autoRows, rowGap }: RowsOf): TrackSize[] {

@@ -198,6 +198,21 @@ describe('a design said in other ways', () => {
     }
   });
 
+  test('lengths may be any that CSS has, with commas of their own', () => {
+    const made = said(
+      '80 × 12rem, gap clamp(8px, min(2vw, 3rem), 24px), padding 2CQI; width 70rem, height 40rem',
+    );
+    expect(made.order).toHaveLength(80);
+    expect(made.arrangement).toMatchObject({
+      fluid: { min: '12rem' },
+      columnGap: 'clamp(8px, min(2vw, 3rem), 24px)',
+      padding: { blockStart: '2cqi' },
+      maxInlineSize: '70rem',
+      height: { kind: 'fixed', px: '40rem', rows: 'share' },
+    });
+    expect(checkDocument(made).problems).toEqual([]);
+  });
+
   test.each([
     ['9 × 13 of 12', 'does not fit into 12'],
     ['9 × 4 of 60', 'From 1 to 48 columns'],
@@ -211,6 +226,10 @@ describe('a design said in other ways', () => {
     ['80 × 180px, at most many', 'write “at most 5”'],
     ['3, gap wide', 'write “gap 16”, from 0 to 400 px'],
     ['3, gap 401', 'from 0 to 400 px'],
+    ['3, gap 5%', 'write “gap 16”, from 0 to 400 px'],
+    ['3, gap 2em', 'write “gap 16”, from 0 to 400 px'],
+    ['3, gap 40cqi', '“gap 40cqi”: A length is up to 400 px at every width; “40cqi” comes to 1024'],
+    ['80 × 0cqi', 'at least 1 px at every width'],
     ['3, height 500%', 'from 1 to 400 % of the screen'],
     ['3, spans by shape soon', 'write “spans by shape”'],
     ['3, breakpoints soon', 'A width is from'],

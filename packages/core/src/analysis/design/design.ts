@@ -1,4 +1,4 @@
-import type { Arrangement } from '../../document/types.js';
+import type { Arrangement, WrittenLength } from '../../document/types.js';
 import type { Span } from '../packing/fillCells.js';
 
 /** Rows of cards read as one regular grid. */
@@ -11,8 +11,8 @@ export interface DesignGrid {
   readonly spans: readonly Span[];
 }
 
-/** As many columns as fit: of a least width in px, or of the least that gives so many at a width of the page. */
-export type DesignFit = { readonly min: number } | { readonly columns: number; readonly at: number };
+/** As many columns as fit: of a least width, or of the least that gives so many at a width of the page. */
+export type DesignFit = { readonly min: WrittenLength } | { readonly columns: number; readonly at: number };
 
 /** What a band below a width says: how many columns each of the cards takes. */
 export interface DesignBelow {
@@ -20,12 +20,12 @@ export interface DesignBelow {
   readonly columnSpan: number;
 }
 
-/** Values that are said beside the cards; lengths in px. */
+/** Values that are said beside the cards; widths in px. */
 export interface DesignValues {
-  readonly gap?: number;
-  readonly padding?: number;
-  readonly radius?: number;
-  readonly width?: number;
+  readonly gap?: WrittenLength;
+  readonly padding?: WrittenLength;
+  readonly radius?: WrittenLength;
+  readonly width?: WrittenLength;
   readonly height?: Arrangement['height'];
   /** Of columns, as many as fit. */
   readonly atMost?: number;

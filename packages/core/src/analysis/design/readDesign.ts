@@ -1,4 +1,6 @@
 import { LIMITS } from '../../document/limits.js';
+import { lengthTrouble } from '../../document/lengthCheck.js';
+import { asksForShare, typedLength } from '../../engine/css/writtenLength.js';
 import { readRows, ROWS_LIKE } from './readRows.js';
 import type { Span } from '../packing/fillCells.js';
 import type { Design, DesignBelow, DesignFit, DesignGrid, DesignValues } from './design.js';
@@ -9,6 +11,7 @@ const COUNTED = new RegExp(`^(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+)(\\d+)\\s*(
 const BELOW = /^(\d+)\s+below\s+(\d+)(?:\s*px)?$/i;
 const FIT = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?${NUMBER}\\s*px$`, 'i');
 const AT = new RegExp(`^(\\d+)(?:\\s+columns?)?\\s+at\\s+${NUMBER}(?:\\s*px)?$`, 'i');
+const OF_LENGTH = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?(.+)$`, 'i');
 const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
 const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
 const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
@@ -40,10 +43,7 @@ const OTHERS =
  * @throws RangeError when something of it can't be read or is out of bounds; it says what to write
  */
 export function readDesign(text: string): Design {
-  const parts = text
-    .split(/[,;\n]|\bthen\b/i)
-    .map((part) => part.trim())
-    .filter(Boolean);
+  const parts = partsOf(text);
   const said = parts.filter((part) => !VALUE.test(part) && !CARDS.test(part));
   const values = readValues(parts.filter((part) => VALUE.test(part)));
   const asked = parts.flatMap((part) => CARDS.exec(part)?.[1] ?? []).map(Number);
@@ -53,6 +53,19 @@ export function readDesign(text: string): Design {
   if ((values.atMost ?? values.spansFrom) !== undefined && !read.fit)
     throw new RangeError('“at most” and “spans from” are said of columns that fit: “80 × 180px, at most 5”.');
   return { ...read, cards: Math.max(read.cards, ...asked), values };
+}
+
+/** Parts stand between commas, semicolons, line ends or “then”; what is in brackets is one. */
+function partsOf(text: string): string[] {
+  const parts: string[] = [''];
+  let depth = 0;
+  for (const piece of text.split(/([(),;\n]|\bthen\b)/i)) {
+    if (piece === '(') depth++;
+    if (piece === ')') depth--;
+    if (depth <= 0 && /^(?:[,;\n]|then)$/i.test(piece)) parts.push('');
+    else parts.push(`${parts.pop() ?? ''}${piece}`);
+  }
+  return parts.map((part) => part.trim()).filter(Boolean);
 }
 
 function readCards(parts: readonly string[]): Omit<Design, 'values'> {
@@ -127,6 +140,13 @@ function readFit(part: string): { readonly fit: DesignFit; readonly cards: numbe
     inBounds(min, LIMITS.widest, 'px');
     return { fit: { min }, cards };
   }
+  const [, of = '0', written = ''] = OF_LENGTH.exec(part) ?? [];
+  const length = writtenIn(written);
+  if (length !== null) {
+    if (Number(of) > 0) inBounds(Number(of), LIMITS.tiles, 'cards');
+    withinBounds(length, part, 1, LIMITS.widest);
+    return { fit: { min: length }, cards: Number(of) };
+  }
   const at = AT.exec(part);
   if (!at) return null;
   const [columns = 1, width = 0] = at.slice(1).map(Number);
@@ -147,15 +167,21 @@ function readValue(part: string): DesignValues {
       throw new RangeError(`“${part}”: write “${like}”, from ${least} to ${most} px.`);
     return Number(value);
   };
+  const length = (most: number, like: string, least = 0) => {
+    const written = writtenIn(rest);
+    if (written === null) return number(most, like, least);
+    withinBounds(written, part, least, most);
+    return written;
+  };
   switch (word) {
     case 'gap':
-      return { gap: number(LIMITS.gap, 'gap 16') };
+      return { gap: length(LIMITS.gap, 'gap 16') };
     case 'padding':
-      return { padding: number(LIMITS.padding, 'padding 24') };
+      return { padding: length(LIMITS.padding, 'padding 24') };
     case 'radius':
-      return { radius: number(LIMITS.radius, 'radius 14') };
+      return { radius: length(LIMITS.radius, 'radius 14') };
     case 'width':
-      return { width: number(LIMITS.widest, 'width 1200', 1) };
+      return { width: length(LIMITS.widest, 'width 1200', 1) };
     case 'spans by shape': {
       const from = /^from\s+(\d+)(?:\s*px)?$/i.exec(rest)?.[1];
       if (rest !== '' && from === undefined)
@@ -174,7 +200,7 @@ function readValue(part: string): DesignValues {
       return {
         height: readHeight(part, rest) ?? {
           kind: 'fixed',
-          px: number(LIMITS.height, 'height 600', 1),
+          px: length(LIMITS.height, 'height 600', 1),
           rows: 'share',
         },
       };
@@ -193,6 +219,17 @@ function readHeight(part: string, rest: string): DesignValues['height'] | null {
   if (!(Number(percent) >= 1 && Number(percent) <= 400))
     throw new RangeError(`“${part}”: write “height 92%”, from 1 to 400 % of the screen.`);
   return { kind: 'screen', share: Number(percent) / 100, rows: 'share' };
+}
+
+/** A length with another unit than px, in its one spelling; null: it is none, or a share of something unknown. */
+function writtenIn(text: string): string | null {
+  const written = /[a-z]/i.test(text) && !/^[\d.]+\s*px$/i.test(text) ? typedLength(text) : null;
+  return written !== null && asksForShare(written) ? null : written;
+}
+
+function withinBounds(written: string, part: string, least: number, most: number): void {
+  const trouble = lengthTrouble(written, { least, most, what: 'A length', shares: false });
+  if (trouble !== null) throw new RangeError(`“${part}”: ${trouble}`);
 }
 
 function aWidth(px: number): number {

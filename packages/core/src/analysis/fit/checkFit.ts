@@ -1,7 +1,7 @@
 import { bandsOf } from '../../document/bands.js';
 import { documentIn } from '../../document/bandLooks.js';
 import { LIMITS } from '../../document/limits.js';
-import { hasFluidType } from '../../look/named.js';
+import { looksGrow } from '../../look/named.js';
 import { packed } from '../../geometry/coverage.js';
 import {
   ANY_BAND,
@@ -54,7 +54,7 @@ export function checkFit(
   }
   const gathered = new Map<string, Gathered>();
   const curves = emptyCurves(to - from + 1);
-  const isFluid = hasFluidType(document);
+  const isFluid = looksGrow(document);
   const ids = ['', ...document.bands.map(({ id }) => id)];
   const byBand = new Map(bandsOf(document).map((band) => [band.index, documentIn(document, band.index)]));
   for (const stretch of stretchesOf(document, from, to, measurer, screenBlockSize)) {

@@ -1,3 +1,4 @@
+import { measured } from '../../document/measured.js';
 import { describe, expect, test } from '@jest/globals';
 import { ANY_FAN } from '../../arrangements/fan/values.js';
 import { ANY_ROW_HEIGHTS } from '../../arrangements/rows/values.js';
@@ -80,8 +81,8 @@ describe('what puts right in the settings of a kind', () => {
       { tiles: ['p3'], ranges: [{ from: 600, to: 900 }], worst: 900, figures: { lane: 2, columns: 2 } },
     ]);
     // At 900 px less the padding a lane is so wide; the first picture is twice as high, the second half.
-    const { arrangement } = document;
-    const lane = (900 - arrangement.padding.inlineStart - arrangement.padding.inlineEnd - 10) / 2;
+    const { padding } = measured(document.arrangement, 900);
+    const lane = (900 - padding.inlineStart - padding.inlineEnd - 10) / 2;
     expect(holes[0]?.figures.size).toBeCloseTo(lane * 2 - lane / 2 - 10, 0);
     const fixes = offered(document, 'hole');
     expect(fixes[0]).toBe('Over one lane');

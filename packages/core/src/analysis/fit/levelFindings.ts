@@ -1,3 +1,4 @@
+import { measured } from '../../document/measured.js';
 import { areasMeet } from '../../geometry/relations.js';
 import { overWidths } from '../../geometry/overWidths.js';
 import { inheritedArrangement, lostPin, placeIn } from '../../document/bands.js';
@@ -115,14 +116,15 @@ const comesBefore = (later: GridArea, earlier: GridArea) =>
 /** Tiles that reach out of their grid, over the widths at which they do. */
 function* overflowing({ stretch }: Checked, first: AtLevel, last: LaidOutLevel): Generator<Found> {
   const { arrangement } = first;
-  const { padding } = arrangement;
+  const [begins, ends] = [measured(arrangement, stretch.from), measured(arrangement, stretch.to)];
+  const paddingOf = (level: LaidOutLevel) => (level === last ? ends : begins).padding;
   const { reachesOut } = kindOf(arrangement);
   const ids = first.layout.tiles.map(({ id }) => id);
   const axes = [
-    (tile: LaidOutTile, { layout }: LaidOutLevel) =>
-      tile.x + tile.inlineSize - (layout.inlineSize - padding.inlineEnd),
-    (tile: LaidOutTile, { layout }: LaidOutLevel) =>
-      tile.y + tile.blockSize - (layout.blockSize - padding.blockEnd),
+    (tile: LaidOutTile, level: LaidOutLevel) =>
+      tile.x + tile.inlineSize - (level.layout.inlineSize - paddingOf(level).inlineEnd),
+    (tile: LaidOutTile, level: LaidOutLevel) =>
+      tile.y + tile.blockSize - (level.layout.blockSize - paddingOf(level).blockEnd),
   ];
   // What does not fit is scrolled to.
   const checked = scrolls(arrangement) ? axes.slice(1) : axes;

@@ -1,10 +1,10 @@
 import { inlineContribution } from '../../engine/box/intrinsic.js';
 import { layoutBox } from '../../engine/box/layoutBox.js';
-import { typeSizeOf } from '../../look/named.js';
+import { tileGrows, typeSizeOf } from '../../look/named.js';
 import { partsOf } from '../../document/card.js';
 import { flows } from '../../parts/compositions/index.js';
 import { partKindOf } from '../../parts/index.js';
-import { isFluid, tileBox } from '../../parts/tileBox.js';
+import { tileBox } from '../../parts/tileBox.js';
 import { partElements } from '../../parts/tileHtml.js';
 import '../../engine/layoutTree.js';
 import { whileSame } from '../../memo.js';
@@ -45,7 +45,7 @@ function knownOf(document: CollectionDocument, tile: Tile, measurer: TextMeasure
   const { look, pictures, namedLooks, films, icons } = document;
   const of = [measurer, look, pictures, namedLooks, films, icons];
   const pages = pagesOf(tile, of, () => new Map<number, Known>());
-  const key = isFluid(document, tile) ? page : 0;
+  const key = tileGrows(document, tile) ? page : 0;
   let at = pages.get(key);
   if (!at) {
     if (pages.size > MOST_PAGES) pages.clear();
@@ -68,7 +68,7 @@ export function needOf(document: CollectionDocument, tile: Tile, measurer: TextM
   return (found.need ??= withBadges(
     tile,
     found.box,
-    hasWords(tile) ? read(document, tile, found.box) : NOTHING,
+    hasWords(tile) ? read(document, tile, found.box, page) : NOTHING,
   ));
 }
 
@@ -84,14 +84,14 @@ function withBadges(tile: Tile, box: Box, need: Need): Need {
   return widest > 0 && inlineSize > need.inlineSize ? { inlineSize, by: 'words' } : need;
 }
 
-function read(document: CollectionDocument, tile: Tile, box: Box): Need {
+function read(document: CollectionDocument, tile: Tile, box: Box, page: number): Need {
   const least = inlineContribution(box, 'min-content', NaN);
   const asked = new Set(partsOf(tile).map((part) => partKindOf(part).least));
   const whole = asked.has('whole') ? wholeLine(document, tile, box, least) : 0;
   if (whole > least) return { inlineSize: whole, by: 'figure' };
   if (!asked.has('line') || tile.look.writingDirection === 'vertical')
     return { inlineSize: least, by: 'words' };
-  const size = pxOf(typeSizeOf(document.namedLooks, tile.look.bodySize ?? document.look.bodySize));
+  const size = pxOf(typeSizeOf(document.namedLooks, tile.look.bodySize ?? document.look.bodySize, page));
   const padding = box.style.padding;
   const beside = Number(padding[1]) + Number(padding[3]) || 0;
   const line = Math.min(

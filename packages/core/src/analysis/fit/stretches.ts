@@ -3,7 +3,8 @@ import { bandsOf, placeIn, type Band } from '../../document/bands.js';
 import { columnChanges } from '../../arrangements/columns.js';
 import { kindOf } from '../../arrangements/index.js';
 import { resolvedBand } from '../../arrangements/bands.js';
-import { fluidBends, hasFluidType } from '../../look/named.js';
+import { isMeasured, lengthBends } from '../../document/measured.js';
+import { fluidBends, looksGrow } from '../../look/named.js';
 import { layoutCollection } from '../../layout/layout.js';
 import type { LaidOutTile, Layout } from '../../arrangements/kind.js';
 import { isIntrinsic, parseTrackSize, plainTrackSize } from '../../engine/css/trackSize.js';
@@ -60,7 +61,8 @@ function knownBends(document: CollectionDocument, band: Band): number[] {
   const { arrangement } = band;
   const thresholds = kindOf(arrangement).thresholds?.(arrangement) ?? [];
   return [
-    ...(arrangement.maxInlineSize === null ? [] : [Math.floor(arrangement.maxInlineSize) + 1]),
+    ...(typeof arrangement.maxInlineSize === 'number' ? [Math.floor(arrangement.maxInlineSize) + 1] : []),
+    ...lengthBends(arrangement),
     ...columnChanges(band).map(({ width }) => Math.ceil(width)),
     ...thresholds.map(Math.ceil),
     ...fluidBends(document).map(Math.ceil),
@@ -73,6 +75,7 @@ function knownBends(document: CollectionDocument, band: Band): number[] {
  */
 function isPlain(document: CollectionDocument, band: Band, low: number): boolean {
   const { columns } = resolvedBand(document, band);
+  if (!isMeasured(band.arrangement)) return false;
   const { rows, autoRows, padding, columnGap, maxInlineSize, height } = band.arrangement;
   const sizes = columns.map(plainTrackSize);
   const px = sizes.reduce((sum, size) => sum + (size?.unit === 'px' ? size.value : 0), 0);
@@ -122,7 +125,7 @@ export function stretchesOf(
   screenBlockSize: number = SCREEN_BLOCK_SIZE,
 ): Stretch[] {
   const found: Stretch[] = [];
-  const unsure = hasFluidType(document) && followsWords(document);
+  const unsure = looksGrow(document) && followsWords(document);
   const layOut = (width: number) => flat(layoutCollection(document, width, { measurer, screenBlockSize }));
   const cut = (band: Band, low: number, high: number, first: FlatLayout, last: FlatLayout): void => {
     const length = high - low;

@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { bandAt, bandOf } from '../../document/bands.js';
 import { bandBearing } from '../bearing.js';
 import { change } from '../../edit/patch/change.js';
@@ -211,7 +212,7 @@ const lowest = (found: readonly Found[]): Found =>
   found.reduce((one, other) => (other.low < one.low ? other : one));
 
 function columnAt(document: CollectionDocument, width: number, columns: number): number {
-  const { padding, columnGap, maxInlineSize } = bandAt(document, width).arrangement;
+  const { padding, columnGap, maxInlineSize } = measuredIn(bandAt(document, width));
   const inner = Math.min(width, maxInlineSize ?? Infinity) - padding.inlineStart - padding.inlineEnd;
   return Math.max(LEAST_BAND, evenColumn(inner, columns, columnGap));
 }

@@ -198,6 +198,12 @@ describe('how large cells and tiles are', () => {
     ]);
   });
 
+  test('square cells are filled, on the stage as in the page', () => {
+    const fit = { inline: 'end', block: 'end', inlineSize: 80, blockSize: 40 } as const;
+    const [tile] = lay(placed(bento([[1, 1]], 2, { cells: 'square' }), 't1', { fit })).tiles;
+    expect([tile?.x, tile?.y, tile?.inlineSize, tile?.blockSize]).toEqual([0, 0, 300, 300]);
+  });
+
   test.each<[string, Partial<Arrangement>, number, number]>([
     ['by its content', {}, 900, 100],
     ['of px', { height: { kind: 'fixed', px: 420 } }, 900, 420],
@@ -214,6 +220,9 @@ describe('how large cells and tiles are', () => {
     [{ inline: 'center', inlineSize: 80, block: 'center', blockSize: 40 }, [110, 30, 80, 40]],
     [{ inline: 'start', inlineSize: 900 }, [0, 0, 300, 100]],
     [{ block: 'end', blockSize: 40 }, [0, 60, 300, 40]],
+    [{ inline: 'end', inlineSize: '25%' }, [225, 0, 75, 100]],
+    [{ inline: 'end', inlineSize: '10cqi' }, [240, 0, 60, 100]],
+    [{ block: 'end', blockSize: 'min(50%, 2rem)' }, [0, 68, 300, 32]],
   ])('a tile that lies %j in its cell', (fit, expected) => {
     const whole = { inline: 'stretch', block: 'stretch', inlineSize: null, blockSize: null, ...fit } as const;
     const [tile] = lay(placed(bento([[1, 1]], 2), 't1', { fit: whole })).tiles;

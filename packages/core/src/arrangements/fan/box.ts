@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { customLevel, putTile } from '../shared/boxes.js';
 import { fanOf, openAtRest } from './values.js';
 import { layoutFan, type FanCard, type FanLayout } from './layoutFan.js';
@@ -6,7 +7,7 @@ import type { FanCards } from '../../document/types.js';
 
 /** A fan: cards of one size, each a strip further along than the one before and lying over it. */
 export function fanBox(input: LevelInput): LevelBox {
-  const cards = fanOf(input.band.arrangement);
+  const cards = fanOf(measuredIn(input.band));
   const isInline = cards.axis === 'inline';
   return customLevel(input, {
     lay:
@@ -38,7 +39,7 @@ export function fanBox(input: LevelInput): LevelBox {
 
 /** Cards of their own width side by side, or as wide as the fan below one another. */
 function lay(
-  cards: FanCards,
+  cards: FanCards<number>,
   count: number,
   inner: number,
 ): { readonly laid: FanLayout['cards']; readonly block: number } {

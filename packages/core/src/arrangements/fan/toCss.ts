@@ -4,6 +4,7 @@ import { tileSelector } from '../../engine/css/rule.js';
 import { measureCss } from '../../look/css.js';
 import { RING } from '../../engine/css/ring.js';
 import { px } from '../../engine/css/units.js';
+import { lengthCss, timesCss, type WrittenLength } from '../../engine/css/writtenLength.js';
 import { fanOf, openAtRest } from './values.js';
 import { openerSelector, openEverywhere } from './openers.js';
 import type { CssInput, LevelCss, BandRule } from '../kind.js';
@@ -48,8 +49,8 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
     tiles[tile.id] = {
       'grid-column': isInline ? line : '1',
       'grid-row': isInline ? '1' : line,
-      'inline-size': isInline ? px(inlineSize) : '100%',
-      'block-size': px(blockSize),
+      'inline-size': isInline ? lengthCss(inlineSize) : '100%',
+      'block-size': lengthCss(blockSize),
       ...SLOT,
       // A caption stays under the cards that cover its own.
       isolation: 'isolate',
@@ -109,9 +110,16 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
 function roundCut(arrangement: Arrangement, radius: string): string {
   const { axis, blockSize } = fanOf(arrangement);
   const { blockStart, inlineEnd, blockEnd, inlineStart } = arrangement.padding;
+  const [top, end, bottom, start] = [blockStart, inlineEnd, blockEnd, inlineStart].map((side) =>
+    timesCss(1, side),
+  );
+  const rest =
+    typeof blockStart === 'number' && typeof blockSize === 'number'
+      ? px(blockStart + blockSize)
+      : `(${top} + ${lengthCss(blockSize)})`;
   return axis === 'inline'
-    ? `inset(${px(blockStart)} ${px(inlineEnd)} calc(100% - ${px(blockStart + blockSize)}) ${px(inlineStart)} round 0 ${radius} ${radius} 0)`
-    : `inset(${px(blockStart)} ${px(inlineEnd)} ${px(blockEnd)} ${px(inlineStart)} round 0 0 ${radius} ${radius})`;
+    ? `inset(${top} ${end} calc(100% - ${rest}) ${start} round 0 ${radius} ${radius} 0)`
+    : `inset(${top} ${end} ${bottom} ${start} round 0 0 ${radius} ${radius})`;
 }
 
 const OPENER: Declarations = {
@@ -128,8 +136,14 @@ const OPENER: Declarations = {
 };
 
 /** A strip gives way where there is too little room; a card does not. */
-function tracks(count: number, open: number, card: number, strip: number, gives: boolean): string {
-  const thin = gives ? `minmax(0, ${px(strip)})` : px(strip);
+function tracks(
+  count: number,
+  open: number,
+  card: WrittenLength,
+  strip: WrittenLength,
+  gives: boolean,
+): string {
+  const thin = gives ? `minmax(0, ${lengthCss(strip)})` : lengthCss(strip);
   const run = (length: number) => (length === 0 ? [] : [length === 1 ? thin : `repeat(${length}, ${thin})`]);
-  return [...run(open), px(card), ...run(count - open - 1)].join(' ');
+  return [...run(open), lengthCss(card), ...run(count - open - 1)].join(' ');
 }

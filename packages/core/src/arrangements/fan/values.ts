@@ -1,9 +1,10 @@
-import { fields, number, oneOf } from '../../document/checks.js';
+import { fields, oneOf } from '../../document/checks.js';
+import { length } from '../../document/lengthCheck.js';
 import { LIMITS } from '../../document/limits.js';
-import type { Arrangement, FanCards } from '../../document/types.js';
+import type { Arrangement, FanCards, WrittenLength } from '../../document/types.js';
 import type { ValuesOfKind } from '../kind.js';
 
-export const ANY_FAN: FanCards = {
+export const ANY_FAN: FanCards<number> = {
   axis: 'inline',
   inlineSize: 420,
   blockSize: 480,
@@ -11,10 +12,12 @@ export const ANY_FAN: FanCards = {
   open: 'last',
 };
 
-export const fanOf = ({ fan }: Pick<Arrangement, 'fan'>): FanCards => fan ?? ANY_FAN;
+export const fanOf = <L extends WrittenLength>({ fan }: Pick<Arrangement<L>, 'fan'>): FanCards<L | number> =>
+  fan ?? ANY_FAN;
 
 /** Which of the cards lies open until another is opened. */
-export const openAtRest = ({ open }: FanCards, count: number) => (open === 'first' ? 0 : count - 1);
+export const openAtRest = ({ open }: Pick<FanCards, 'open'>, count: number) =>
+  open === 'first' ? 0 : count - 1;
 
 export const fanValues: ValuesOfKind<'fan'> = {
   field: 'fan',
@@ -22,9 +25,9 @@ export const fanValues: ValuesOfKind<'fan'> = {
   check: fields(
     {
       axis: oneOf(['inline', 'block'], 'The axis'),
-      inlineSize: number(1, LIMITS.track, 'The card width'),
-      blockSize: number(1, LIMITS.track, 'The card height'),
-      strip: number(0, LIMITS.track, 'A strip'),
+      inlineSize: length(1, LIMITS.track, 'The card width'),
+      blockSize: length(1, LIMITS.track, 'The card height'),
+      strip: length(0, LIMITS.track, 'A strip'),
       open: oneOf(['first', 'last'], 'The open card'),
     },
     'A fan',

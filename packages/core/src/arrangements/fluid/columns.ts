@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { placeInColumns, type PlacementItem } from '../../engine/grid/placeInColumns.js';
 import { columnsThatFit, evenShares } from '../shared/columnCount.js';
 import { fluidOf } from './values.js';
@@ -9,7 +10,7 @@ import type { Arrangement, CollectionDocument, Tile, TrackSize, WholePlace } fro
  * @param inner px inside the padding
  */
 export function fluidColumns(document: CollectionDocument, band: Band, inner: number): TrackSize[] {
-  const { arrangement } = band;
+  const arrangement = measuredIn(band);
   const { columnGap, flow } = arrangement;
   const fluid = fluidOf(arrangement);
   const fit = columnsThatFit(fluid, inner, columnGap);

@@ -11,10 +11,9 @@ export function fluidCuts(document: CollectionDocument, band: Band): number[] {
     (most, id) => Math.max(most, placeIn(document, document.tiles[id] as Tile, band.index).columnSpan),
     1,
   );
-  const fluid = fluidOf(arrangement);
-  const from = fluid.spansFrom ?? 0;
+  const from = fluidOf(arrangement).spansFrom ?? 0;
   const widths = Array.from({ length: widest - 1 }, (_, k) =>
-    Math.max(from, widthOf(fluid, arrangement, k + 2)),
+    Math.max(from, widthOf(fluidOf, arrangement, k + 2)),
   );
   return [...new Set([from, ...widths])].filter(
     (width) => width > band.from && width < Math.min(band.below, LIMITS.widest * 40),

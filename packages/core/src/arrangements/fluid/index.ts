@@ -5,6 +5,7 @@ import { fluidRemedies } from './remedies.js';
 import { fluidToCss } from './toCss.js';
 import { fluidOf, fluidValues } from './values.js';
 import { fluidWishes } from './wishes.js';
+import { isMeasured } from '../../document/measured.js';
 import type { ArrangementKind } from '../kind.js';
 
 /** As many even columns as fit, through which tiles flow. */
@@ -18,7 +19,8 @@ export const fluid: ArrangementKind = {
   box: fluidBox,
   css: fluidToCss,
   // A group knows its columns when it is laid out.
-  changesWithWidth: ({ cells }, level) => level !== null || cells === 'square',
+  changesWithWidth: (arrangement, level) =>
+    level !== null || arrangement.cells === 'square' || !isMeasured(arrangement),
   cuts: fluidCuts,
   thresholds: (arrangement) => {
     const { spansFrom } = fluidOf(arrangement);

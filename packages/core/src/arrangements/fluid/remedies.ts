@@ -7,7 +7,8 @@ export function* fluidRemedies(arrangement: Arrangement, { kind, figures }: Ailm
   const { min } = fluidOf(arrangement);
   if (kind === 'squashed') {
     const need = Math.ceil(Number(figures.need));
-    if (need > min) yield { does: `Columns of at least ${need} px`, change: { values: { min: need } } };
+    if (typeof min === 'string' || need > min)
+      yield { does: `Columns of at least ${need} px`, change: { values: { min: need } } };
   }
   if (kind !== 'stray' && kind !== 'hole' && kind !== 'squashed' && kind !== 'over-cropped') return;
   for (let max = 6; max >= 1; max--)

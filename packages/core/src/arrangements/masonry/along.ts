@@ -1,14 +1,16 @@
-import { placeIn } from '../../document/bands.js';
+import { measuredIn } from '../../document/measured.js';
+import { placeIn, shownTiles, type Band } from '../../document/bands.js';
 import { laneCountOf, masonryOf, toleranceOf } from './values.js';
 import { placeLanes, type LaneItem } from '../../engine/lanes/placeLanes.js';
 import { customLevel, putTile } from '../shared/boxes.js';
-import { frameCss, SLOT, stackCss } from '../shared/css.js';
+import { columnGapOf, frameCss, linearCss, SLOT, stackCss } from '../shared/css.js';
 import { shapeOf } from '../shared/shape.js';
 import { tileSelector, type Declarations } from '../../engine/css/rule.js';
 import { px } from '../../engine/css/units.js';
+import { lengthCss } from '../../engine/css/writtenLength.js';
 import { LANES } from './toCss.js';
-import type { CssInput, LevelBox, LevelCss, LevelInput, BandRule } from '../kind.js';
-import type { Tile } from '../../document/types.js';
+import type { CssInput, LaidOutTile, Layout, LevelBox, LevelCss, LevelInput, BandRule } from '../kind.js';
+import type { CollectionDocument, Tile, TileId } from '../../document/types.js';
 
 interface Item extends LaneItem {
   /** px. */
@@ -22,8 +24,8 @@ interface Item extends LaneItem {
  */
 export function alongBox(input: LevelInput): LevelBox {
   const { document, band } = input;
-  const { columnGap, rowGap } = band.arrangement;
-  const masonry = masonryOf(band.arrangement);
+  const { columnGap, rowGap } = measuredIn(band);
+  const masonry = masonryOf(measuredIn(band));
   const count = laneCountOf(masonry);
   const lane = masonry.laneSize;
   return customLevel(input, {
@@ -69,8 +71,16 @@ export function alongToCss({ document, band, layout, selector }: CssInput): Leve
   const { arrangement } = band;
   const masonry = masonryOf(arrangement);
   const count = laneCountOf(masonry);
-  const rows = `repeat(${count}, ${px(masonry.laneSize)})`;
+  const rows = `repeat(${count}, ${lengthCss(masonry.laneSize)})`;
   const at = new Map(layout().tiles.map((tile) => [tile.id, tile]));
+  const starts = startsAlong(document, band, layout());
+  const columnGap = columnGapOf(arrangement);
+  const css = ({ lanes, rowGaps, columnGaps }: Along) =>
+    linearCss(0, 0, [
+      [lanes, masonry.laneSize],
+      [rowGaps, arrangement.rowGap],
+      [columnGaps, columnGap],
+    ]);
   const tiles: Record<string, Declarations> = {};
   const spans: BandRule[] = [];
   for (const id of document.order) {
@@ -82,9 +92,9 @@ export function alongToCss({ document, band, layout, selector }: CssInput): Leve
         'grid-column': '1',
         'grid-row': `${laid.row} / span ${laid.rowSpan}`,
         'justify-self': 'start',
-        'margin-inline-start': px(laid.x - arrangement.padding.inlineStart),
-        'inline-size': px(laid.inlineSize),
-        'block-size': px(laid.blockSize),
+        'margin-inline-start': css(starts.get(id) ?? NOTHING),
+        'inline-size': css({ ...sizeOf(laid), columnGaps: 0 }),
+        'block-size': css({ lanes: laid.rowSpan, rowGaps: laid.rowSpan - 1, columnGaps: 0 }),
         ...SLOT,
       }),
       ...stackCss(document, tile, place),
@@ -130,4 +140,51 @@ export function alongToCss({ document, band, layout, selector }: CssInput): Leve
       ...spans,
     ],
   };
+}
+
+/** A length along lanes: so many of their heights, and of the gaps between and along them. */
+interface Along {
+  readonly lanes: number;
+  readonly rowGaps: number;
+  readonly columnGaps: number;
+}
+
+const NOTHING: Along = { lanes: 0, rowGaps: 0, columnGaps: 0 };
+
+/** How wide a tile is: its aspect times how high it is. */
+function sizeOf({ inlineSize, blockSize, rowSpan }: LaidOutTile): Omit<Along, 'columnGaps'> {
+  const aspect = inlineSize / blockSize;
+  return { lanes: aspect * rowSpan, rowGaps: aspect * (rowSpan - 1) };
+}
+
+/** What lies before each tile of lanes that run along, told by what is laid out. */
+function startsAlong(document: CollectionDocument, band: Band, layout: Layout): ReadonlyMap<TileId, Along> {
+  const arrangement = measuredIn(band);
+  const { columnGap, rowGap } = arrangement;
+  const { laneSize } = masonryOf(arrangement);
+  const ends: Along[] = layout.rows.map(() => NOTHING);
+  const far = ({ lanes, rowGaps, columnGaps }: Along) =>
+    lanes * laneSize + rowGaps * rowGap + columnGaps * columnGap;
+  const at = new Map(layout.tiles.map((tile) => [tile.id, tile]));
+  const found = new Map<TileId, Along>();
+  for (const { tile } of shownTiles(document, band)) {
+    const laid = at.get(tile.id);
+    if (!laid) continue;
+    const [first, after] = [laid.row - 1, laid.row - 1 + laid.rowSpan];
+    const start = ends
+      .slice(first, after)
+      .reduce((most, end) => (far(end) > far(most) ? end : most), NOTHING);
+    found.set(tile.id, start);
+    const { lanes, rowGaps } = sizeOf(laid);
+    ends.fill(
+      {
+        lanes: start.lanes + lanes,
+        rowGaps: start.rowGaps + rowGaps,
+        columnGaps: start.columnGaps + 1,
+      },
+      first,
+      after,
+    );
+  }
+  return found;
 }

@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { layoutBox } from '../../engine/box/layoutBox.js';
 import { countColumns } from '../shared/columnCount.js';
 import { masonryOf, toleranceOf } from './values.js';
@@ -11,8 +12,8 @@ import type { LevelBox, LevelInput } from '../kind.js';
 /** Masonry: lanes of one width; pictures keep their aspect, other tiles are as high as their content. */
 export function masonryBox(input: LevelInput): LevelBox {
   const { document, band, content } = input;
-  const { columnGap, rowGap } = band.arrangement;
-  const lanes = masonryOf(band.arrangement);
+  const { columnGap, rowGap } = measuredIn(band);
+  const lanes = masonryOf(measuredIn(band));
   return customLevel(input, {
     boxOf: (tile) => (aspectOf(document, tile) === null ? content(tile) : null),
     lay: (tiles) => {

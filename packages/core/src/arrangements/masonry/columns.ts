@@ -1,10 +1,18 @@
+import { measuredIn } from '../../document/measured.js';
 import { bounded, countColumns, evenShares } from '../shared/columnCount.js';
 import { isAlong, laneCountOf, masonryOf } from './values.js';
 import type { Band } from '../../document/bands.js';
-import type { Arrangement, CollectionDocument, ColumnCount, TrackSize } from '../../document/types.js';
+import type {
+  Arrangement,
+  CollectionDocument,
+  ColumnCount,
+  TrackSize,
+  WrittenLength,
+} from '../../document/types.js';
 
 /** Lanes, of one width or of one height. */
-export function masonryColumns(_: CollectionDocument, { arrangement }: Band, inner: number): TrackSize[] {
+export function masonryColumns(_: CollectionDocument, band: Band, inner: number): TrackSize[] {
+  const arrangement = measuredIn(band);
   const lanes = masonryOf(arrangement);
   return evenShares(
     isAlong(arrangement) ? laneCountOf(lanes) : countColumns(lanes, inner, arrangement.columnGap),
@@ -12,7 +20,7 @@ export function masonryColumns(_: CollectionDocument, { arrangement }: Band, inn
 }
 
 /** How many lanes there are. */
-export function masonryCount(arrangement: Arrangement): ColumnCount {
+export function masonryCount<L extends WrittenLength>(arrangement: Arrangement<L>): ColumnCount<L | number> {
   const lanes = masonryOf(arrangement);
   return isAlong(arrangement) ? { ...lanes, count: laneCountOf(lanes) } : bounded(lanes);
 }

@@ -1,3 +1,4 @@
+import { measured } from '../../document/measured.js';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { ANY_MASONRY } from './values.js';
@@ -6,7 +7,7 @@ import { holeFrom, laneEnds, laneHoles } from './ends.js';
 import { layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { samplePictures } from '../../testing/sample.js';
-import type { Arrangement, CollectionDocument } from '../../document/types.js';
+import type { MeasuredArrangement, CollectionDocument } from '../../document/types.js';
 import type { LaidOutTile, Layout } from '../kind.js';
 
 const tile = (values: Partial<LaidOutTile>): LaidOutTile => ({
@@ -32,7 +33,11 @@ const layout = (
   tiles,
 });
 const padding = { blockStart: 20, inlineEnd: 0, blockEnd: 0, inlineStart: 30 };
-const masonry: Arrangement = { ...emptyDocument('x').arrangement, kind: 'masonry', padding };
+const masonry: MeasuredArrangement = {
+  ...measured(emptyDocument('x').arrangement, 1280),
+  kind: 'masonry',
+  padding,
+};
 
 describe('where lanes end', () => {
   test('a tile over two lanes ends both; an empty lane ends where it begins', () => {
@@ -44,7 +49,7 @@ describe('where lanes end', () => {
   });
 
   test('along rows they end at the right of their last tile', () => {
-    const along: Arrangement = {
+    const along: MeasuredArrangement = {
       ...masonry,
       masonry: { count: 2, min: 1, max: null, order: 'in-turn', tolerance: 0, direction: 'inline' },
     };
@@ -114,8 +119,8 @@ describe('what stays open in lanes', () => {
             ),
           };
           const laid = layoutCollection(document, 900, { measurer: LETTERS });
-          const ends = laneEnds(laid, document.arrangement);
-          const holes = laneHoles(laid, document.arrangement);
+          const ends = laneEnds(laid, measured(document.arrangement, 900));
+          const holes = laneHoles(laid, measured(document.arrangement, 900));
           ends.forEach((end, lane) => {
             const inLane = laid.tiles.filter((each) => {
               const [first, span] = along ? [each.row - 1, each.rowSpan] : [each.column - 1, each.columnSpan];

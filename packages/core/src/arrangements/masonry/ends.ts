@@ -1,6 +1,6 @@
 import { isAlong } from './values.js';
 import type { LaidOutTile, Layout } from '../kind.js';
-import type { Arrangement, TileId } from '../../document/types.js';
+import type { MeasuredArrangement, TileId } from '../../document/types.js';
 
 type Laid = Pick<Layout, 'columns' | 'rows' | 'tiles'>;
 
@@ -12,7 +12,7 @@ interface AlongLanes {
   readonly to: number;
 }
 
-function alongLanes(tile: LaidOutTile, { padding }: Arrangement, along: boolean): AlongLanes {
+function alongLanes(tile: LaidOutTile, { padding }: MeasuredArrangement, along: boolean): AlongLanes {
   const from = along ? tile.x - padding.inlineStart : tile.y - padding.blockStart;
   return along
     ? { first: tile.row - 1, span: tile.rowSpan, from, to: from + tile.inlineSize }
@@ -20,7 +20,7 @@ function alongLanes(tile: LaidOutTile, { padding }: Arrangement, along: boolean)
 }
 
 /** Where each lane of a masonry ends, px from where its first tile begins. */
-export function laneEnds({ columns, rows, tiles }: Laid, arrangement: Arrangement): number[] {
+export function laneEnds({ columns, rows, tiles }: Laid, arrangement: MeasuredArrangement): number[] {
   const along = isAlong(arrangement);
   const ends = (along ? rows : columns).map(() => 0);
   for (const tile of tiles) {
@@ -46,7 +46,7 @@ export interface LaneHole {
  * What stays open in the lanes of a masonry before tiles that lie over several: they begin where the
  * longest of their lanes ends. Nothing is left out, however small.
  */
-export function laneHoles({ columns, rows, tiles }: Laid, arrangement: Arrangement): LaneHole[] {
+export function laneHoles({ columns, rows, tiles }: Laid, arrangement: MeasuredArrangement): LaneHole[] {
   const along = isAlong(arrangement);
   const gap = along ? arrangement.columnGap : arrangement.rowGap;
   /** Where the next tile of a lane would begin. */
@@ -65,6 +65,6 @@ export function laneHoles({ columns, rows, tiles }: Laid, arrangement: Arrangeme
 }
 
 /** How long a stretch of a lane has to stay open before it is seen as a hole, px: a quarter of what a lane is across. */
-export function holeFrom({ columns, rows }: Laid, arrangement: Arrangement): number {
+export function holeFrom({ columns, rows }: Laid, arrangement: MeasuredArrangement): number {
   return ((isAlong(arrangement) ? rows[0] : columns[0])?.size ?? 0) / 4;
 }

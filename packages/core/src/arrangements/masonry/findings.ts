@@ -1,3 +1,4 @@
+import { measured } from '../../document/measured.js';
 import { overWidths } from '../../geometry/overWidths.js';
 import { holeFrom, laneHoles, type LaneHole } from './ends.js';
 import type { Layout, KindFinding, LevelStretch } from '../kind.js';
@@ -6,9 +7,12 @@ import type { TileId } from '../../document/types.js';
 /** Lanes of a masonry that stay open before a tile over several, over the widths at which they are seen to. */
 export function* masonryFindings(level: LevelStretch): Generator<KindFinding> {
   const { arrangement, first, last, from, to } = level;
+  const [narrow, wide] = [measured(arrangement, from), measured(arrangement, to)];
   const holesIn = (layout: Layout) =>
-    new Map(laneHoles(layout, arrangement).map((hole) => [`${hole.lane} ${hole.tile}`, hole]));
-  const over = (layout: Layout, size: number) => size - holeFrom(layout, arrangement);
+    new Map(
+      laneHoles(layout, layout === last ? wide : narrow).map((hole) => [`${hole.lane} ${hole.tile}`, hole]),
+    );
+  const over = (layout: Layout, size: number) => size - holeFrom(layout, narrow);
   const ends = holesIn(last);
   const begins = holesIn(first);
   const worst = new Map<TileId, KindFinding>();

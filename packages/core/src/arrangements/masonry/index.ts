@@ -1,3 +1,4 @@
+import { isMeasured } from '../../document/measured.js';
 import { alongBox, alongToCss } from './along.js';
 import { masonryBox } from './box.js';
 import { masonryColumns, masonryCount } from './columns.js';
@@ -16,7 +17,7 @@ export const masonry: ArrangementKind = {
   columnCount: masonryCount,
   box: (input) => (isAlong(input.band.arrangement) ? alongBox(input) : masonryBox(input)),
   css: (input) => (isAlong(input.band.arrangement) ? alongToCss(input) : masonryToCss(input)),
-  changesWithWidth: (arrangement) => !isAlong(arrangement),
+  changesWithWidth: (arrangement) => !isAlong(arrangement) || !isMeasured(arrangement),
   isSquare: () => false,
   scrolls: isAlong,
   followsWords: (arrangement) => !isAlong(arrangement),

@@ -1,6 +1,6 @@
 import { placeIn, shownTiles } from '../../document/bands.js';
 import { fittingTracks } from '../shared/fittingTracks.js';
-import { frameCss, linearCss, SLOT_WIDTH, stackCss } from '../shared/css.js';
+import { columnGapOf, frameCss, linearCss, SLOT_WIDTH, stackCss } from '../shared/css.js';
 import { aspectOf } from '../shared/shape.js';
 import { tileSelector } from '../../engine/css/rule.js';
 import { px } from '../../engine/css/units.js';
@@ -21,6 +21,7 @@ export const LANES = '(display: grid-lanes)';
 export function masonryToCss({ document, band, layout, selector }: CssInput): LevelCss {
   const { arrangement } = band;
   const lanes = masonryOf(arrangement);
+  const columnGap = columnGapOf(arrangement);
   const laid = layout();
   const count = laid.columns.length;
   const offsets = laneOffsets(document, band, laid);
@@ -35,7 +36,10 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
       ...(at && {
         'grid-column': `${at.lane + 1} / span ${at.span}`,
         'grid-row': '1',
-        'margin-block-start': linearCss(at.share, at.length),
+        'margin-block-start': linearCss(at.share, at.length, [
+          [at.rowGaps, arrangement.rowGap],
+          [at.columnGaps, columnGap],
+        ]),
       }),
       ...SLOT_WIDTH,
       // A group is as high as it says itself.

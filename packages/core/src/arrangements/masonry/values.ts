@@ -1,10 +1,11 @@
 import { fields, number, oneOf } from '../../document/checks.js';
+import { length } from '../../document/lengthCheck.js';
 import { LIMITS } from '../../document/limits.js';
 import { countChecks } from '../shared/countChecks.js';
-import type { Arrangement, MasonryLanes } from '../../document/types.js';
+import type { Arrangement, MasonryLanes, WrittenLength } from '../../document/types.js';
 import type { ValuesOfKind } from '../kind.js';
 
-export const ANY_MASONRY: MasonryLanes = {
+export const ANY_MASONRY: MasonryLanes<number> = {
   direction: 'block',
   laneSize: 200,
   count: null,
@@ -14,7 +15,9 @@ export const ANY_MASONRY: MasonryLanes = {
   tolerance: 16,
 };
 
-export const masonryOf = ({ masonry }: Pick<Arrangement, 'masonry'>): MasonryLanes => ({
+export const masonryOf = <L extends WrittenLength>({
+  masonry,
+}: Pick<Arrangement<L>, 'masonry'>): MasonryLanes<L | number> => ({
   ...ANY_MASONRY,
   ...masonry,
 });
@@ -27,7 +30,7 @@ export const isAlong = ({ kind, masonry }: Pick<Arrangement, 'kind' | 'masonry'>
 export const laneCountOf = ({ count }: Pick<MasonryLanes, 'count'>) => count ?? 2;
 
 /** How far behind the shortest a lane may be, px, for CSS Grid 3’s `flow-tolerance`. */
-export const toleranceOf = ({ order, tolerance }: MasonryLanes) =>
+export const toleranceOf = ({ order, tolerance }: Pick<MasonryLanes, 'order' | 'tolerance'>) =>
   order === 'in-turn' ? Infinity : tolerance;
 
 export const masonryValues: ValuesOfKind<'masonry'> = {
@@ -36,7 +39,7 @@ export const masonryValues: ValuesOfKind<'masonry'> = {
   check: fields(
     {
       direction: oneOf(['block', 'inline'], 'The direction of lanes'),
-      laneSize: number(1, LIMITS.track, 'The lane height'),
+      laneSize: length(1, LIMITS.track, 'The lane height'),
       ...countChecks('lanes'),
       order: oneOf(['in-turn', 'balanced'], 'The order of lanes'),
       tolerance: number(0, LIMITS.track, 'A tolerance'),

@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { coverage } from '../../geometry/coverage.js';
 import { tracksOfOneSize, customLevel, putTile } from '../shared/boxes.js';
 import { moduleCount } from './columns.js';
@@ -8,12 +9,12 @@ import type { MosaicLayout, MosaicSlot } from './types.js';
 /** A mosaic: tiles on square modules, as many across as there are or as fit. */
 export function mosaicBox(input: LevelInput): LevelBox {
   const { document, band } = input;
-  const { columnGap, rowGap } = band.arrangement;
+  const { columnGap, rowGap } = measuredIn(band);
   return customLevel(input, {
     lay: (tiles) => {
       const made = new Map<number, MosaicLayout>();
       return ({ inlineSize: inner, frame }) => {
-        const count = moduleCount(band.arrangement, inner);
+        const count = moduleCount(measuredIn(band), inner);
         let laid = made.get(count);
         if (!laid) made.set(count, (laid = mosaicSlots(document, band, count)));
         const { slots, rows } = laid;

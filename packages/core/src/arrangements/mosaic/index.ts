@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { bounded, evenShares } from '../shared/columnCount.js';
 import { mosaicBox } from './box.js';
 import { moduleCount } from './columns.js';
@@ -12,7 +13,7 @@ export const mosaic: ArrangementKind = {
   name: 'mosaic',
   values: mosaicValues,
   cells: null,
-  columns: (_, { arrangement }, inner) => evenShares(moduleCount(arrangement, inner)),
+  columns: (_, band, inner) => evenShares(moduleCount(measuredIn(band), inner)),
   columnCount: (arrangement) => bounded(mosaicOf(arrangement)),
   box: mosaicBox,
   css: mosaicToCss,

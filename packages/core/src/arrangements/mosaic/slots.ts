@@ -1,3 +1,4 @@
+import { measured } from '../../document/measured.js';
 import { shownTiles, type Band } from '../../document/bands.js';
 import { mosaicOf } from './values.js';
 import { shapeOf } from '../shared/shape.js';
@@ -8,6 +9,8 @@ import type { CollectionDocument } from '../../document/types.js';
 
 /** What is meant where spans are chosen: slots do not change while modules grow with the page. */
 const MODULE = 96;
+/** The page at which a gap that follows it is meant, px. */
+const PAGE = 1280;
 
 const EMPTY: MosaicLayout = { slots: [], rows: 0, visible: [] };
 /** The same pictures in the same modules are laid out once, however the document came to them. */
@@ -25,6 +28,13 @@ export function mosaicSlots(document: CollectionDocument, band: Band, columns: n
       : { aspect, locked: { ...slot, column: slot.column - 1, row: slot.row - 1 } };
   });
   if (items.length === 0) return EMPTY;
-  const options = { columns, gap: arrangement.columnGap, moduleSize: MODULE, shareOfLarge, seed, mostCrop };
+  const options = {
+    columns,
+    gap: measured(arrangement, PAGE).columnGap,
+    moduleSize: MODULE,
+    shareOfLarge,
+    seed,
+    mostCrop,
+  };
   return laidOut(JSON.stringify([items, options]), () => layoutMosaic(items, options));
 }

@@ -1,10 +1,10 @@
 import { fields, number } from '../../document/checks.js';
 import { LIMITS } from '../../document/limits.js';
 import { countChecks } from '../shared/countChecks.js';
-import type { Arrangement, MosaicModules } from '../../document/types.js';
+import type { Arrangement, MosaicModules, WrittenLength } from '../../document/types.js';
 import type { ValuesOfKind } from '../kind.js';
 
-export const ANY_MOSAIC: MosaicModules = {
+export const ANY_MOSAIC: MosaicModules<number> = {
   count: null,
   min: 96,
   max: 12,
@@ -13,7 +13,9 @@ export const ANY_MOSAIC: MosaicModules = {
   seed: 1,
 };
 
-export const mosaicOf = ({ mosaic }: Pick<Arrangement, 'mosaic'>): MosaicModules => mosaic ?? ANY_MOSAIC;
+export const mosaicOf = <L extends WrittenLength>({
+  mosaic,
+}: Pick<Arrangement<L>, 'mosaic'>): MosaicModules<L | number> => mosaic ?? ANY_MOSAIC;
 
 export const mosaicValues: ValuesOfKind<'mosaic'> = {
   field: 'mosaic',

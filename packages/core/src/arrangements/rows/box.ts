@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { shownTiles, type Band } from '../../document/bands.js';
 import { rowHeightsOf } from './values.js';
 import { customLevel, putTile, type CustomTile } from '../shared/boxes.js';
@@ -23,8 +24,8 @@ const in64ths = (px: number) => Math.floor(px * 64) / 64;
 /** A row gallery: rows of one height, each as wide as the gallery. */
 export function rowsBox(input: LevelInput): LevelBox {
   const { document, band } = input;
-  const { columnGap, rowGap } = band.arrangement;
-  const rowHeights = rowHeightsOf(band.arrangement);
+  const { columnGap, rowGap } = measuredIn(band);
+  const rowHeights = rowHeightsOf(measuredIn(band));
   return customLevel(input, {
     lay: (tiles) => {
       const items = rowItems(document, band);

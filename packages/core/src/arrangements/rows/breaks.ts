@@ -29,7 +29,7 @@ const stepOf = (inner: number) => Math.max(BREAK_STEP, Math.floor(inner / BREAK_
  */
 export function breakRows(
   items: readonly RowItem[],
-  rowHeights: RowHeights,
+  rowHeights: RowHeights<number>,
   inner: number,
   columnGap: number,
   known = new Map<number, Breaks>(),
@@ -47,7 +47,7 @@ export function breakRows(
 
 function breaksAt(
   items: readonly RowItem[],
-  { target, min: least, max: most, lastRow }: RowHeights,
+  { target, min: least, max: most, lastRow }: RowHeights<number>,
   inlineSize: number,
   columnGap: number,
 ): Breaks {

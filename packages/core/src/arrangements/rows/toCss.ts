@@ -1,6 +1,9 @@
 import { shownTiles } from '../../document/bands.js';
 import { frameCss, SLOT, stackCss } from '../shared/css.js';
+import { measuredIn } from '../../document/measured.js';
 import { px } from '../../engine/css/units.js';
+import { multipleCss, timesCss, type WrittenLength } from '../../engine/css/writtenLength.js';
+import { rowHeightsOf } from './values.js';
 import { rowItems } from './box.js';
 import { ROOM } from './breaks.js';
 import type { CssInput, LevelCss } from '../kind.js';
@@ -13,6 +16,7 @@ import type { Declarations } from '../../engine/css/rule.js';
  */
 export function rowsToCss({ document, band, layout }: CssInput): LevelCss {
   const { arrangement } = band;
+  const { target } = rowHeightsOf(arrangement);
   const laid = layout();
   const items = rowItems(document, band);
   const shown = shownTiles(document, band);
@@ -30,11 +34,15 @@ export function rowsToCss({ document, band, layout }: CssInput): LevelCss {
     const { aspect } = items[k] as RowItem;
     const { row = 0, blockSize = 0 } = at.get(tile.id) ?? {};
     const { sum, count, width } = rows.get(row) ?? { sum: aspect, count: 1, width: 0 };
-    const gaps = (count - 1) * arrangement.columnGap;
+    const gaps = (count - 1) * measuredIn(band).columnGap;
     tiles[tile.id] = {
       flex: '0 0 auto',
       'inline-size':
-        width + gaps < inner - 1 ? px(blockSize * aspect) : shareCss((aspect / sum) * (1 - ROOM), gaps),
+        width + gaps < inner - 1
+          ? typeof target === 'number'
+            ? px(blockSize * aspect)
+            : multipleCss(Number(aspect.toFixed(5)), target)
+          : shareCss((aspect / sum) * (1 - ROOM), count - 1, arrangement.columnGap),
       'block-size': 'auto',
       ...SLOT,
       'aspect-ratio': String(Number(aspect.toFixed(6))),
@@ -54,7 +62,7 @@ export function rowsToCss({ document, band, layout }: CssInput): LevelCss {
 }
 
 /** A share of what the gaps of a row leave. */
-const shareCss = (share: number, gaps: number) =>
-  gaps === 0
+const shareCss = (share: number, count: number, gap: WrittenLength) =>
+  count === 0 || gap === 0
     ? `${Number((share * 100).toFixed(5))}%`
-    : `calc((100% - ${px(gaps)}) * ${Number(share.toFixed(7))})`;
+    : `calc((100% - ${timesCss(count, gap)}) * ${Number(share.toFixed(7))})`;

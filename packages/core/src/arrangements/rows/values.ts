@@ -1,19 +1,21 @@
-import { fields, number, oneOf } from '../../document/checks.js';
+import { fields, oneOf } from '../../document/checks.js';
+import { length } from '../../document/lengthCheck.js';
 import { LIMITS } from '../../document/limits.js';
-import type { Arrangement, RowHeights } from '../../document/types.js';
+import type { Arrangement, RowHeights, WrittenLength } from '../../document/types.js';
 import type { ValuesOfKind } from '../kind.js';
 
-export const ANY_ROW_HEIGHTS: RowHeights = {
+export const ANY_ROW_HEIGHTS: RowHeights<number> = {
   target: 240,
   min: 160,
   max: 400,
   lastRow: 'keep-height',
 };
 
-export const rowHeightsOf = ({ rowHeights }: Pick<Arrangement, 'rowHeights'>): RowHeights =>
-  rowHeights ?? ANY_ROW_HEIGHTS;
+export const rowHeightsOf = <L extends WrittenLength>({
+  rowHeights,
+}: Pick<Arrangement<L>, 'rowHeights'>): RowHeights<L | number> => rowHeights ?? ANY_ROW_HEIGHTS;
 
-const rowHeight = number(1, LIMITS.track, 'A row height');
+const rowHeight = length(1, LIMITS.track, 'A row height');
 
 export const rowValues: ValuesOfKind<'rowHeights'> = {
   field: 'rowHeights',

@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { layoutBox } from '../../engine/box/layoutBox.js';
 import '../../engine/layoutTree.js';
+import { measured } from '../../document/measured.js';
 import { bandOf } from '../../document/bands.js';
 import { sample } from '../../testing/sample.js';
 import { tracksOfOneSize, frameStyle, customLevel, plainBox, putTile, resolvedFrame } from './boxes.js';
-import type { CollectionDocument, TileId } from '../../document/types.js';
+import type { CollectionDocument, GridHeight, TileId } from '../../document/types.js';
 import type { LevelInput } from '../kind.js';
 
 const input = (document: CollectionDocument): LevelInput => ({
@@ -88,8 +89,8 @@ describe('what levels are made of', () => {
   });
 
   test('a frame says its height as it is written', () => {
-    const of = (height: NonNullable<CollectionDocument['arrangement']['height']>) => {
-      const { minBlockSize, blockSize } = frameStyle({ ...three.arrangement, height }, 600);
+    const of = (height: GridHeight<number>) => {
+      const { minBlockSize, blockSize } = frameStyle({ ...measured(three.arrangement, 600), height }, 600);
       return [minBlockSize, blockSize];
     };
     expect(of({ kind: 'content' })).toEqual([0, 'auto']);

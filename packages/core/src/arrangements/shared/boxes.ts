@@ -1,11 +1,12 @@
 import { INITIAL_STYLE, type BoxStyle, type Sides } from '../../engine/box/style.js';
 import { frameOf } from '../../engine/box/sizes.js';
 import { layoutBox } from '../../engine/box/layoutBox.js';
+import { measuredIn } from '../../document/measured.js';
 import { coverage, type Coverage } from '../../geometry/coverage.js';
 import { documentIn } from '../../document/bandLooks.js';
 import { shownTiles } from '../../document/bands.js';
 import type { Box, Fragment, Inside, CustomCells, CustomInside } from '../../engine/box/box.js';
-import type { Arrangement, Tile, TileId, WholePlace } from '../../document/types.js';
+import type { MeasuredArrangement, Tile, TileId, WholePlace } from '../../document/types.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { LevelBox, LevelInput } from '../kind.js';
 import type { Track } from '../../geometry/track.js';
@@ -22,7 +23,7 @@ export const plainBox = (id: string): Box => ({
 
 /** A level's own box: its padding, gaps, width and height. */
 export function frameStyle(
-  { columnGap, rowGap, padding, height, maxInlineSize }: Arrangement,
+  { columnGap, rowGap, padding, height, maxInlineSize }: MeasuredArrangement,
   screenBlockSize: number,
 ): BoxStyle {
   return {
@@ -118,7 +119,7 @@ export function customLevel(
   const order = document.order.flatMap((id) => at.get(id) ?? []);
   const fill = lay(tiles);
   return {
-    box: customBox(frameStyle(band.arrangement, screenBlockSize), (inside) => {
+    box: customBox(frameStyle(measuredIn(band), screenBlockSize), (inside) => {
       const { blockSize, fragments, areas, columns, rows, coverage: covered = NO_HOLES } = fill(inside);
       return {
         blockSize,

@@ -1,5 +1,5 @@
 import { LIMITS } from '../../document/limits.js';
-import type { ColumnCount, TrackSize } from '../../document/types.js';
+import type { ColumnCount, TrackSize, WrittenLength } from '../../document/types.js';
 
 /** What division leaves of a column that just fits. */
 const ROUNDING = 1e-6;
@@ -11,7 +11,7 @@ const ROUNDING = 1e-6;
  * @param inner px inside the padding
  */
 export function columnsThatFit(
-  { min, max }: Pick<ColumnCount, 'min' | 'max'>,
+  { min, max }: Pick<ColumnCount<number>, 'min' | 'max'>,
   inner: number,
   gap: number,
 ): number {
@@ -31,14 +31,14 @@ export const minimumsFor = (columns: number, inner: number, gap: number) => ({
 });
 
 /** No more columns than a file may say, however little each asks for. */
-export const bounded = ({ count, min, max }: ColumnCount): ColumnCount => ({
+export const bounded = <L extends WrittenLength>({ count, min, max }: ColumnCount<L>): ColumnCount<L> => ({
   count,
   min,
   max: max ?? LIMITS.columns,
 });
 
 /** How many columns there are in an inner width, px: so many, or as many as fit. */
-export const countColumns = (value: ColumnCount, inner: number, gap: number): number =>
+export const countColumns = (value: ColumnCount<number>, inner: number, gap: number): number =>
   value.count ?? columnsThatFit(bounded(value), inner, gap);
 
 /** So many columns of one width. */

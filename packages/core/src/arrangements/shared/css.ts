@@ -1,3 +1,4 @@
+import { lengthCss, timesCss, withShares, type WrittenLength } from '../../engine/css/writtenLength.js';
 import { px } from '../../engine/css/units.js';
 import type { Declarations } from '../../engine/css/rule.js';
 import type { Arrangement, CollectionDocument, GridHeight, Tile, WholePlace } from '../../document/types.js';
@@ -12,12 +13,12 @@ export const frameCss = ({
 }: Arrangement): Declarations => ({
   gap: shortest([rowGap, columnGap]),
   padding: shortest([padding.blockStart, padding.inlineEnd, padding.blockEnd, padding.inlineStart]),
-  'max-inline-size': maxInlineSize === null ? 'none' : px(maxInlineSize),
+  'max-inline-size': maxInlineSize === null ? 'none' : lengthCss(maxInlineSize),
   ...heightCss(height ?? { kind: 'content' }),
 });
 
 const heightCss = (height: GridHeight): Declarations => ({
-  'block-size': height.kind === 'fixed' ? px(height.px) : 'auto',
+  'block-size': height.kind === 'fixed' ? lengthCss(height.px) : 'auto',
   'min-block-size': height.kind === 'screen' ? `${Number((height.share * 100).toFixed(2))}vh` : '0',
 });
 
@@ -26,7 +27,7 @@ export const SLOT_WIDTH: Declarations = { 'max-inline-size': 'none' };
 export const SLOT: Declarations = { ...SLOT_WIDTH, 'min-block-size': '0' };
 
 /** A shorthand of two or four sides without the ones that CSS fills in by itself. */
-function shortest(sides: readonly number[]): string {
+function shortest(sides: readonly WrittenLength[]): string {
   const [blockStart, inlineEnd, blockEnd, inlineStart] = sides;
   const kept =
     sides.length === 4 && inlineStart !== inlineEnd
@@ -36,7 +37,18 @@ function shortest(sides: readonly number[]): string {
         : inlineEnd !== blockStart
           ? [blockStart, inlineEnd]
           : [blockStart];
-  return kept.map((side) => px(side ?? 0)).join(' ');
+  return kept.map((side) => lengthCss(side ?? 0)).join(' ');
+}
+
+/**
+ * The gap between columns as it can be said of a tile: there a share would be of the tile’s cells, and not
+ * of what is inside the padding of the level.
+ */
+export function columnGapOf({ columnGap, padding, maxInlineSize }: Arrangement): WrittenLength {
+  const ofPage = (length: WrittenLength) => timesCss(1, withShares(length, '100cqi'));
+  const width = maxInlineSize === null ? '100cqi' : `min(100cqi, ${ofPage(maxInlineSize)})`;
+  const inner = `(${width} - ${ofPage(padding.inlineStart)} - ${ofPage(padding.inlineEnd)})`;
+  return withShares(columnGap, inner);
 }
 
 /** What a tile says of its layer and of where it comes in what is seen, where any band says it. */
@@ -52,8 +64,25 @@ export function stackCss(
   };
 }
 
-/** `calc()` of a share of the basis and px. */
-export function linearCss(share: number, length: number): string {
+/**
+ * `calc()` of a share of the basis, px, and so many of other lengths, which are added to the px where they are
+ * in px too.
+ */
+export function linearCss(
+  share: number,
+  length: number,
+  others: readonly (readonly [count: number, of: WrittenLength])[] = [],
+): string {
+  const inPx = others.reduce((sum, [count, of]) => sum + (typeof of === 'number' ? count * of : 0), length);
+  const written = others.flatMap(([count, of]) =>
+    typeof of === 'number' || Math.abs(count) < 1e-5 ? [] : [timesCss(Number(count.toFixed(5)), of)],
+  );
+  if (written.length === 0) return plainLinearCss(share, inPx);
+  const terms = [`${Number((share * 100).toFixed(5))}%`, `${Number(inPx.toFixed(3))}px`, ...written];
+  return `calc(${terms.join(' + ')})`;
+}
+
+function plainLinearCss(share: number, length: number): string {
   const [percent, rest] = [Number((share * 100).toFixed(5)), Number(length.toFixed(3))];
   if (percent === 0) return px(rest);
   if (rest === 0) return `${percent}%`;

@@ -1,4 +1,4 @@
-import { px } from '../../engine/css/units.js';
+import { lengthCss, timesCss, type WrittenLength } from '../../engine/css/writtenLength.js';
 import type { FluidColumns } from '../../document/types.js';
 
 /**
@@ -8,9 +8,13 @@ import type { FluidColumns } from '../../document/types.js';
 export function fittingTracks(
   repeat: FluidColumns['repeat'],
   { min, max }: Pick<FluidColumns, 'min' | 'max'>,
-  gap: number,
+  gap: WrittenLength,
 ): string {
   const share =
-    max === null ? px(min) : max === 1 ? '100%' : `max(${px(min)}, (100% - ${px((max - 1) * gap)}) / ${max})`;
+    max === null
+      ? lengthCss(min)
+      : max === 1
+        ? '100%'
+        : `max(${lengthCss(min)}, (100% - ${timesCss(max - 1, gap)}) / ${max})`;
   return `repeat(${repeat}, minmax(min(100%, ${share}), 1fr))`;
 }

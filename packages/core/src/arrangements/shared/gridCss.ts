@@ -1,5 +1,4 @@
 import { trackCss } from '../../engine/css/trackSize.js';
-import { px } from '../../engine/css/units.js';
 import { placeIn } from '../../document/bands.js';
 import { pictureOf } from '../../document/card.js';
 import { frameCss, stackCss } from './css.js';
@@ -7,7 +6,15 @@ import { rowSizesOf } from './rowSizes.js';
 import { heldCss, SQUARE_ROWS, squares, WHOLE_SQUARES } from './squares.js';
 import type { CssInput, LevelCss } from '../kind.js';
 import type { Declarations } from '../../engine/css/rule.js';
-import type { CollectionDocument, Lie, Tile, TrackSize, WholePlace } from '../../document/types.js';
+import { lengthCss } from '../../engine/css/writtenLength.js';
+import type {
+  CollectionDocument,
+  Lie,
+  Tile,
+  TrackSize,
+  WholePlace,
+  WrittenLength,
+} from '../../document/types.js';
 
 /** What a grid of cells says that not every one says alike. */
 interface OfCells {
@@ -65,8 +72,8 @@ const SELF: Readonly<Record<Lie, string>> = { stretch: 'auto', start: 'start', c
 /** How a tile lies in its cells; nothing for one that fills them in every band, as most do. */
 function fitCss(document: CollectionDocument, tile: Tile, { fit }: WholePlace): Declarations {
   const places = [tile.place, ...document.bands.map((band) => band.tiles[tile.id])];
-  const size = (lie: Lie, own: number | null) =>
-    lie !== 'stretch' ? (own === null ? 'auto' : px(own)) : pictureOf(tile) ? '100%' : 'auto';
+  const size = (lie: Lie, own: WrittenLength | null) =>
+    lie !== 'stretch' ? (own === null ? 'auto' : lengthCss(own)) : pictureOf(tile) ? '100%' : 'auto';
   const most = (lie: Lie) => (lie === 'stretch' ? 'none' : '100%');
   return {
     ...(places.some((place) => place?.fit) && {

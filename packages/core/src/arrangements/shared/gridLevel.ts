@@ -1,8 +1,10 @@
+import { measuredIn } from '../../document/measured.js';
 import { rowSizesOf } from './rowSizes.js';
 import { displays } from '../../engine/box/displays.js';
 import { percent } from '../../engine/css/length.js';
-import { isIntrinsic, parseTrackSize } from '../../engine/css/trackSize.js';
-import { placeIn } from '../../document/bands.js';
+import { isIntrinsic, parseTrackSize, trackAt } from '../../engine/css/trackSize.js';
+import { lengthIn } from '../../engine/css/writtenLength.js';
+import { placeIn, STRETCHES as FILLS } from '../../document/bands.js';
 import { documentIn } from '../../document/bandLooks.js';
 import { coverage } from '../../geometry/coverage.js';
 import { areasOf, isHidden, rowCount } from './cells.js';
@@ -12,7 +14,7 @@ import type { BoxStyle, TrackSizingFunction } from '../../engine/box/style.js';
 import type { GridArea } from '../../geometry/area.js';
 import type { PlacementItem } from '../../engine/grid/placeInColumns.js';
 import type { Track } from '../../geometry/track.js';
-import type { Fit, Lie, Tile, TileId, TrackSize } from '../../document/types.js';
+import type { Fit, Lie, Tile, TileId, TrackSize, WrittenLength } from '../../document/types.js';
 import type { LevelBox, LevelInput } from '../kind.js';
 
 /** How the tiles of a level hold cells. */
@@ -25,17 +27,18 @@ interface Held {
 }
 
 /** The boxes of a level whose tiles hold cells of a grid. What only fills cells of known size needs no content. */
-export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held): LevelBox {
+export function gridLevel(input: LevelInput, { columns: written, wishes, mapped }: Held): LevelBox {
   const { document, band, group, content, isSquareGroup } = input;
   const { arrangement } = band;
   const isSquare = arrangement.cells === 'square';
+  const columns = written.map((size) => trackAt(size, band.at));
   const all = areasOf(document, band, columns.length, wishes);
   const shown = document.order.filter((_, k) => !isHidden(all[k] as GridArea));
   const areas = all.filter((area) => !isHidden(area));
   const looks = documentIn(document, band.index);
   const count = rowCount(arrangement, areas, mapped);
   const sizes = rowSizesOf(arrangement);
-  const rows = Array.from({ length: count }, (_, k) => sizes.rows[k] ?? sizes.autoRows);
+  const rows = Array.from({ length: count }, (_, k) => trackAt(sizes.rows[k] ?? sizes.autoRows, band.at));
   const isHigh = arrangement.height?.kind === 'fixed';
   const asks =
     !isSquare &&
@@ -45,8 +48,9 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
   let measures = false;
   const children = areas.map((area, k) => {
     const tile = looks.tiles[shown[k] as string] as Tile;
-    const { fit } = placeIn(document, tile, band.index);
-    return cell(inCells(tile, contentBox(tile, fit)), area, fit);
+    // Square cells are filled.
+    const fit = isSquare ? FILLS : placeIn(document, tile, band.index).fit;
+    return cell(inCells(tile, contentBox(tile, fit)), area, fit, band.at);
   });
   const box: Box = {
     ...plainBox(''),
@@ -54,7 +58,7 @@ export function gridLevel(input: LevelInput, { columns, wishes, mapped }: Held):
     isGridRoot: true,
     children,
     style: {
-      ...frameStyle(arrangement, input.screenBlockSize),
+      ...frameStyle(measuredIn(band), input.screenBlockSize),
       columns: tracks(columns),
       rows: tracks(rows),
     },
@@ -127,8 +131,10 @@ const LIES: Readonly<Record<Exclude<Lie, 'stretch'>, 'start' | 'center' | 'end'>
   end: 'end',
 };
 
-/** A tile's box held at its cells. */
-function cell(box: Box, area: GridArea, fit: Fit): Box {
+const sizeOf = (own: WrittenLength | null, page: number) => (own === null ? 'auto' : lengthIn(own, page));
+
+/** A tile's box held at its cells, on a page so wide. */
+function cell(box: Box, area: GridArea, fit: Fit, page: number): Box {
   const line = (number: number) => ({ kind: 'line', number, name: null }) as const;
   return {
     ...box,
@@ -140,12 +146,12 @@ function cell(box: Box, area: GridArea, fit: Fit): Box {
       rowEnd: line(area.row + area.rowSpan),
       ...(fit.inline !== 'stretch' && {
         justifySelf: { at: LIES[fit.inline], safe: false },
-        inlineSize: fit.inlineSize ?? 'auto',
+        inlineSize: sizeOf(fit.inlineSize, page),
         maxInlineSize: percent(100),
       }),
       ...(fit.block !== 'stretch' && {
         alignSelf: { at: LIES[fit.block], safe: false },
-        blockSize: fit.blockSize ?? 'auto',
+        blockSize: sizeOf(fit.blockSize, page),
         maxBlockSize: percent(100),
       }),
     },

@@ -1,8 +1,9 @@
 import { LIMITS } from '../../document/limits.js';
-import type { ColumnCount } from '../../document/types.js';
+import type { ColumnCount, WrittenLength } from '../../document/types.js';
 
-/** Larger sizes where there is too little room, smaller ones where a picture has too few px. */
-export function scaled(px: number, kind: string): readonly number[] {
+/** Larger sizes where there is too little room, smaller ones where a picture has too few px; none of a length that follows the page. */
+export function scaled(px: WrittenLength, kind: string): readonly number[] {
+  if (typeof px === 'string') return [];
   const factors =
     kind === 'squashed' || kind === 'clipped' ? [1.15, 1.35, 1.6] : kind === 'soft' ? [0.87, 0.74, 0.6] : [];
   return factors.map((factor) => Math.min(LIMITS.track, Math.max(1, Math.round(px * factor))));
@@ -29,7 +30,8 @@ export function* otherCounts(
       return;
     }
     const least = Math.ceil(need);
-    if (kind === 'squashed' && least > min) yield [`${what.title} of at least ${least} px`, { min: least }];
+    if (kind === 'squashed' && (typeof min === 'string' || least > min))
+      yield [`${what.title} of at least ${least} px`, { min: least }];
     for (let fewer = Math.min(max ?? 6, 6) - 1; fewer >= 1; fewer--)
       yield [`At most ${said(fewer)}`, { max: fewer }];
   }

@@ -1,4 +1,5 @@
 import { px } from '../../engine/css/units.js';
+import { multipleCss } from '../../engine/css/writtenLength.js';
 import { LIMITS } from '../../document/limits.js';
 import { SLOT_WIDTH } from './css.js';
 import type { Arrangement } from '../../document/types.js';
@@ -17,9 +18,13 @@ export const heldCss = (area: GridArea | undefined): Declarations =>
 /**
  * Rows as high as the columns are wide, whatever height the grid has: tiles ask for nothing, and a box
  * along the first column asks for all rows alike (CSS Grid 2, section 12.5: what a span asks for beyond
- * its tracks is shared evenly).
+ * its tracks is shared evenly). No row may grow by itself, else one in which a small tile begins would
+ * stop at what that asks for, and the others take all.
  */
-export const SQUARE_ROWS: Declarations = { 'grid-template-rows': 'none', 'grid-auto-rows': 'max-content' };
+export const SQUARE_ROWS: Declarations = {
+  'grid-template-rows': 'none',
+  'grid-auto-rows': 'minmax(max-content, 0px)',
+};
 /** More than a tile's padding: what a tile asks for is never less than nothing. */
 export const WHOLE_SQUARES: Declarations = {
   'block-size': '0',
@@ -34,5 +39,5 @@ export const squares = (rows: number, { rowGap }: Pick<Arrangement, 'rowGap'>): 
   'grid-row': `1 / span ${Math.max(1, rows)}`,
   'inline-size': '100%',
   'aspect-ratio': rows > 1 ? `1 / ${rows}` : '1',
-  'padding-block-end': px(Math.max(0, rows - 1) * rowGap),
+  'padding-block-end': multipleCss(Math.max(0, rows - 1), rowGap),
 });

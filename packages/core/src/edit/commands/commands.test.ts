@@ -54,7 +54,7 @@ describe('tracks', () => {
 
   test.each([
     ['column', 'wide'],
-    ['row', '20vw'],
+    ['row', '20vh'],
     ['column', '99999px'],
   ] as const)('a %s of “%s” is refused in words', (axis, size) => {
     expect(() => setTrack({ axis, index: 0, size, band: 0, setFor: 'band' })).toThrow(

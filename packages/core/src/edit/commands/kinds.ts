@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { bandsOf, inheritedArrangement, placeIn, shownTiles, type Band } from '../../document/bands.js';
 import { HOLDING } from '../../arrangements/index.js';
 import { valuesIn } from '../../arrangements/questions.js';
@@ -95,11 +96,12 @@ export function evenLanes(
     span: placeIn(document, document.tiles[id] as Tile, band.index).columnSpan,
     size: sizes.get(id) ?? 0,
   }));
+  const { columnGap, rowGap } = measuredIn(band);
   const { order, before, after } = balanceLanes(
     items,
     {
       lanes: along ? layout.rows.length : layout.columns.length,
-      gap: along ? band.arrangement.columnGap : band.arrangement.rowGap,
+      gap: along ? columnGap : rowGap,
       tolerance: toleranceOf(masonryOf(band.arrangement)),
     },
     distance,

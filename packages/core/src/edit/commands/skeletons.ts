@@ -6,7 +6,7 @@ import { newCard, newGroup } from '../../parts/newTile.js';
 import { CONTENT, type SkeletonForm } from '../skeletons/forms.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { Arrangement, GroupTile, TileId } from '../../document/types.js';
+import type { Arrangement, GroupTile, TileId, WrittenLength } from '../../document/types.js';
 
 /** What an area begins with, so that none is empty. */
 const BEGINS: Readonly<Record<string, readonly [heading: string, body: string]>> = {
@@ -69,7 +69,13 @@ function addText(draft: Draft, area: string, freshId: (of: string) => string): T
   return id;
 }
 
-function addGroup(draft: Draft, id: TileId, area: string, inside: readonly TileId[], gap: number): void {
+function addGroup(
+  draft: Draft,
+  id: TileId,
+  area: string,
+  inside: readonly TileId[],
+  gap: WrittenLength,
+): void {
   const group: GroupTile = {
     ...newGroup(id),
     name: area.charAt(0).toUpperCase() + area.slice(1),

@@ -1,5 +1,4 @@
-import type { CssNode } from 'css-tree';
-import { parse } from './tree.js';
+import { parseValue } from './tree.js';
 import { DEFAULT_UNITS, parseNumber } from './parseLength.js';
 
 const SIGNS = /^[\d.\s+\-*/()]+$/;
@@ -25,18 +24,6 @@ export function evaluate(text: string, basis = NaN): number | null {
     .replace(/([\d.)])\s*([+-])\s*/g, '$1 $2 ')
     .replace(/\s+/g, ' ')
     .trim();
-  let node: CssNode;
-  try {
-    node = parse(`calc(${spaced})`, {
-      context: 'value',
-      onParseError: (error) => {
-        throw error;
-      },
-    });
-  } catch {
-    return null;
-  }
-  const only = node.type === 'Value' && node.children.size === 1 ? node.children.first : null;
-  const value = parseNumber(only ?? undefined, DEFAULT_UNITS);
+  const value = parseNumber(parseValue(`calc(${spaced})`) ?? undefined, DEFAULT_UNITS);
   return value !== null && Number.isFinite(value) ? value : null;
 }

@@ -1,9 +1,9 @@
-import type { CssNode } from 'css-tree';
-import { generate, parse } from './tree.js';
+import { generate, parseValue } from './tree.js';
 import { LARGEST_TRACK } from './largestTrack.js';
 import { hasPercent } from './length.js';
 import { parseTrack } from './parseTracks.js';
 import { DEFAULT_UNITS } from './parseLength.js';
+import { ofContainer } from './writtenLength.js';
 import { perText } from '../../memo.js';
 import type { TrackSizingFunction } from '../box/style.js';
 
@@ -13,18 +13,30 @@ interface Read {
 }
 
 const remembered = perText<Read | null>(5000);
-/** Sizes that depend on the window would differ between the stage and the page. */
-const WINDOW_UNIT = /\d(?:[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))\b/i;
+/** Sizes that depend on the window otherwise than by its width would differ between the stage and the page. */
+const WINDOW_UNIT = /\d(?:[sld]?v(?:h|i|b|min|max)|[sld]vw|cq(?:h|b|min|max))\b/i;
+/** A part of the page’s width. */
+const OF_PAGE = /((?:\d*\.)?\d+(?:e[+-]?\d+)?)(?:vw|cqi|cqw)\b/gi;
+/** The widest page at which a size has to stay within bounds, px. */
+const WIDEST = 10_000;
 
 /**
  * Reads one track size as CSS writes it (CSS Grid 2, section 7.2). A lone share may shrink to
  * nothing, as `minmax(0, 1fr)` does, so that content never widens it.
- * @returns null when the text is no track size, or depends on the size of the window
+ * @returns null when the text is no track size, or depends on the height of the window. What depends on the
+ * page’s width is read as on one of 1280 px; `trackAt` puts it in px.
  */
 export const parseTrackSize = (text: string): TrackSizingFunction | null => read(text)?.sizing ?? null;
 
 /** The text of a track size in its one spelling, such as `72px` or `minmax(200px, 1fr)`; null when it is none. */
 export const formatTrackSize = (text: string): string | null => read(text)?.text ?? null;
+
+/** A track size with all that is a part of the page’s width in px. */
+export const trackAt = (text: string, page: number): string =>
+  text.replace(OF_PAGE, (_, share: string) => `${Number(((Number(share) * page) / 100).toFixed(6))}px`);
+
+/** Whether a track size depends on the width of the page. */
+export const followsPage = (text: string): boolean => text.search(OF_PAGE) >= 0;
 
 /** A track size that is a plain number of px or a plain share; null for all others. */
 export function plainTrackSize(text: string): { readonly unit: 'px' | 'fr'; readonly value: number } | null {
@@ -36,7 +48,7 @@ export function plainTrackSize(text: string): { readonly unit: 'px' | 'fr'; read
 export function trackCss(text: string): string {
   const written = formatTrackSize(text);
   if (written === null) return 'auto';
-  return plainTrackSize(written)?.unit === 'fr' ? `minmax(0, ${written})` : written;
+  return plainTrackSize(written)?.unit === 'fr' ? `minmax(0, ${written})` : ofContainer(written);
 }
 
 /** Whether a track's size depends on what is in it, in a grid whose size in that axis is known or not. */
@@ -50,22 +62,12 @@ const read = (text: string): Read | null => remembered(text, () => readAnew(text
 
 function readAnew(text: string): Read | null {
   if (WINDOW_UNIT.test(text)) return null;
-  let value: CssNode;
-  try {
-    value = parse(text.trim(), {
-      context: 'value',
-      onParseError: (error) => {
-        throw error;
-      },
-    });
-  } catch {
-    return null;
-  }
-  if (value.type !== 'Value' || value.children.size !== 1) return null;
-  const node = value.children.first as CssNode;
+  const node = parseValue(text);
+  if (!node) return null;
   const sizing = parseTrack(node, DEFAULT_UNITS);
-  if (!sizing || !isBounded(sizing)) return null;
-  const written = spelled(generate(value));
+  const widest = parseTrack(node, { ...DEFAULT_UNITS, vw: WIDEST / 100, cqw: WIDEST / 100 });
+  if (!sizing || !widest || !isBounded(widest)) return null;
+  const written = spelled(generate(node));
   const isShare = node.type === 'Dimension' && sizing.max.kind === 'fr';
   return { text: written, sizing: isShare ? { ...sizing, min: { kind: 'length', value: 0 } } : sizing };
 }

@@ -35,7 +35,7 @@ describe('tracks', () => {
     '99999px',
     '1fr 1fr',
     'NaNpx',
-    '20vw',
+    '20vh',
     'minmax(1fr, 200px)',
     'minmax(200px',
     'subgrid',

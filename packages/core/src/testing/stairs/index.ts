@@ -1,3 +1,4 @@
+import { measuredIn } from '../../document/measured.js';
 import { placeIn, shownTiles } from '../../document/bands.js';
 import { fields, number } from '../../document/checks.js';
 import { tracksOfOneSize, customLevel, putTile } from '../../arrangements/shared/boxes.js';
@@ -20,7 +21,7 @@ const count = ({ document, band }: Pick<LevelInput, 'document' | 'band'>) =>
 
 /** Every tile a step lower, and a column further on, than the one before. */
 function stairsBox(input: LevelInput): LevelBox {
-  const { columnGap, rowGap } = input.band.arrangement;
+  const { columnGap, rowGap } = measuredIn(input.band);
   const { step } = stepsOf(input.band.arrangement);
   return customLevel(input, {
     lay:

@@ -52,7 +52,7 @@ export function drawThumbnail(received: unknown): Thumbnail {
   const { tiles, look, namedLooks } = shown;
   const offset = Math.max(0, (SHOWN_AT - layout.inlineSize) / 2);
   const sources = sourcesFor(PICTURE_SIZE);
-  const drawn = clippedTiles(document, layout, index, null).map(({ laidOut, clip }): DrawnTile => {
+  const drawn = clippedTiles(document, layout, SHOWN_AT, null).map(({ laidOut, clip }): DrawnTile => {
     const tile = tiles[laidOut.id] as Tile;
     // What is in a group is drawn by itself.
     const own = tile.kind === 'group' ? { ...tile, order: [] } : tile;

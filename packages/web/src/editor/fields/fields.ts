@@ -54,7 +54,7 @@ export const ARRANGEMENT = {
     unit: 'px',
     least: LIMITS.narrowest,
     most: 10_000,
-    says: (value) => (typeof value === 'number' ? String(value) : 'none'),
+    says: (value) => (typeof value === 'number' || typeof value === 'string' ? String(value) : 'none'),
   },
   height: {
     label: 'Height',

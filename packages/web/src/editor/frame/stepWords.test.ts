@@ -46,6 +46,21 @@ test('a tile that was added or deleted is named', () => {
   expect(last()).toBe('Stat 2');
 });
 
+test('a value for both gaps, or for all sides, is said once', () => {
+  const { does, last } = opened();
+  does(setArrangement({ columnGap: '2cqi', rowGap: '2cqi' }, 0, 'all'));
+  expect(last()).toBe('2cqi');
+  const side = 30;
+  does(
+    setArrangement(
+      { padding: { blockStart: side, inlineEnd: side, blockEnd: side, inlineStart: side } },
+      0,
+      'all',
+    ),
+  );
+  expect(last()).toBe('30');
+});
+
 test('several values are left to the name of the step', () => {
   const { does, last } = opened();
   does(setArrangement({ columnGap: 4, rowGap: 9 }, 0, 'all'));

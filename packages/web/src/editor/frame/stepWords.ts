@@ -25,17 +25,22 @@ function tilesIn(patch: JsonPatch, inverse: JsonPatch, document: CollectionDocum
   return names.size === 1 ? (only ?? '') : names.size > 1 ? count(names.size, 'tile').toLowerCase() : '';
 }
 
-/** The one value that a step set, for one or for several; empty where it set more than one. */
+/** The one value that a step set, for one or for several, on one side or on all; empty where it set more than one. */
 function valueIn(patch: JsonPatch, { namedLooks }: CollectionDocument): string {
   const set = new Map<string, unknown>();
   for (const operation of patch) {
     if ('value' in operation) set.set(operation.path.split('/').at(-1) ?? '', operation.value);
   }
-  const [value] = set.values();
-  if (set.size !== 1) return '';
+  const values = new Set([...set.values()].flatMap(sidesOf));
+  const [value] = values;
+  if (values.size !== 1) return '';
   if (typeof value === 'number') return String(Number(value.toFixed(3)));
   if (typeof value === 'boolean') return value ? 'on' : 'off';
   if (typeof value !== 'string') return '';
   const named = namedLooks?.[namedIn(value) ?? '']?.name ?? value;
   return named.length > MOST ? `${named.slice(0, MOST - 1)}…` : named;
 }
+
+/** What is said side by side, one by one; anything else is itself. */
+const sidesOf = (value: unknown): readonly unknown[] =>
+  typeof value === 'object' && value !== null && 'blockStart' in value ? Object.values(value) : [value];

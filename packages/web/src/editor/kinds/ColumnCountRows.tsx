@@ -4,6 +4,7 @@ import { Segments } from '../../ui/Segments';
 import { sentence } from '../../ui/words';
 import { useAppDispatch } from '../hooks';
 import { runHere } from '../here';
+import { SetLength } from '../settings/SetLength';
 import { SetNumber } from '../settings/SetNumber';
 
 interface ColumnCountRowsProps {
@@ -57,7 +58,7 @@ export function ColumnCountRows({ what, value, now, command, ...inherited }: Col
       {isFitted && (
         <Row label="Limits">
           <div className="grid grid-cols-2 gap-1.5">
-            <SetNumber field={min} value={value.min} whole={false} command={(min) => command({ min })} />
+            <SetLength field={min} value={value.min} whole={false} command={(min) => command({ min })} />
             <SetNumber
               field={max}
               value={value.max ?? 0}

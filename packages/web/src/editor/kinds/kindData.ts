@@ -1,9 +1,9 @@
-import type { Arrangement, LaidOutTile, Layout, Level } from '@noria/core';
+import type { MeasuredArrangement, LaidOutTile, Layout, Level } from '@noria/core';
 import type { Edge } from '../stage/edge';
 
 /** A level where it is drawn. */
 export interface DrawnLevel {
-  readonly arrangement: Arrangement;
+  readonly arrangement: MeasuredArrangement;
   readonly level: Level;
   readonly layout: Pick<Layout, 'inlineSize' | 'blockSize'>;
   readonly tiles: readonly LaidOutTile[];

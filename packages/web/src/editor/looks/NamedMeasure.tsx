@@ -5,7 +5,7 @@ import { selectShared } from '../selectors';
 import { SignButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import type { Field } from '../fields/field';
-import { SetNumber } from '../settings/SetNumber';
+import { SetLength } from '../settings/SetLength';
 
 interface NamedMeasureProps {
   readonly field: Field;
@@ -44,10 +44,10 @@ export function NamedMeasure({ field, kind, value, command, onSet }: NamedMeasur
   }
   return (
     <div className={`grid gap-1 ${named.length > 0 ? 'grid-cols-2' : ''}`}>
-      <SetNumber
+      <SetLength
         field={{ unit: 'px', least: 0, ...field, most }}
         name={null}
-        value={value as number | null}
+        value={value}
         command={command}
       />
       {named.length > 0 && (

@@ -3,6 +3,7 @@ import { useAppSelector } from '../hooks';
 import { selectShared } from '../selectors';
 import { Choice } from '../../ui/Choice';
 import { Row } from '../../ui/Rows';
+import { SetLength } from '../settings/SetLength';
 import { SetNumber, type SetNumberProps } from '../settings/SetNumber';
 
 type NumberLabel = SetNumberProps['field'];
@@ -39,7 +40,13 @@ export function TypeSizeFields({
       <Row label={label} setHere={setHere} {...(onInherit && { onInherit })}>
         <div className="grid grid-cols-2 gap-1">
           {kind === 'fixed' ? (
-            <SetNumber field={field} name={null} value={px} whole={false} command={command} />
+            <SetLength
+              field={field}
+              name={null}
+              value={typeof value === 'object' ? px : value}
+              whole={false}
+              command={command}
+            />
           ) : (
             <span className="figures flex h-[26px] items-center rounded-s bg-field px-2 text-soft">
               {typeof said === 'object' ? `${said.from}–${said.to}` : said} px

@@ -24,7 +24,7 @@ import { GapRows } from './GapRows';
 import { Areas } from './Areas';
 import { HeightRow } from './HeightRow';
 import { ChoiceRow } from './ChoiceRow';
-import { SetNumber } from './SetNumber';
+import { SetLength } from './SetLength';
 import { interfaceOf } from '../kinds';
 import { KindStrip } from '../kinds/KindStrip';
 import { useBandTypeSize } from './useBandTypeSize';
@@ -75,7 +75,8 @@ export function ArrangementSettings() {
                 }
               />
               {arrangement.maxInlineSize !== null && (
-                <SetNumber
+                <SetLength
+                  shares
                   field={ARRANGEMENT.maxInlineSize}
                   value={arrangement.maxInlineSize}
                   basis={layout.inlineSize}

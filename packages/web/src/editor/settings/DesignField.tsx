@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Rows';
 import { NamedInput } from '../../ui/NamedInput';
 import { FieldNote, useTyping } from '../../ui/typing';
-import { count } from '../../ui/words';
+import { count, lengthWords } from '../../ui/words';
 import { announce } from '../../ui/notices/noticesSlice';
 import { freshId } from '../actions/freshId';
 import { shown } from '../editorSlice';
@@ -143,7 +143,9 @@ function saidOf({ grid, fit, cards, narrower, values }: Design): string {
   const said = [
     grid && `${grid.columns} × ${grid.rows}`,
     fit &&
-      ('min' in fit ? `columns of ${fit.min} px, as many as fit` : `${fit.columns} columns at ${fit.at} px`),
+      ('min' in fit
+        ? `columns of ${lengthWords(fit.min)}, as many as fit`
+        : `${fit.columns} columns at ${fit.at} px`),
     cards > 0 && count(cards, 'card').toLowerCase(),
     widths > 0 && count(widths, 'breakpoint').toLowerCase(),
     Object.keys(others).length > 0 && count(Object.keys(others).length, 'value').toLowerCase(),

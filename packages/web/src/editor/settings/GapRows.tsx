@@ -5,8 +5,8 @@ import { useAppSelector } from '../hooks';
 import { SignButton } from '../../ui/Button';
 import { Row } from '../../ui/Rows';
 import { ARRANGEMENT } from '../fields/fields';
-import { selectBand, selectLayout, selectSetFor } from '../selectors';
-import { SetNumber } from './SetNumber';
+import { selectBand, selectLayout, selectLevel, selectSetFor } from '../selectors';
+import { SetLength } from './SetLength';
 
 interface GapRowsProps {
   readonly inherited: (...of: (keyof ArrangementValues)[]) => { setHere: boolean; onInherit: () => void };
@@ -24,6 +24,8 @@ export function GapRows({ inherited }: GapRowsProps) {
   const { arrangement, index } = useAppSelector(selectBand);
   const { inlineSize } = useAppSelector(selectLayout);
   const setFor = useAppSelector(selectSetFor);
+  // Of what a share is in a group is known only when it is laid out.
+  const shares = useAppSelector(selectLevel) === null;
   const { columnGap, rowGap, padding } = arrangement;
   const sides = SIDES.map(([side]) => padding[side]);
   const [apart, setApart] = useState({ gap: columnGap !== rowGap, padding: new Set(sides).size > 1 });
@@ -38,14 +40,15 @@ export function GapRows({ inherited }: GapRowsProps) {
         <div className="flex gap-1">
           {gapsApart ? (
             <>
-              <SetNumber
+              <SetLength
                 field={ARRANGEMENT.columnGap}
                 value={columnGap}
                 unit="across"
                 basis={inlineSize}
+                shares={shares}
                 command={(px) => set({ columnGap: px })}
               />
-              <SetNumber
+              <SetLength
                 field={ARRANGEMENT.rowGap}
                 value={rowGap}
                 unit="down"
@@ -54,7 +57,7 @@ export function GapRows({ inherited }: GapRowsProps) {
               />
             </>
           ) : (
-            <SetNumber
+            <SetLength
               field={both}
               name={null}
               value={columnGap}
@@ -75,24 +78,26 @@ export function GapRows({ inherited }: GapRowsProps) {
           {sidesApart ? (
             <div className="grid flex-1 grid-cols-2 gap-1">
               {SIDES.map(([key, unit]) => (
-                <SetNumber
+                <SetLength
                   key={key}
                   field={ARRANGEMENT.padding}
                   name={`Padding, ${unit}`}
                   value={padding[key]}
                   unit={unit}
                   basis={inlineSize}
+                  shares={shares}
                   command={(px) => set({ padding: { ...padding, [key]: px } })}
                 />
               ))}
             </div>
           ) : (
-            <SetNumber
+            <SetLength
               field={ARRANGEMENT.padding}
               name={null}
               value={padding.blockStart}
               unit="px, all sides"
               basis={inlineSize}
+              shares={shares}
               command={(px) =>
                 set({ padding: { blockStart: px, inlineEnd: px, blockEnd: px, inlineStart: px } })
               }

@@ -5,6 +5,7 @@ import { Segments } from '../../ui/Segments';
 import { ARRANGEMENT } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor } from '../selectors';
+import { SetLength } from './SetLength';
 import { SetNumber } from './SetNumber';
 
 const FIELD = ARRANGEMENT.height;
@@ -41,7 +42,7 @@ export function HeightRow({ inherited }: { inherited: { setHere: boolean; onInhe
           onChoose={(kind) => dispatch(runHere(FIELD.label, command(next(kind))))}
         />
         {height.kind === 'fixed' && (
-          <SetNumber
+          <SetLength
             field={FIXED}
             name="Fixed height"
             value={height.px}

@@ -21,20 +21,20 @@ import { LIES, PLACE, TILE } from '../fields/fields';
 import { runHere } from '../here';
 import { selectBand, selectLayout, selectSetFor, selectView } from '../selectors';
 import { NumberRow } from './NumberRow';
-import { SetNumber } from './SetNumber';
+import { SetLength } from './SetLength';
 import { shared } from './shared';
 import type { RootState } from '../state';
 
 /** What is shown, in plain values, so that it rests while tiles are only moved. */
 function factsOf(state: RootState, ids: readonly TileId[]) {
   const view = selectView(state);
-  const { index } = selectBand(state);
+  const { index, arrangement } = selectBand(state);
   const tiles = ids.flatMap((id) => view.tiles[id] ?? []);
   const places = tiles.map((tile) => placeIn(view, tile, index));
   const here = (of: 'fit' | 'layer') => ids.some((tile) => isSetHere(view, index, { tile, of }));
   return {
     index,
-    fills: hasCells(selectBand(state).arrangement.kind),
+    fills: hasCells(arrangement.kind) && arrangement.cells !== 'square',
     inline: shared(places.map(({ fit }) => fit.inline)),
     block: shared(places.map(({ fit }) => fit.block)),
     inlineSize: shared(places.map(({ fit }) => fit.inlineSize)),
@@ -65,7 +65,7 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
 
   return (
     <Section title="Fit">
-      {/* Elsewhere the kind says how large a tile is. */}
+      {/* Elsewhere, and in square cells, the arrangement says how large a tile is. */}
       {(facts.fills ? axes : []).map(({ lie, size, label, own }) => {
         const [value, ownSize] = [facts[lie], facts[size]];
         return (
@@ -94,7 +94,8 @@ export const TileFit = memo(function TileFit({ tiles }: { tiles: string }) {
                     }
                   />
                   {ownSize !== null && (
-                    <SetNumber
+                    <SetLength
+                      shares
                       field={{ label: own, unit: 'px', least: 1, most: LIMITS.track }}
                       value={ownSize}
                       basis={sizeNow(size) ?? NaN}

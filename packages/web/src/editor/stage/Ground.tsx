@@ -11,7 +11,7 @@ import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { drawTile } from '../actions/draw';
 import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { selectBand, selectSelected, selectLayout } from '../selectors';
+import { selectBand, selectFrame, selectSelected, selectLayout } from '../selectors';
 import { areaBox, boxStyle, cellAt, isTaken, withMoreRows, type StageSpace } from './space';
 import { useSweep } from './useSweep';
 import type { GridMenuProps } from './GridMenu';
@@ -47,6 +47,7 @@ export function Ground({ space, left, ref }: GroundProps) {
   const store = useAppStore();
   const layout = useAppSelector(selectLayout);
   const { arrangement } = useAppSelector(selectBand);
+  const frame = useAppSelector(selectFrame);
   const { tool } = useAppSelector((state) => state.editor);
   const ground = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<GridArea | null>(null);
@@ -55,7 +56,7 @@ export function Ground({ space, left, ref }: GroundProps) {
   const [menu, setMenu] = useState<Omit<GridMenuProps, 'onAddHere' | 'onClose'> | null>(null);
   const more = layout.tiles.length === 0 ? Math.max(MORE_ROWS, EMPTY_ROWS - layout.rows.length) : MORE_ROWS;
   const tracks = hasCells(arrangement.kind)
-    ? withMoreRows(layout, arrangement, more)
+    ? withMoreRows(layout, frame, more)
     : { columns: layout.columns, rows: [] };
 
   const toLayout = (clientX: number, clientY: number) => {

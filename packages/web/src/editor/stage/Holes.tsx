@@ -1,7 +1,7 @@
 import { hasCells } from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { selectIsBegun } from '../fit/selectors';
-import { selectBand, selectLayout } from '../selectors';
+import { selectBand, selectFrame, selectLayout } from '../selectors';
 import { areaBox, boxStyle, withMoreRows, type StageSpace } from './space';
 
 /** So many rows of cells are seen where there is nothing yet. */
@@ -11,10 +11,11 @@ const EMPTY_ROWS = 2;
 export function Holes({ space }: { space: StageSpace }) {
   const layout = useAppSelector(selectLayout);
   const { arrangement } = useAppSelector(selectBand);
+  const frame = useAppSelector(selectFrame);
   const isBegun = useAppSelector(selectIsBegun);
   if (layout.tiles.length === 0) {
     if (!hasCells(arrangement.kind)) return null;
-    const tracks = withMoreRows(layout, arrangement, Math.max(0, EMPTY_ROWS - layout.rows.length));
+    const tracks = withMoreRows(layout, frame, Math.max(0, EMPTY_ROWS - layout.rows.length));
     return tracks.rows.flatMap((_, r) =>
       tracks.columns.map((__, c) => (
         <div

@@ -17,7 +17,9 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { sayPlace } from '../actions/place';
 import {
   selectBand,
+  selectFrame,
   selectLooks,
+  selectNeedle,
   selectSelected,
   selectLayout,
   selectSetFor,
@@ -42,6 +44,7 @@ export function SelectionOutline({ laidOut, space, withGrips }: SelectionOutline
   const place = placeIn(shown, tile, band.index);
   const radius =
     useAppSelector((state) => selectLooks(state).tiles[tile.id]?.look.radius) ?? shown.look.radius;
+  const page = useAppSelector(selectNeedle);
   const box = boxStyle(space, laidOut);
   const tabInside = box.top < 10;
   return (
@@ -53,7 +56,7 @@ export function SelectionOutline({ laidOut, space, withGrips }: SelectionOutline
         top: box.top - 3,
         width: box.width + 6,
         height: box.height + 6,
-        borderRadius: measureOf(shown.namedLooks, radius) * space.scale + 3,
+        borderRadius: measureOf(shown.namedLooks, radius, page) * space.scale + 3,
       }}
     >
       <span
@@ -132,11 +135,12 @@ function Grip({ laidOut, space, grip }: { laidOut: LaidOutTile; space: StageSpac
   const view = useAppSelector(selectView);
   const selected = useAppSelector(selectSelected);
   const band = useAppSelector(selectBand);
+  const frame = useAppSelector(selectFrame);
   const setFor = useAppSelector(selectSetFor);
   const bind = useGrab<GripStart>({
     begin: () => ({
       view,
-      tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
+      tracks: withMoreRows(layout, frame, MORE_ROWS),
       from: laidOut,
       ids: selected.map(({ id }) => id),
     }),

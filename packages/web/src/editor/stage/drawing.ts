@@ -1,7 +1,9 @@
 import {
+  bandAt,
   inheritedArrangement,
+  measured,
   contentCss,
-  hasFluidType,
+  looksGrow,
   isApart,
   levelOf,
   measureOf,
@@ -38,8 +40,8 @@ export function drawingCss({ look, tiles, pictures, namedLooks }: Drawn, first =
       .slice(first, last)
       .map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
   ].join('\n');
-  const grows = hasFluidType({ look, tiles, namedLooks });
-  // A container costs every frame something, so it is one only where type grows with the page.
+  const grows = looksGrow({ look, tiles, namedLooks });
+  // A container costs every frame something, so it is one only where something grows with the page.
   return `${STAGE_CSS}${grows ? ':host { container-type: inline-size; }' : ''}${own}`;
 }
 
@@ -82,11 +84,12 @@ export interface Clipped {
 export function clippedTiles(
   document: CollectionDocument,
   layout: Layout,
-  band: number,
+  page: number,
   seen: Seen | null,
 ): Clipped[] {
+  const band = bandAt(document, page).index;
   const { look, namedLooks, tiles } = document;
-  const radiusOf = (id: TileId) => measureOf(namedLooks, tiles[id]?.look.radius ?? look.radius);
+  const radiusOf = (id: TileId) => measureOf(namedLooks, tiles[id]?.look.radius ?? look.radius, page);
   const inside = (
     { tiles: laid, groups, ...size }: Layout,
     level: Level,
@@ -94,7 +97,7 @@ export function clippedTiles(
     y: number,
     around: Edge | null,
   ): Clipped[] => {
-    const arrangement = inheritedArrangement(levelOf(document, level), band);
+    const arrangement = measured(inheritedArrangement(levelOf(document, level), band), page);
     const own = kindData(arrangement.kind).edge?.({
       arrangement,
       level,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { LaidOutTile, Layout } from '@noria/core';
+import { measured, type LaidOutTile, type Layout } from '@noria/core';
 import { stats } from '../../testing/composeStore';
 import { areaBetween, areaBox, boxStyle, cellAt, isTaken, nearestCell, withMoreRows } from './space';
 
@@ -73,7 +73,7 @@ describe('cells under a pointer', () => {
 });
 
 describe('rows that are not there yet', () => {
-  const { arrangement } = stats([[1, 1]]);
+  const arrangement = measured(stats([[1, 1]]).arrangement, 1280);
   const layout = (rows: Layout['rows']) =>
     ({ columns: [], rows, tiles: [] as LaidOutTile[] }) as unknown as Layout;
 

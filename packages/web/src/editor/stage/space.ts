@@ -1,4 +1,10 @@
-import { plainTrackSize, type Arrangement, type GridArea, type Layout, type Track } from '@noria/core';
+import {
+  plainTrackSize,
+  type MeasuredArrangement,
+  type GridArea,
+  type Layout,
+  type Track,
+} from '@noria/core';
 
 /** How the layout's px of a level lie on the stage. */
 export interface StageSpace {
@@ -45,7 +51,7 @@ const NEW_ROW = 120;
 /** The tracks with rows that are not there yet, so that one can draw on them. */
 export function withMoreRows(
   layout: Layout,
-  { autoRows, rowGap, padding }: Arrangement,
+  { autoRows, rowGap, padding }: MeasuredArrangement,
   more: number,
 ): Tracks {
   const common = plainTrackSize(autoRows);

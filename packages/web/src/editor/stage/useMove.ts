@@ -15,7 +15,7 @@ import {
 import { useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
 import { tilesSelected } from '../editorSlice';
-import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
+import { selectBand, selectFrame, selectSelected, selectLayout, selectView } from '../selectors';
 import { interfaceOf } from '../kinds';
 import { useGrab, type Ask, type Way } from './useGrab';
 import { withMoreRows, type Box, type StageSpace } from './space';
@@ -80,7 +80,7 @@ export function useMove({ space, idOf, onTap, onDone }: Move) {
       view: selectView(state),
       isWide: band.index > 0 && movesAtAllWidths(selectView(state), band),
       layout,
-      tracks: withMoreRows(layout, band.arrangement, MORE_ROWS),
+      tracks: withMoreRows(layout, selectFrame(state), MORE_ROWS),
       from,
       ids,
       x: from.x + (way.x - box.left) / space.scale,

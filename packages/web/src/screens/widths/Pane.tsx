@@ -140,8 +140,11 @@ function HeldOutlines({ width, scale, layout }: HeldOutlinesProps) {
         style={{
           ...boxStyle({ scale, x, y: 0 }, tile),
           borderRadius:
-            measureOf(document.namedLooks, document.tiles[tile.id]?.look.radius ?? document.look.radius) *
-            scale,
+            measureOf(
+              document.namedLooks,
+              document.tiles[tile.id]?.look.radius ?? document.look.radius,
+              width,
+            ) * scale,
         }}
       />
     ));

@@ -3,8 +3,8 @@ import { useAppSelector } from '../../hooks';
 import { Row } from '../../../ui/Rows';
 import { selectBand } from '../../selectors';
 import { ChoiceRow } from '../../settings/ChoiceRow';
-import { NumberRow } from '../../settings/NumberRow';
-import { SetNumber } from '../../settings/SetNumber';
+import { LengthRow } from '../../settings/LengthRow';
+import { SetLength } from '../../settings/SetLength';
 import { useKind } from '../useKind';
 import type { Inherited } from '../inherited';
 import { FAN } from './fields';
@@ -25,14 +25,14 @@ export function FanSettings({ inherited }: { inherited: Inherited }) {
       <Row label="Cards">
         <div className="grid grid-cols-2 gap-1.5">
           {fan.axis === 'inline' && (
-            <SetNumber
+            <SetLength
               field={FAN.inlineSize}
               value={fan.inlineSize}
               unit="px wide"
               command={(inlineSize) => command({ inlineSize })}
             />
           )}
-          <SetNumber
+          <SetLength
             field={FAN.blockSize}
             value={fan.blockSize}
             unit="px high"
@@ -40,7 +40,7 @@ export function FanSettings({ inherited }: { inherited: Inherited }) {
           />
         </div>
       </Row>
-      <NumberRow
+      <LengthRow
         field={FAN.strip}
         value={fan.strip}
         unit={fan.axis === 'inline' ? 'px at most' : 'px'}

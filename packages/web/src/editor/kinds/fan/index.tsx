@@ -19,8 +19,8 @@ export const fan: KindInterface = {
     says: (value) => {
       const { axis, inlineSize, blockSize } = value as {
         readonly axis: string;
-        readonly inlineSize: number;
-        readonly blockSize: number;
+        readonly inlineSize: number | string;
+        readonly blockSize: number | string;
       };
       return `${axis}, ${inlineSize} × ${blockSize}`;
     },

@@ -11,8 +11,8 @@ import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
 import { count } from '../../../ui/words';
 import { runHere } from '../../here';
-import { selectBand, selectLayout, selectSetFor, selectView } from '../../selectors';
-import { NumberRow } from '../../settings/NumberRow';
+import { selectBand, selectFrame, selectLayout, selectSetFor, selectView } from '../../selectors';
+import { LengthRow } from '../../settings/LengthRow';
 import { SetNumber } from '../../settings/SetNumber';
 
 /** How many columns there are where as many are taken as fit. */
@@ -23,9 +23,10 @@ export function FluidSettings({ inherited }: { inherited: Inherited }) {
   const { inlineSize } = useAppSelector(selectLayout);
   const setFor = useAppSelector(selectSetFor);
   const fluid = fluidOf(arrangement);
-  const { padding, columnGap } = arrangement;
+  const frame = useAppSelector(selectFrame);
+  const { padding, columnGap } = frame;
   const inner = Math.max(0, inlineSize - padding.inlineStart - padding.inlineEnd);
-  const now = columnsThatFit(fluid, inner, columnGap);
+  const now = columnsThatFit(fluidOf(frame), inner, columnGap);
   const [wanted, setWanted] = useState(now);
   const range = minimumsFor(wanted, inner, columnGap);
   const least = Math.floor(range.upTo * 100) / 100;
@@ -53,7 +54,7 @@ export function FluidSettings({ inherited }: { inherited: Inherited }) {
           ))}
         </RadioGroup.Root>
       </Row>
-      <NumberRow
+      <LengthRow
         field={FLUID.min}
         value={fluid.min}
         whole={false}

@@ -1,4 +1,6 @@
+import type { WrittenLength } from '@noria/core';
 import { early } from '../../../ui/lazily';
+import { lengthWords } from '../../../ui/words';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { cellWords, spanWords } from '../inCells';
 import type { KindInterface } from '../kind';
@@ -10,8 +12,8 @@ export const fluid: KindInterface = {
     of: 'fluid',
     label: 'Fluid columns',
     says: (value) => {
-      const { repeat, min } = value as { readonly repeat: string; readonly min: number };
-      return `${repeat}, ${min} px`;
+      const { repeat, min } = value as { readonly repeat: string; readonly min: WrittenLength };
+      return `${repeat}, ${lengthWords(min)}`;
     },
   },
   spans: 'cells',

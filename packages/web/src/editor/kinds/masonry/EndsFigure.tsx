@@ -1,11 +1,11 @@
 import { laneEnds, laneImbalance } from '@noria/core';
 import { useAppSelector } from '../../hooks';
-import { selectBand, selectLayout } from '../../selectors';
+import { selectFrame, selectLayout } from '../../selectors';
 
 /** How uneven the lanes of a masonry end: (longest − shortest) ÷ mean. */
 export function EndsFigure() {
   const layout = useAppSelector(selectLayout);
-  const { arrangement } = useAppSelector(selectBand);
+  const arrangement = useAppSelector(selectFrame);
   const uneven = laneImbalance(Float64Array.from(laneEnds(layout, arrangement)));
   const isEven = uneven < 0.1;
   return (

@@ -1,12 +1,12 @@
 import { holeFrom, isAlong, laneEnds, laneHoles, type Track } from '@noria/core';
 import { useAppSelector } from '../../hooks';
-import { selectBand, selectLayout } from '../../selectors';
+import { selectFrame, selectLayout } from '../../selectors';
 import { boxStyle, type StageSpace } from '../../stage/space';
 
 /** The lanes of a masonry, what stays open in them, and what each ends short of the longest. */
 export function LaneEnds({ space }: { space: StageSpace }) {
   const layout = useAppSelector(selectLayout);
-  const { arrangement } = useAppSelector(selectBand);
+  const arrangement = useAppSelector(selectFrame);
   const { padding, rowGap, columnGap } = arrangement;
   if (layout.tiles.length === 0) return null;
   const along = isAlong(arrangement);

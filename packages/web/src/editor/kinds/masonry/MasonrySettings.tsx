@@ -7,9 +7,10 @@ import { Row } from '../../../ui/Rows';
 import { count } from '../../../ui/words';
 import { announce } from '../../../ui/notices/noticesSlice';
 import { runHere } from '../../here';
-import { selectBand, selectLayout, selectView } from '../../selectors';
+import { selectBand, selectFrame, selectLayout, selectView } from '../../selectors';
 import { ChoiceRow } from '../../settings/ChoiceRow';
 import { NumberRow } from '../../settings/NumberRow';
+import { SetLength } from '../../settings/SetLength';
 import { SetNumber } from '../../settings/SetNumber';
 import { MASONRY } from './fields';
 import { ColumnCountRows } from '../ColumnCountRows';
@@ -47,7 +48,7 @@ export function MasonrySettings({ inherited }: { inherited: Inherited }) {
               value={laneCountOf(lanes)}
               command={(count) => command({ count })}
             />
-            <SetNumber
+            <SetLength
               field={MASONRY.laneSize}
               value={lanes.laneSize}
               command={(laneSize) => command({ laneSize })}
@@ -81,8 +82,9 @@ function Ends() {
   const view = useAppSelector(selectView);
   const band = useAppSelector(selectBand);
   const layout = useAppSelector(selectLayout);
+  const frame = useAppSelector(selectFrame);
   const [distance, setDistance] = useState(DISTANCE);
-  const uneven = laneImbalance(Float64Array.from(laneEnds(layout, band.arrangement)));
+  const uneven = laneImbalance(Float64Array.from(laneEnds(layout, frame)));
   // The stage comes first: what evening would come to follows when there is time.
   const [laterView, laterBand, laterLayout] = [
     useDeferredValue(view),

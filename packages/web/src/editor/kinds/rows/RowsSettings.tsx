@@ -4,8 +4,8 @@ import { Row } from '../../../ui/Rows';
 import { rounded } from '../../../ui/words';
 import { selectBand, selectLayout } from '../../selectors';
 import { ChoiceRow } from '../../settings/ChoiceRow';
-import { NumberRow } from '../../settings/NumberRow';
-import { SetNumber } from '../../settings/SetNumber';
+import { LengthRow } from '../../settings/LengthRow';
+import { SetLength } from '../../settings/SetLength';
 import { ROWS } from './fields';
 import { useKind } from '../useKind';
 import type { Inherited } from '../inherited';
@@ -19,7 +19,7 @@ export function RowsSettings({ inherited }: { inherited: Inherited }) {
   const sizes = rows.map(({ size }) => size);
   return (
     <>
-      <NumberRow
+      <LengthRow
         field={ROWS.target}
         {...inherited('rowHeights')}
         value={rowHeights.target}
@@ -27,8 +27,8 @@ export function RowsSettings({ inherited }: { inherited: Inherited }) {
       />
       <Row label="Limits">
         <div className="grid grid-cols-2 gap-1.5">
-          <SetNumber field={ROWS.min} value={rowHeights.min} command={(min) => command({ min })} />
-          <SetNumber field={ROWS.max} value={rowHeights.max} command={(max) => command({ max })} />
+          <SetLength field={ROWS.min} value={rowHeights.min} command={(min) => command({ min })} />
+          <SetLength field={ROWS.max} value={rowHeights.max} command={(max) => command({ max })} />
         </div>
       </Row>
       <ChoiceRow

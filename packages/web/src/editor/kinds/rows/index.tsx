@@ -1,8 +1,8 @@
-import { setBreakBefore } from '@noria/core';
+import { setBreakBefore, type WrittenLength } from '@noria/core';
 import { WrapText } from 'lucide-react';
 import { useAppSelector } from '../../hooks';
 import { selectLayout } from '../../selectors';
-import { count } from '../../../ui/words';
+import { count, lengthWords } from '../../../ui/words';
 import { early } from '../../../ui/lazily';
 import { pxWords } from '../inCells';
 import { RowEdges } from './RowEdges';
@@ -28,7 +28,7 @@ export const rows: KindInterface = {
   values: {
     of: 'rowHeights',
     label: 'Row height',
-    says: (value) => `near ${(value as { readonly target: number }).target} px`,
+    says: (value) => `near ${lengthWords((value as { readonly target: WrittenLength }).target)}`,
   },
   spans: 'none',
   holding: {

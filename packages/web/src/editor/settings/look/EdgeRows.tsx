@@ -1,9 +1,10 @@
-import { measureOf, type Border, type Padding } from '@noria/core';
+import { unnamed, type Border, type FourSides } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { Fold } from '../../../ui/Fold';
 import { Row } from '../../../ui/Rows';
 import { Segments } from '../../../ui/Segments';
+import { lengthWords } from '../../../ui/words';
 import { NamedColour } from '../../looks/NamedColour';
 import { NamedMeasure } from '../../looks/NamedMeasure';
 import { LOOK } from '../../fields/fields';
@@ -12,8 +13,8 @@ import { SetNumber } from '../SetNumber';
 import { GradientRows } from './FillRows';
 import type { Look } from './useLook';
 
-const NO_FADE: Padding = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
-const FADES: readonly { readonly side: keyof Padding; readonly name: string; readonly unit: string }[] = [
+const NO_FADE: FourSides = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
+const FADES: readonly { readonly side: keyof FourSides; readonly name: string; readonly unit: string }[] = [
   { side: 'blockStart', name: 'Fade, top', unit: 'top' },
   { side: 'blockEnd', name: 'Fade, bottom', unit: 'bottom' },
   { side: 'inlineStart', name: 'Fade, start', unit: 'start' },
@@ -30,7 +31,7 @@ export function EdgeRows({ look }: { look: Look }) {
   const kind =
     !border || border.width === 0 ? 'none' : typeof border.paint === 'string' ? 'plain' : 'gradient';
   const says = [
-    look.look.radius !== undefined && `${measureOf(view.namedLooks, radius)} px round`,
+    look.look.radius !== undefined && `${lengthWords(unnamed(view.namedLooks, radius))} round`,
     kind !== 'none' && 'border',
     fade && 'fading',
   ].filter(Boolean);

@@ -1,4 +1,4 @@
-import { measureOf, type Padding } from '@noria/core';
+import { unnamed, type FourSides, type WrittenLength } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Fold } from '../../../ui/Fold';
 import { Row } from '../../../ui/Rows';
@@ -6,10 +6,11 @@ import { Segments } from '../../../ui/Segments';
 import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { NamedMeasure } from '../../looks/NamedMeasure';
-import { SetNumber } from '../SetNumber';
+import { SetLength } from '../SetLength';
+import { lengthWords } from '../../../ui/words';
 import type { Look } from './useLook';
 
-const SIDES: readonly { readonly side: keyof Padding; readonly name: string; readonly unit: string }[] = [
+const SIDES: readonly { readonly side: keyof FourSides; readonly name: string; readonly unit: string }[] = [
   { side: 'blockStart', name: 'Padding, top', unit: 'top' },
   { side: 'inlineEnd', name: 'Padding, end', unit: 'end' },
   { side: 'blockEnd', name: 'Padding, bottom', unit: 'bottom' },
@@ -20,14 +21,14 @@ const SIDES: readonly { readonly side: keyof Padding; readonly name: string; rea
 export function PaddingRows({ look, hasFlow }: { look: Look; hasFlow: boolean }) {
   const view = useAppSelector(selectShared);
   const { padding = view.look.tilePadding, gap } = look.look;
-  const even = typeof padding === 'object' ? padding.blockStart : measureOf(view.namedLooks, padding);
-  const sides: Padding =
+  const even = typeof padding === 'object' ? padding.blockStart : unnamed(view.namedLooks, padding);
+  const sides: FourSides<WrittenLength> =
     typeof padding === 'object'
       ? padding
       : { blockStart: even, inlineEnd: even, blockEnd: even, inlineStart: even };
   const isOwn = look.look.padding !== undefined || gap !== undefined;
   return (
-    <Fold title="Padding and gap" says={isOwn ? `${even} px` : 'as the collection'}>
+    <Fold title="Padding and gap" says={isOwn ? lengthWords(even) : 'as the collection'}>
       <Row label={LOOK.padding.label} {...look.here('padding')}>
         <Segments
           value={
@@ -50,7 +51,7 @@ export function PaddingRows({ look, hasFlow }: { look: Look; hasFlow: boolean })
           <Row key={k} label="">
             <div className="grid grid-cols-2 gap-1">
               {two.map(({ side, name, unit }) => (
-                <SetNumber
+                <SetLength
                   key={side}
                   field={LOOK.padding}
                   name={name}
@@ -78,7 +79,7 @@ export function PaddingRows({ look, hasFlow }: { look: Look; hasFlow: boolean })
           <NamedMeasure
             field={LOOK.gap}
             kind="space"
-            value={gap ?? Math.round(measureOf(view.namedLooks, 4))}
+            value={gap ?? 4}
             command={(px) => look.command({ gap: px })}
             onSet={(px) => look.set(LOOK.gap.label, { gap: px })}
           />
