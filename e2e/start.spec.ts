@@ -1,6 +1,7 @@
 import { expect, test as base } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chmod, cp, mkdir, mkdtemp, readFile, readdir, rm, symlink } from 'node:fs/promises';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
@@ -58,7 +59,13 @@ const healthy = async (url: string) => {
     return 0;
   }
 };
-const firstLine = async (file: string) => Number((await readFile(file, 'utf8')).split('\n')[0]);
+
+/** Kills the postmaster of a checkout, and does something with its port at once. */
+async function killPostgres(checkout: string, then?: (port: number) => Promise<void>) {
+  const lines = (await readFile(join(checkout, '.noria', 'postgres', 'postmaster.pid'), 'utf8')).split('\n');
+  process.kill(Number(lines[0]), 'SIGKILL');
+  await then?.(Number(lines[3]));
+}
 
 const test = base.extend<{ checkout: string; copies: string }>({
   copies: async ({}, use) => {
@@ -102,9 +109,22 @@ test('a second start, a copied folder, a dead database, a killed start, busy cli
     expect(await copied.ended()).toBe(0);
     expect(await healthy(url)).toBe(200);
 
-    process.kill(await firstLine(join(checkout, '.noria', 'postgres', 'postmaster.pid')), 'SIGKILL');
+    await killPostgres(checkout);
     await first.hears(/PostgreSQL ended\. Starting it again/);
     await expect.poll(() => healthy(url), { timeout: 60_000 }).toBe(200);
+    // Another program takes its port before it is back.
+    const holder = createServer();
+    await killPostgres(checkout, async (port) => {
+      const takes = () =>
+        new Promise<boolean>((resolve) => {
+          holder.removeAllListeners().once('error', () => resolve(false));
+          holder.listen(port, '127.0.0.1', () => resolve(true));
+        });
+      while (!(await takes()));
+    });
+    await first.hears(/PostgreSQL ended(?:.|\n)*PostgreSQL ended/);
+    await expect.poll(() => healthy(url), { timeout: 60_000 }).toBe(200);
+    holder.close();
 
     first.process.kill('SIGKILL');
     await first.ended();

@@ -53,27 +53,47 @@ async function start() {
   }
   await step('Build', build);
   await step('Server', async () => {
-    const port = await withFreePort(PREFERRED_PORT, async (free) => {
-      server = await startServer({ databaseUrl, port: free });
-    });
-    note({ server: server.child.pid, url: server.url });
+    const port = await withFreePort(PREFERRED_PORT, (free) => serve(databaseUrl, free));
     const taken = port === PREFERRED_PORT ? '' : `; port ${PREFERRED_PORT} is in use, so on ${port}`;
     return `serving${taken}${server.said.length > 0 ? `; ${server.said.join('; ')}` : ''}`;
   });
-  server.child.on('exit', (code) => {
-    if (leaving) return;
+  if (postgres) watchPostgres(databaseUrl);
+  console.log(`\nNoria is at ${server.url}\nCtrl+C stops it.`);
+}
+
+/** Serves on a port; when the server ends by itself, so does the start. */
+async function serve(databaseUrl, port) {
+  const started = await startServer({ databaseUrl, port });
+  server = started;
+  note({ server: started.child.pid, url: started.url });
+  started.child.on('exit', (code) => {
+    if (leaving || server !== started) return;
     console.error(`The server ended with ${code}.`);
     void leave(1);
   });
-  if (postgres) watchPostgres();
-  console.log(`\nNoria is at ${server.url}\nCtrl+C stops it.`);
 }
 
 const LOOK_EVERY_MS = 1000;
 const MOST_RESTARTS = 5;
 
-/** Starts PostgreSQL again when it ends while Noria is served; the server then goes on by itself. */
-function watchPostgres() {
+/**
+ * Starts PostgreSQL again when it ends while Noria is served. The server then goes on by itself; when
+ * another program has taken PostgreSQL’s port meanwhile, it is started again with the new one.
+ */
+function watchPostgres(databaseUrl) {
+  const address = new URL(databaseUrl);
+  const webPort = Number(new URL(server.url).port);
+  const follow = async () => {
+    if (Number(address.port) === postgres.port) return;
+    const before = server;
+    server = null;
+    await before?.stop();
+    const next = new URL(address);
+    next.port = String(postgres.port);
+    await serve(next.href, webPort);
+    address.port = next.port;
+    if (leaving) await server.stop();
+  };
   let restarts = 0;
   const look = async () => {
     if (leaving) return;
@@ -91,6 +111,7 @@ function watchPostgres() {
         console.error(error.message);
       }
     }
+    await follow().catch((error) => console.error(error.message));
     setTimeout(look, LOOK_EVERY_MS).unref();
   };
   setTimeout(look, LOOK_EVERY_MS).unref();

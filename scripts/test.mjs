@@ -74,7 +74,7 @@ async function test() {
   const playwright = join(results, 'playwright.json');
   await runner(
     'Playwright',
-    ['playwright', 'test', '--reporter=line,json'],
+    ['playwright', 'test', '--reporter=line,json,./e2e/failures.ts'],
     playwright,
     ({ stats, errors }) => ({
       passed: stats.expected,
