@@ -1,7 +1,9 @@
 import {
   createCollection,
+  downloadedPage,
   drag,
   expect,
+  expectAccessible,
   hand,
   openCompose,
   readStored,
@@ -220,4 +222,93 @@ test('a press on a free cell asks what comes there; Escape in the middle of draw
   await page.getByRole('menuitem', { name: 'Quote' }).click();
   await expect(page.locator('[data-tile-hand]')).toHaveCount(14);
   await expect(page.locator('[data-tile-hand][aria-pressed=true]')).toHaveAccessibleName(/quote/);
+});
+
+test('a card is composed of any parts, in any order and line, and becomes another kind without losing a word', async ({
+  page,
+  application,
+  collection,
+}, info) => {
+  await hand(page, 'opening').click();
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  const choose = async (menu: string, item: string) => {
+    await settings.getByRole('button', { name: `${menu}: more`, exact: true }).click();
+    await page.getByRole('menu').getByText(item, { exact: true }).click();
+  };
+  const add = async (part: string) => {
+    await settings.getByRole('button', { name: 'Add part' }).click();
+    await page.getByRole('menuitem', { name: new RegExp(`^${part}`) }).click();
+  };
+  await add('Figure');
+  await settings.getByLabel('Figure', { exact: true }).fill('12');
+  await add('Label');
+  await settings.getByLabel('Label', { exact: true }).fill('beds');
+  await choose('Label', 'In line with the part before');
+  await add('Divider');
+  await choose('Divider', 'Move up');
+  await choose('Eyebrow', 'Remove');
+  await choose('Text', 'Hide');
+  await expect(settings.getByRole('button', { name: 'Show text' })).toBeVisible();
+  await choose('Heading', 'End');
+  await expectAccessible(page);
+  await saved(page);
+  const parts = async () => {
+    const { document } = await readStored(application, collection);
+    const tile = document.tiles.opening;
+    return tile?.kind === 'card' ? tile.parts : [];
+  };
+  expect((await parts()).map(({ kind, hidden, beside, align }) => [kind, hidden, beside, align])).toEqual([
+    ['heading', undefined, undefined, 'end'],
+    ['text', true, undefined, undefined],
+    ['figure', undefined, undefined, undefined],
+    ['divider', undefined, undefined, undefined],
+    ['label', undefined, true, undefined],
+  ]);
+
+  // What the stage shows is what the page has.
+  const said = (element: Element) =>
+    [...element.children].map((each) => [each.tagName, each.className, each.textContent]);
+  const shown = [
+    ['H2', '', 'Open all winter'],
+    ['STRONG', '', '12'],
+    ['DIV', 'row', 'beds'],
+  ];
+  await expect
+    .poll(() => page.locator('[data-stage-page] [data-tile="opening"]').evaluate(said))
+    .toEqual(shown);
+
+  // By keyboard: the menu of a part, and another kind.
+  await settings.getByRole('button', { name: 'Divider: more' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('End');
+  await page.keyboard.press('Escape');
+  await expect(settings.getByRole('button', { name: 'Divider: more' })).toBeFocused();
+  const kind = async (name: string) => {
+    await settings.getByRole('combobox', { name: 'Kind' }).click();
+    await page.getByRole('option', { name, exact: true }).click();
+  };
+  await kind('Stat');
+  await saved(page);
+  expect(
+    (await parts()).flatMap((part) => ('words' in part ? [[part.kind, part.words, part.hidden]] : [])),
+  ).toEqual([
+    ['figure', '12', undefined],
+    ['label', 'beds', undefined],
+    ['heading', 'Open all winter', true],
+    ['text', 'Seven huts, stove lit, key with the warden.', true],
+  ]);
+  await kind('Text');
+  await saved(page);
+  expect(
+    (await parts()).flatMap((part) => ('words' in part ? [[part.kind, part.words, part.hidden]] : [])),
+  ).toEqual([
+    ['eyebrow', '', undefined],
+    ['heading', 'Open all winter', undefined],
+    ['text', 'Seven huts, stove lit, key with the warden.', undefined],
+    ['figure', '12', true],
+    ['label', 'beds', true],
+  ]);
+  await page.goto(await downloadedPage(page, info));
+  await expect(page.locator('[data-tile="opening"] h2')).toHaveText('Open all winter');
+  await expect(page.locator('[data-tile="opening"]')).not.toContainText('beds');
 });

@@ -1,7 +1,13 @@
 import {
+  addPart,
+  becomeComposition,
   change,
+  compositions,
   groupTiles,
+  movePart,
   onLevel,
+  partKinds,
+  placePart,
   setArrangement,
   setBreakBefore,
   setFit,
@@ -228,10 +234,33 @@ export function randomCollection(
   );
   // In a group tiles may come out smaller than their padding, which no browser makes them.
   const outside = ids.filter((id) => all.order.includes(id));
-  return outside.reduce(
+  const withJoined = outside.reduce(
     (document, id) => (chance(0.2) ? run(document, joined(id, pick(outside))) : document),
     all,
   );
+  return outside.reduce(
+    (document, id) => (chance(0.35) ? composed(random, document, id).reduce(run, document) : document),
+    withJoined,
+  );
+}
+
+/** A card composed anew: parts more, parts hidden, in lines with others, aligned by themselves. */
+function composed(random: Random, { tiles }: CollectionDocument, id: string): Command[] {
+  const { pick, int, chance } = random;
+  const tile = tiles[id];
+  if (tile?.kind !== 'card') return [];
+  const more = Array.from({ length: int(0, 3) }, () =>
+    addPart([id], pick(partKinds()).name, chance(0.5) ? pick(tile.parts)?.id : undefined),
+  );
+  const placed = tile.parts.flatMap((part) => [
+    ...(chance(0.2) ? [placePart([id], part.id, { hidden: true })] : []),
+    ...(chance(0.35) ? [placePart([id], part.id, { beside: true })] : []),
+    ...(chance(0.3)
+      ? [placePart([id], part.id, { align: pick(['start', 'center', 'end', 'stretch'] as const) })]
+      : []),
+    ...(chance(0.2) ? [movePart([id], part.id, int(-2, 2))] : []),
+  ]);
+  return [...more, ...placed, ...(chance(0.15) ? [becomeComposition([id], pick(compositions()).name)] : [])];
 }
 
 /** A tile of a size of its own, or with padding and type that follow the page. */

@@ -25,13 +25,13 @@ const BASE =
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
 /** What changes them, as far as Compose needs it at once. */
 const EDIT =
-  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|bands|findings|inherit|moveToCell|pictures|copies|assets|tracks|areas|groups|transfer|bandLooks)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/](newTile|enlarge)|analysis[\\/](fit[\\/]needs|design[\\/]\w+|packing[\\/]spansByShape))\./;
+  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|parts|bands|findings|inherit|moveToCell|pictures|copies|assets|tracks|areas|groups|transfer|bandLooks)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/](newTile|enlarge|becoming)|analysis[\\/](fit[\\/]needs|design[\\/]\w+|packing[\\/]spansByShape))\./;
 /** Menus and dialogs: they come with the first view that has some. */
 const MENUS =
   /node_modules[\\/](@radix-ui[\\/]react-(alert-dialog|dialog|presence|dismissable-layer|focus-scope|focus-guards|portal|menu|dropdown-menu|popper|use-size)|@floating-ui[\\/][\w-]+|tslib|use-callback-ref|use-sidecar|react-remove-scroll|react-remove-scroll-bar|react-style-singleton|aria-hidden)[\\/]/;
 /** What hands of Compose are made with. */
 const HANDS =
-  /node_modules[\\/](@radix-ui[\\/]react-(collapsible|context-menu|slider|popover|select|radio-group|progress|visually-hidden)|@radix-ui[\\/]number|@dnd-kit[\\/]\w+|@tanstack[\\/][\w-]+|lucide-react[\\/]dist[\\/]esm[\\/]icons[\\/](arrow-(up|down)|between-\w+-\w+|check|chevron-\w+|dices|link-2|unlink-2|triangle-exclamation-point))[\\/.]/;
+  /node_modules[\\/](@radix-ui[\\/]react-(collapsible|context-menu|slider|popover|select|radio-group|progress|visually-hidden)|@radix-ui[\\/]number|@dnd-kit[\\/]\w+|@tanstack[\\/][\w-]+|lucide-react[\\/]dist[\\/]esm[\\/]icons[\\/](arrow-(up|down)|between-\w+-\w+|check|chevron-\w+|dices|ellipsis-vertical|link-2|unlink-2|triangle-exclamation-point))[\\/.]/;
 
 export default defineConfig({
   plugins: [react(), tailwindcss(), enlargeScript, noCircles],

@@ -4,7 +4,7 @@ import { migrate } from './migrate.js';
 import { address, colour, id, words } from '../look/checks.js';
 import { bandLook, partOfLook, collectionLook, namedLook, tileLook } from './checkLook.js';
 import { film, icon, picture } from './checkAssets.js';
-import { parts } from './checkParts.js';
+import { forms, parts } from './checkParts.js';
 import { arrangement, groupArrangement, ownArrangement, ownGroupArrangement } from './checkArrangement.js';
 import { ownPlace, place } from './checkPlace.js';
 import { checkReferences } from './checkReferences.js';
@@ -139,8 +139,14 @@ const recipe =
       'A slot',
     );
     const variant = fields(
-      { id, name, looks: record(() => partOfLook, LIMITS.tiles, 'A variant’s looks') },
+      {
+        id,
+        name,
+        looks: record(() => partOfLook, LIMITS.tiles, 'A variant’s looks'),
+        forms: record(() => forms, LIMITS.tiles, 'A variant’s forms'),
+      },
       'A variant',
+      ['forms'],
     );
     fields(
       {

@@ -4,13 +4,23 @@ import type { Card, MediaPart, Part, PartId, PicturePart, Tile } from './types.j
 
 const NONE: readonly Part[] = [];
 
-/** The parts of a tile in the order in which they are read; a group has none. */
+/** The parts of a tile in the order in which they are read, hidden ones too; a group has none. */
 export const partsOf = (tile: Tile): readonly Part[] => (tile.kind === 'card' ? tile.parts : NONE);
+
+/** A card without its parts that are not shown; the same object where all are. */
+export const shownCard = (card: Card): Card =>
+  card.parts.some(({ hidden }) => hidden)
+    ? { ...card, parts: card.parts.filter(({ hidden }) => !hidden) }
+    : card;
+
+/** The parts of a tile that are shown, in the order in which they are read. */
+export const shownParts = (tile: Tile): readonly Part[] =>
+  tile.kind === 'card' ? shownCard(tile).parts : NONE;
 
 /** The picture or film that fills a tile, because it is all that is in it; null where there is more, or none. */
 export function mediaOf(tile: Tile): MediaPart | null {
-  if (tile.kind !== 'card' || tile.parts.length !== 1) return null;
-  const [only] = tile.parts;
+  const [only, ...others] = shownParts(tile);
+  if (others.length > 0) return null;
   return only && 'focalPoint' in only ? only : null;
 }
 

@@ -2,9 +2,19 @@
 
 import type { IconItem, Words } from './content.js';
 import type { FilmId, PartId, PictureId } from './ids.js';
-import type { FocalPoint, Tint } from './look.js';
+import type { Alignment, FocalPoint, Tint } from './look.js';
 
-interface PartBase {
+/** How a part stands in its card, whatever it holds. */
+export interface PartStanding {
+  /** It keeps what it holds, and is not shown. */
+  readonly hidden?: true;
+  /** It stands in a line with the part before it; left out: in a line of its own. */
+  readonly beside?: true;
+  /** Where it lies across the direction of its line or its card; left out: as the tile says. */
+  readonly align?: Alignment;
+}
+
+interface PartBase extends PartStanding {
   /** Tells it apart from the other parts of its card; filled in where the file leaves it out. */
   readonly id: PartId;
 }
@@ -99,6 +109,18 @@ export interface FilmPart extends PartBase {
   readonly playback: 'automatic' | 'controls';
 }
 
+/** A line between what is before and after it. */
+export interface DividerPart extends PartBase {
+  readonly kind: 'divider';
+}
+
+/** Room between parts. */
+export interface SpacerPart extends PartBase {
+  readonly kind: 'spacer';
+  /** How much, px; null: all that is free. */
+  readonly size: number | null;
+}
+
 export type Part =
   | EyebrowPart
   | HeadingPart
@@ -110,7 +132,16 @@ export type Part =
   | IconsPart
   | ActionPart
   | PicturePart
-  | FilmPart;
+  | FilmPart
+  | DividerPart
+  | SpacerPart;
+
+/** How one part of a recipe’s card stands in a variant, and what kind of part it is there. */
+export interface PartForm extends Omit<PartStanding, 'hidden'> {
+  readonly part: PartId;
+  /** Left out: as in the recipe. */
+  readonly kind?: PartName;
+}
 
 export type PartName = Part['kind'];
 

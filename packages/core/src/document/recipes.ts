@@ -3,6 +3,7 @@
 import type { TileLook } from './look.js';
 import type { RecipeId } from './content.js';
 import type { PartId, TileId } from './ids.js';
+import type { PartForm } from './parts.js';
 import type { Tile } from './tile.js';
 
 /** A place in a recipe that each use fills with content of its own. */
@@ -16,12 +17,14 @@ export interface Slot {
   readonly field: string;
 }
 
-/** The same design in another look. */
+/** The same design in another look, or in another form: the same slots in other places. */
 export interface Variant {
   readonly id: string;
   readonly name: string;
   /** What it changes, by the recipe's tiles. */
   readonly looks: Readonly<Record<TileId, Partial<TileLook>>>;
+  /** The parts that its cards show, in order; cards that are left out show theirs as the recipe does. */
+  readonly forms?: Readonly<Record<TileId, readonly PartForm[]>>;
 }
 
 export interface Recipe {

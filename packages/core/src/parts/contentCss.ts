@@ -9,6 +9,23 @@ import type { PartCss } from './part.js';
 /** What a tile says in its large type: its heading, figure or quoted words. */
 export const LARGE = ':is(h1, h2, h3, h4, h5, h6, strong, blockquote)';
 
+/** Parts of a card that stand in a line with each other. */
+const LINES_CSS = `.row {
+  display: flex;
+  align-items: center;
+  gap: 0.6em;
+  min-inline-size: 0;
+}
+.row > * {
+  min-inline-size: 0;
+}
+.part {
+  display: flex;
+  flex-direction: column;
+  gap: inherit;
+}
+`;
+
 /** Named looks, as custom properties of the element that a selector names. */
 export const namedRule = (
   selector: string,
@@ -94,7 +111,7 @@ ${RING_CSS}
 [data-tile] :is(p, li) a {
   color: inherit;
 }
-${apart ? of('apart') : ''}`;
+${apart ? `${LINES_CSS}${of('apart')}` : ''}`;
 }
 
 /** The background of the page or the stage. */

@@ -1,4 +1,4 @@
-import { partsOf } from '../document/card.js';
+import { shownParts } from '../document/card.js';
 import { withContents } from '../document/levels.js';
 import { whileSame } from '../memo.js';
 import { partKindOf } from './index.js';
@@ -28,7 +28,7 @@ function levelsAnew(tiles: CollectionDocument['tiles'], order: readonly TileId[]
       const tile = tiles[id];
       if (!tile) continue;
       if (tile.kind === 'group') visit(tile.order, depth + 1);
-      const found = partsOf(tile).map((part) => {
+      const found = shownParts(tile).map((part) => {
         const heading = partKindOf(part).heading?.(part);
         return heading ? (last = heading.level ?? Math.min(6, depth, last + 1)) : undefined;
       });
@@ -43,5 +43,5 @@ function levelsAnew(tiles: CollectionDocument['tiles'], order: readonly TileId[]
 export const hasMainHeading = (document: CollectionDocument) =>
   document.order
     .flatMap((id) => withContents(document, id))
-    .flatMap((id) => (document.tiles[id] ? partsOf(document.tiles[id]) : []))
+    .flatMap((id) => (document.tiles[id] ? shownParts(document.tiles[id]) : []))
     .some((part) => partKindOf(part).heading?.(part)?.level === 1);

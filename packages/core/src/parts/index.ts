@@ -1,4 +1,5 @@
 import { action } from './action/index.js';
+import { divider } from './divider/index.js';
 import { eyebrow } from './eyebrow/index.js';
 import { figure } from './figure/index.js';
 import { film } from './film/index.js';
@@ -8,6 +9,7 @@ import { label } from './label/index.js';
 import { picture } from './picture/index.js';
 import { quote } from './quote/index.js';
 import { source } from './source/index.js';
+import { spacer } from './spacer/index.js';
 import { text } from './text/index.js';
 import type { Part } from '../document/types.js';
 import type { PartKind } from './part.js';
@@ -31,6 +33,8 @@ registerPart(action);
 registerPart(icons);
 registerPart(picture);
 registerPart(film);
+registerPart(divider);
+registerPart(spacer);
 
 /** Every part that a card may hold, in the order in which their shared rules are written. */
 export const partKinds = (): PartKind[] => [...kinds.values()];

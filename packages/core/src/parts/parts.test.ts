@@ -41,6 +41,8 @@ const document: CollectionDocument = {
 const FULL: Readonly<Record<string, object>> = {
   picture: { picture: 'hut', caption: HOSTILE, tint: { colour: '#102030', opacity: 0.3 } },
   film: { film: 'snow', poster: 'hut', caption: HOSTILE },
+  divider: {},
+  spacer: { size: 24 },
   icons: { icons: [{ id: 'a', icon: 'soup', picture: null, label: HOSTILE, address: '#x' }] },
 };
 const NAMES = partKinds().map(({ name }) => name);

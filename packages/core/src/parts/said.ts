@@ -1,6 +1,6 @@
 /** What a tile is and says, in short. */
 
-import { partsOf } from '../document/card.js';
+import { shownParts } from '../document/card.js';
 import { compositionOf } from './compositions/index.js';
 import { partKindOf } from './index.js';
 import { plainWords } from './richText.js';
@@ -16,7 +16,7 @@ export const kindTitle = (tile: Tile): string =>
 /** The words of the part that matters most; empty where there are none. */
 export function mainWords(tile: Tile): string {
   let [most, said] = [0, ''];
-  for (const part of partsOf(tile)) {
+  for (const part of shownParts(tile)) {
     const { weight } = partKindOf(part);
     const words = 'words' in part ? plainWords(part.words) : '';
     if (weight > most && words !== '') [most, said] = [weight, words];
@@ -37,7 +37,7 @@ export function tileName(tile: Tile, document: Shown & Pick<CollectionDocument, 
   const own = tile.name?.trim();
   // A name that only says the kind is what every new tile of it was called once.
   if (own && own !== kindTitle(tile)) return own;
-  if (tile.kind === 'card') return shortened(saidBy(tile.parts, document)) || kindTitle(tile);
+  if (tile.kind === 'card') return shortened(saidBy(shownParts(tile), document)) || kindTitle(tile);
   // A use of a recipe looks like one card, whatever it is made of.
   if (tile.recipe)
     return shortened(saidBy(partsWithin(document.tiles, tile.id), document)) || kindTitle(tile);
@@ -54,8 +54,8 @@ export function nameIn(document: Parameters<typeof tileName>[1], id: TileId): st
   return tile ? tileName(tile, document) : id;
 }
 
-const partsWithin = (tiles: CollectionDocument['tiles'], group: TileId): Part[] =>
-  withContents({ tiles }, group).flatMap((id) => (tiles[id] ? partsOf(tiles[id]) : []));
+const partsWithin = (tiles: CollectionDocument['tiles'], group: TileId): readonly Part[] =>
+  withContents({ tiles }, group).flatMap((id) => (tiles[id] ? shownParts(tiles[id]) : []));
 
 function saidBy(parts: readonly Part[], document: Shown): string {
   const words = parts

@@ -9,7 +9,7 @@ import { whileSame } from '../memo.js';
 import { contentCss, namedRule } from './contentCss.js';
 import { flows } from './compositions/index.js';
 import { partKindOf } from './index.js';
-import { partsOf } from '../document/card.js';
+import { shownParts } from '../document/card.js';
 import { tileCss } from './tileRules.js';
 import { tileElement } from './tileHtml.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
@@ -123,7 +123,7 @@ function turned(box: Box): Box {
   };
 }
 
-const isSized = (tile: Tile) => partsOf(tile).some((part) => partKindOf(part).sizesPictures);
+const isSized = (tile: Tile) => shownParts(tile).some((part) => partKindOf(part).sizesPictures);
 
 function search(box: Box, id: string): Box | null {
   if (box.id === id) return box;

@@ -2,9 +2,11 @@ import { beforeTile, scrolls } from '../arrangements/questions.js';
 import { hrefOf } from '../engine/css/escape.js';
 import { element, htmlOf, type Attributes, type PageElement, type PageNode } from '../engine/html/node.js';
 import { levelOf } from '../document/levels.js';
+import { shownCard } from '../document/card.js';
 import { compositionOf, isApart } from './compositions/index.js';
 import { headingLevels } from './headings.js';
 import { partKindOf } from './index.js';
+import { inOne, linesOf } from './shared/inCard.js';
 import { tileName } from './said.js';
 import type { Badge, Card, CollectionDocument, GroupTile, Part, Tile, TileId } from '../document/types.js';
 import type { Sources } from './part.js';
@@ -24,7 +26,8 @@ const groupElement = (document: CollectionDocument, tile: GroupTile, sources: So
     ...badgesOf(tile),
   ]);
 
-function cardElement(document: CollectionDocument, tile: Card, sources: Sources): PageElement {
+function cardElement(document: CollectionDocument, whole: Card, sources: Sources): PageElement {
+  const tile = shownCard(whole);
   const composition = compositionOf(tile);
   return composition.write({
     document,
@@ -37,28 +40,33 @@ function cardElement(document: CollectionDocument, tile: Card, sources: Sources)
   });
 }
 
-/** What each part of a card is written as, in order; an empty one is no element. */
+/** What each part of a card that is shown is written as, in order; an empty one is no element. */
 export function partElements(
   document: CollectionDocument,
-  tile: Card,
+  whole: Card,
   sources: Sources,
 ): readonly (readonly PageNode[])[] {
+  const tile = shownCard(whole);
   const { elements } = compositionOf(tile);
   const leading = leadingPart(tile);
   const levels = headingLevels(document).get(tile.id);
   // In a composition the parts are found by what they are.
-  const named = isApart(tile);
+  const apart = isApart(tile);
+  const inLines = new Set(linesOf(tile.parts).flatMap((line) => (line.length > 1 ? line : [])));
   return tile.parts.map((part, k) => {
     const kind = partKindOf(part);
-    return kind.html(part, {
+    const isFound = apart && (kind.rules !== undefined || part.align !== undefined);
+    const attributes = isFound ? { 'data-part': part.id } : {};
+    const nodes = kind.html(part, {
       document,
       tile,
       sources,
       headingLevel: levels?.[k] ?? 2,
       leads: part === leading ? (tile.link ?? null) : null,
       element: elements?.[part.kind],
-      attributes: named && kind.rules ? { 'data-part': part.id } : {},
+      attributes,
     });
+    return isFound || inLines.has(part) ? inOne(nodes, attributes) : nodes;
   });
 }
 

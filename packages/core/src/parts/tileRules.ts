@@ -4,8 +4,10 @@ import { LARGE } from './contentCss.js';
 import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from '../engine/css/rule.js';
 import { compositionOf, isApart } from './compositions/index.js';
+import { shownCard } from '../document/card.js';
 import { partKindOf } from './index.js';
 import { SPREAD } from './shared/flow.js';
+import { linesOf } from './shared/inCard.js';
 import { px } from '../engine/css/units.js';
 import { whileSame } from '../memo.js';
 import type { Declarations } from '../engine/css/rule.js';
@@ -36,7 +38,8 @@ const ALIGN: Readonly<Record<Alignment, string>> = {
   stretch: 'stretch',
 };
 
-function ownRules(document: Known, tile: Tile, image: PictureImage): Rule[] {
+function ownRules(document: Known, whole: Tile, image: PictureImage): Rule[] {
+  const tile = whole.kind === 'card' ? shownCard(whole) : whole;
   const { look } = tile;
   const at = tileSelector(tile.id);
   const { fill } = look;
@@ -68,18 +71,39 @@ function ownRules(document: Known, tile: Tile, image: PictureImage): Rule[] {
     ];
   return [
     { selector: at, declarations: { ...frame, ...textColour, ...flowCss(look), ...typeCss(look, 'body') } },
-    { selector: composition.isLink ? at : `${at} > ${LARGE}`, declarations: typeCss(look, 'heading') },
+    { selector: largeIn(composition.isLink ? null : tile, at), declarations: typeCss(look, 'heading') },
     ...own,
     ...(isApart(tile) ? partRules(document, tile, image) : []),
   ];
 }
 
+/** The large type in a card: the card itself where it is none, what is in it, and in lines in it. */
+function largeIn(card: Card | null, at: string): string {
+  if (!card) return at;
+  const inCard = `${at} > ${LARGE}`;
+  return linesOf(card.parts).some(({ length }) => length > 1)
+    ? `${inCard},\n${at} > .row > ${LARGE}`
+    : inCard;
+}
+
 /** The rules of parts that are found by their ids. */
 const partRules = (document: Known, tile: Card, image: PictureImage): Rule[] =>
-  tile.parts.flatMap((part) => {
-    const at = `${tileSelector(tile.id)} > [data-part="${part.id}"]`;
-    return partKindOf(part).rules?.(part, { known: document, tile, image, at }) ?? [];
-  });
+  linesOf(tile.parts).flatMap((line) =>
+    line.flatMap((part) => {
+      const at = `${tileSelector(tile.id)} [data-part="${part.id}"]`;
+      const own = partKindOf(part).rules?.(part, { known: document, tile, image, at }) ?? [];
+      const isDown = line.length === 1 && tile.look.direction !== 'row';
+      return part.align === undefined
+        ? own
+        : [...own, { selector: at, declarations: alignCss(part.align, isDown) }];
+    }),
+  );
+
+/** Where a part lies across its line; its words go along in a card whose parts are stacked. */
+const alignCss = (align: Alignment, isDown: boolean): Declarations => ({
+  'align-self': ALIGN[align],
+  ...(isDown && align !== 'stretch' && { 'text-align': align }),
+});
 
 function flowCss(look: TileLook): Declarations {
   const { align, direction, gap, writingDirection } = look;

@@ -17,6 +17,14 @@ import {
   type TakenTiles,
 } from '../edit/commands/copies.js';
 import { groupTiles, ungroup } from '../edit/commands/groups.js';
+import {
+  addPart,
+  becomeComposition,
+  movePart,
+  placePart,
+  removePart,
+  repeatPart,
+} from '../edit/commands/parts.js';
 import { onLevel } from '../edit/commands/level.js';
 import { setFit, setLayer, setPin, setSpan } from '../edit/commands/place.js';
 import {
@@ -30,6 +38,9 @@ import {
 } from '../edit/commands/tiles.js';
 import { evenTracks, insertTrack, moveBoundary, removeTrack } from '../edit/commands/tracks.js';
 import { withEntryIds } from '../check/entryIds.js';
+import { partsOf } from '../document/card.js';
+import { compositions } from '../parts/compositions/index.js';
+import { partKinds } from '../parts/index.js';
 import { hold } from './held.js';
 import type { Command } from '../edit/patch/change.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
@@ -161,6 +172,24 @@ const STEPS: Readonly<Record<string, Step>> = {
       : addTile(pick(['quote', 'text', 'picture'] as const, d.n[0]), d.tag, d.n[1] % 3),
   duplicate: (v, d) =>
     v.order.length === 0 ? nothing : duplicateTile(v, pick(v.order, d.n[0]), bandOf(v, d), fresh(d)),
+  part: (v, d) => {
+    const tile = v.tiles[pick(v.order, d.n[0])];
+    const part = pick(tile ? partsOf(tile).map(({ id }) => id) : [], d.n[1]);
+    const ids = tile ? [tile.id] : [];
+    const kind = pick(partKinds(), d.n[2]).name;
+    return pick(
+      [
+        () => addPart(ids, kind, d.flag ? part : undefined),
+        () => removePart(ids, part),
+        () => repeatPart(ids, part),
+        () => movePart(ids, part, d.n[3] - 4),
+        () => placePart(ids, part, { hidden: d.flag || undefined, align: d.flag ? 'end' : undefined }),
+        () => placePart(ids, part, { beside: d.flag || undefined }),
+        () => becomeComposition(ids, pick(compositions(), d.n[2]).name),
+      ],
+      d.n[3],
+    )();
+  },
   paste: (_, d) => pasteTiles(taken, 0, fresh(d)),
   delete: (v, d) => removeTiles([pick(v.order, d.n[0])]),
   group: (v, d) => groupTiles([pick(v.order, d.n[0]), pick(v.order, d.n[1])], `g-${d.tag}`, bandOf(v, d)),

@@ -4,8 +4,9 @@ const CODES: ReadonlySet<string> = new Set([
   // PostgreSQL's (appendix A): it goes, comes, or has no connection left.
   ...['57P01', '57P02', '57P03', '53300', '08000', '08001', '08003', '08004', '08006'],
 ]);
+// The last is TypeORM’s, when a connection broke in the middle of a transaction.
 const WORDS =
-  /connection terminated|timeout exceeded when trying to connect|connection ended|not queryable|query read timeout/i;
+  /connection terminated|timeout exceeded when trying to connect|connection ended|not queryable|query read timeout|query runner was already released/i;
 
 /** Whether an error says that the database is not there, rather than that a statement is wrong. */
 export function isDatabaseAway(error: unknown): boolean {

@@ -1,6 +1,6 @@
 import { coloursOf, contrastIn, leastContrast } from '../../look/textColour.js';
 import { colourOf } from '../../look/named.js';
-import { partsOf } from '../../document/card.js';
+import { shownParts } from '../../document/card.js';
 import { hasWords } from './needs.js';
 import { whileSame } from '../../memo.js';
 import { levelsOf } from './wordFindings.js';
@@ -40,7 +40,7 @@ const leastIn = ({ pictures, namedLooks }: Checked['looks'], tile: Tile): number
 
 /** A picture that nobody described; one behind words is decoration. */
 function lacksWords(pictures: Readonly<Record<string, PictureAsset>>, tile: Tile): boolean {
-  return partsOf(tile).some(
+  return shownParts(tile).some(
     (part) => 'picture' in part && pictures[part.picture ?? '']?.alternativeText.trim() === '',
   );
 }

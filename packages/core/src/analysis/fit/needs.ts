@@ -1,11 +1,12 @@
 import { inlineContribution } from '../../engine/box/intrinsic.js';
 import { layoutBox } from '../../engine/box/layoutBox.js';
 import { tileGrows, typeSizeOf } from '../../look/named.js';
-import { partsOf } from '../../document/card.js';
+import { shownParts } from '../../document/card.js';
 import { flows } from '../../parts/compositions/index.js';
 import { partKindOf } from '../../parts/index.js';
 import { tileBox } from '../../parts/tileBox.js';
 import { partElements } from '../../parts/tileHtml.js';
+import { linesOf } from '../../parts/shared/inCard.js';
 import '../../engine/layoutTree.js';
 import { whileSame } from '../../memo.js';
 import type { Box } from '../../engine/box/box.js';
@@ -86,7 +87,7 @@ function withBadges(tile: Tile, box: Box, need: Need): Need {
 
 function read(document: CollectionDocument, tile: Tile, box: Box, page: number): Need {
   const least = inlineContribution(box, 'min-content', NaN);
-  const asked = new Set(partsOf(tile).map((part) => partKindOf(part).least));
+  const asked = new Set(shownParts(tile).map((part) => partKindOf(part).least));
   const whole = asked.has('whole') ? wholeLine(document, tile, box, least) : 0;
   if (whole > least) return { inlineSize: whole, by: 'figure' };
   if (!asked.has('line') || tile.look.writingDirection === 'vertical')
@@ -107,11 +108,16 @@ function wholeLine(document: CollectionDocument, tile: Tile, box: Box, least: nu
   const flowing = box.children.filter(({ style }) => style.position !== 'absolute');
   const beside =
     least - Math.max(0, ...box.children.map((child) => inlineContribution(child, 'min-content', NaN)));
-  let next = 0;
-  const wide = partElements(document, tile, NO_SOURCES).map((elements, k) => {
-    const boxes = flowing.slice(next, (next += elements.length));
-    const part = tile.parts[k];
-    if (!part || partKindOf(part).least !== 'whole') return 0;
+  const written = partElements(document, tile, NO_SOURCES);
+  let [next, k] = [0, 0];
+  const wide = linesOf(shownParts(tile)).map((line) => {
+    const elements = written.slice(k, (k += line.length)).flat();
+    // Parts beside each other are in one element.
+    const boxes = flowing.slice(
+      next,
+      (next += line.length > 1 ? Math.min(1, elements.length) : elements.length),
+    );
+    if (line.every((part) => partKindOf(part).least !== 'whole')) return 0;
     return Math.max(0, ...boxes.map((each) => inlineContribution(each, 'max-content', NaN)));
   });
   return Math.max(...wide) + Math.max(0, beside);
@@ -130,7 +136,7 @@ const SHORT = 2;
 
 /** Whether a tile has words that can be clipped: its own, or a caption over its picture. */
 export const canClip = (tile: Tile) =>
-  hasWords(tile) || partsOf(tile).some((part) => (partKindOf(part).over?.(part) ?? '') !== '');
+  hasWords(tile) || shownParts(tile).some((part) => (partKindOf(part).over?.(part) ?? '') !== '');
 
 /** How high a tile's words make it at an inline size, or its caption alone; px, of its border box. */
 export function neededBlockSize(

@@ -2,21 +2,23 @@ import { assetsOf, carryAssets, type Assets } from '../commands/assets.js';
 import { clone } from '../../document/clone.js';
 import { forgetTiles, insertTile } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
-import { plainWords } from '../../parts/richText.js';
-import { isSame, recipeDifferences, recipeLook } from './follow.js';
+import { follow, isSame } from './follow.js';
+import { filledWith, handedOn } from './handOn.js';
+import { formOf, recipeTile, withPartsOf } from './recipeTile.js';
 import { recipeTilesOf } from './recipeTiles.js';
-import { contentOf, heldSlots, slotsOf } from './slots.js';
+import { slotsOf } from './slots.js';
 import { useRoot } from './update.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
 import type {
   Card,
   CollectionDocument,
+  Part,
+  PartForm,
   Recipe,
   RecipeId,
   Tile,
   TileId,
-  Words,
 } from '../../document/types.js';
 
 /** Makes a recipe of a tile with all that is in it; the tile is the first to use it. */
@@ -48,11 +50,10 @@ export function tilesFrom(recipe: Recipe, variant: string | null, freshId: (tile
     withContents(recipe, recipe.root).map((each) => [each, freshId(recipe.tiles[each] as Tile)]),
   );
   return [...ids].map(([each, id]) => {
-    const { name: _, ...tile } = clone(recipe.tiles[each] as Tile) as Tile;
+    const { name: _, ...tile } = clone(recipeTile(recipe, each, variant) as Tile) as Tile;
     const own = {
       ...tile,
       id,
-      look: clone(recipeLook(recipe, each, variant)),
       recipe: { recipe: recipe.id, variant, tile: each },
     } as Tile;
     return own.kind === 'group'
@@ -83,18 +84,6 @@ export function addTiles(draft: Draft, [root, ...inside]: readonly Tile[], posit
   insertTile(draft, root, position);
 }
 
-/** What a tile hands on to a recipe: fields as they are, its words as they are read, its picture. */
-function handedOn(tiles: CollectionDocument['tiles'], id: TileId) {
-  const all = contentOf(tiles, id);
-  const isText = (value: unknown): value is Words =>
-    (typeof value === 'string' || Array.isArray(value)) && plainWords(value as Words).trim() !== '';
-  return {
-    exact: new Map(all.map(({ kind, field, value }) => [`${kind} ${field}`, value])),
-    words: all.flatMap(({ holds, value }) => (holds === 'words' && isText(value) ? [value] : [])),
-    picture: all.find(({ holds, value }) => holds === 'picture' && value !== null)?.value ?? null,
-  };
-}
-
 /**
  * Lets tiles use a recipe: they keep their id, name, place and content as far as the recipe has slots for
  * it; what bands set of their look and of an arrangement in them goes. A tile of another kind hands its words on in the order in which they are read.
@@ -114,7 +103,7 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
       const made = tilesFrom(recipe, use.variant, (each) =>
         each.id === recipe.root ? id : use.freshId(each),
       );
-      const filled = made.map((tile) => fill(tile, recipe, content));
+      const filled = filledWith(made, recipe, content);
       forgetTiles(draft, inside);
       for (const { groups, looks } of draft.bands) {
         delete groups?.[id];
@@ -128,25 +117,6 @@ export function applyRecipe(ids: readonly TileId[], use: Omit<UseRecipe, 'positi
   };
 }
 
-function fill(tile: Tile, recipe: Recipe, content: ReturnType<typeof handedOn>): Tile {
-  if (tile.kind === 'group') return tile;
-  const filled = clone<Card>(tile);
-  for (const { of, ...slot } of heldSlots(recipe)) {
-    if (slot.tile !== tile.recipe?.tile) continue;
-    const part = filled.parts.find(({ id }) => id === slot.part);
-    if (!part) continue;
-    const put = (value: unknown) => Object.assign(part, { [slot.field]: value });
-    const exact = content.exact.get(`${of.kind} ${slot.field}`);
-    if (exact !== undefined) put(exact);
-    else if (of.holds === 'picture' && content.picture !== null) put(content.picture);
-    else if (of.holds === 'words') {
-      const words = content.words.shift();
-      if (words !== undefined) put(of.takesRich ? words : plainWords(words));
-    }
-  }
-  return filled;
-}
-
 /** Shows tiles in another variant of their recipe; values of their own stay. */
 export function setVariant(ids: readonly TileId[], variant: string | null): Command {
   return (draft) => {
@@ -154,15 +124,8 @@ export function setVariant(ids: readonly TileId[], variant: string | null): Comm
       const tile = draft.tiles[id];
       const recipe = tile?.recipe && draft.recipes?.[tile.recipe.recipe];
       if (!tile?.recipe || !recipe) continue;
-      const own = new Set(
-        recipeDifferences({ [recipe.id]: recipe }, tile as Tile).flatMap(({ of, field }) =>
-          of === 'look' ? [field] : [],
-        ),
-      );
-      const kept = Object.entries(tile.look).filter(([field]) => own.has(field));
-      const look = recipeLook(recipe, tile.recipe.tile, variant);
-      const rest = Object.entries(look).filter(([field]) => !own.has(field));
-      tile.look = clone(Object.fromEntries([...rest, ...kept])) as unknown as typeof tile.look;
+      const shows = { recipe: recipe as Recipe, variant: tile.recipe.variant };
+      follow(tile, shows, { ...shows, variant }, tile.recipe.tile);
       tile.recipe.variant = variant;
     }
   };
@@ -184,15 +147,22 @@ export function addVariant(tile: TileId, id: string, name: string): Command {
     const recipe = use && draft.recipes?.[use.recipe];
     if (root === null || !recipe) return;
     const looks: Record<TileId, object> = {};
+    const forms: Record<TileId, PartForm[]> = {};
     for (const each of withContents(draft, root)) {
       const inside = draft.tiles[each];
       if (inside?.recipe?.recipe !== recipe.id) continue;
-      const base = recipe.tiles[inside.recipe.tile]?.look as unknown as Record<string, unknown>;
+      const like = recipe.tiles[inside.recipe.tile];
+      const base = like?.look as unknown as Record<string, unknown>;
+      if (like?.kind === 'card' && inside.kind === 'card') {
+        like.parts = clone(withPartsOf(like as Card, inside as Card).parts as Part[]);
+        const form = formOf(inside as Card, like as Card);
+        if (form) forms[inside.recipe.tile] = clone(form as PartForm[]);
+      }
       const own = Object.entries(inside.look).filter(([field, value]) => !isSame(value, base[field]));
       looks[inside.recipe.tile] = clone(Object.fromEntries(own));
       inside.recipe.variant = id;
     }
-    recipe.variants.push({ id, name, looks });
+    recipe.variants.push({ id, name, looks, ...(Object.keys(forms).length > 0 && { forms }) });
   };
 }
 

@@ -1,12 +1,7 @@
-import { recipeValues, set, valuesOf, writeValue, type Values } from './values.js';
+import { recipeTile } from './recipeTile.js';
+import { set, valuesOf, writeValue, type Values } from './values.js';
 import type { Draft } from '../commands/draft.js';
-import type { Recipe, RecipeUse, Tile, TileId, TileLook } from '../../document/types.js';
-
-/** The look of a recipe's tile in a variant. */
-export const recipeLook = (recipe: Recipe, tile: TileId, variant: string | null): TileLook => ({
-  ...(recipe.tiles[tile] as Tile).look,
-  ...recipe.variants.find(({ id }) => id === variant)?.looks[tile],
-});
+import type { Recipe, Tile, TileId } from '../../document/types.js';
 
 export const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
@@ -31,10 +26,11 @@ export function recipeDifferences(
 ): Difference[] {
   const { recipe: use } = tile;
   const recipe = use && recipes?.[use.recipe];
-  if (!use || !recipe?.tiles[use.tile]) return [];
+  const like = use && recipe && recipeTile(recipe, use.tile, use.variant);
+  if (!like) return [];
   return [
-    ...differing('look', { ...tile.look }, { ...recipeLook(recipe, use.tile, use.variant) }),
-    ...differing('content', valuesOf(tile, recipe.slots, use.tile), recipeValues(recipe, use.tile)),
+    ...differing('look', { ...tile.look }, { ...like.look }),
+    ...differing('content', valuesOf(tile, recipe.slots, use.tile), valuesOf(like, recipe.slots, use.tile)),
   ];
 }
 
@@ -44,7 +40,8 @@ export function resetToRecipe(ids: readonly TileId[], fields?: readonly string[]
     for (const id of ids) {
       const tile = draft.tiles[id];
       if (!tile) continue;
-      const like = tile.recipe && draft.recipes?.[tile.recipe.recipe]?.tiles[tile.recipe.tile];
+      const used = tile.recipe && draft.recipes?.[tile.recipe.recipe];
+      const like = tile.recipe && used && recipeTile(used as Recipe, tile.recipe.tile, tile.recipe.variant);
       for (const { of, field, recipe } of recipeDifferences(draft.recipes, tile)) {
         if (fields && !fields.includes(field)) continue;
         if (of === 'look') set(tile.look, field, recipe);
@@ -60,29 +57,32 @@ export const tilesUsing = (
   recipe: string,
 ): Tile[] => Object.values(tiles).filter((tile) => tile.recipe?.recipe === recipe);
 
+/** A recipe in one of its variants; null: as it is itself. */
+export interface Shows {
+  readonly recipe: Recipe;
+  readonly variant: string | null;
+}
+
 /**
- * Lets a tile follow from what its recipe was to what it is: values that the tile has as the recipe had
- * them take the new ones, values of its own stay.
+ * Lets a tile follow from what a tile of a recipe was to what it is, or to what another variant makes of
+ * it: values that the tile has as it was take the new ones, values of its own stay.
+ * @param inRecipe the recipe's tile that it is
  */
-export function follow(tile: Draft['tiles'][string], before: Recipe, after: Recipe, use: RecipeUse): void {
-  const { tile: inRecipe, variant } = use;
-  const [was, is] = [before.tiles[inRecipe], after.tiles[inRecipe]];
+export function follow(tile: Draft['tiles'][string], before: Shows, after: Shows, inRecipe: TileId): void {
+  const was = recipeTile(before.recipe, inRecipe, before.variant);
+  const is = recipeTile(after.recipe, inRecipe, after.variant);
   if (!was || !is) return;
   const step = (has: Values, from: Values, to: Values, write: (field: string, value: unknown) => void) => {
     for (const field of new Set([...Object.keys(from), ...Object.keys(to)])) {
       if (isSame(has[field], from[field])) write(field, to[field]);
     }
   };
+  step({ ...tile.look }, { ...was.look }, { ...is.look }, (field, value) => set(tile.look, field, value));
+  const { slots } = after.recipe;
   step(
-    { ...tile.look },
-    { ...recipeLook(before, inRecipe, variant) },
-    { ...recipeLook(after, inRecipe, variant) },
-    (field, value) => set(tile.look, field, value),
-  );
-  step(
-    valuesOf(tile, after.slots, inRecipe),
-    valuesOf(was, after.slots, inRecipe),
-    valuesOf(is, after.slots, inRecipe),
+    valuesOf(tile, slots, inRecipe),
+    valuesOf(was, slots, inRecipe),
+    valuesOf(is, slots, inRecipe),
     (field, value) => writeValue(tile, field, value, is),
   );
 }

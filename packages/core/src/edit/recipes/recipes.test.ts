@@ -59,9 +59,9 @@ describe('a recipe', () => {
     expect(used.recipes?.note?.slots.map(({ name }) => name)).toEqual(['Eyebrow', 'Heading', 'Text']);
     expect(used.tiles.b).toMatchObject({ look: { fill: '#dfe8e2', headingSize: 30 } });
     expect(heldBy(used.tiles.b)).toMatchObject({ heading: 'B' });
-    // A stat hands its words on in order.
-    expect(heldBy(used.tiles.c)).toEqual({ eyebrow: '0', heading: 'of something', text: '' });
-    expect(used.tiles.c && tileName(used.tiles.c, used)).toBe('of something');
+    // A stat hands its words on to where they mean as much.
+    expect(heldBy(used.tiles.c)).toEqual({ eyebrow: '', heading: '0', text: 'of something' });
+    expect(used.tiles.c && tileName(used.tiles.c, used)).toBe('0');
   });
 
   test('is changed once, and all follow but for values of their own', () => {

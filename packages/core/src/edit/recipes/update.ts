@@ -1,7 +1,8 @@
 import { clone } from '../../document/clone.js';
 import { forgetTiles } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
-import { follow, isSame, recipeLook, tilesUsing } from './follow.js';
+import { follow, isSame, tilesUsing } from './follow.js';
+import { formOf, recipeTile, withPartsOf } from './recipeTile.js';
 import { partsOf, partIn } from '../../document/card.js';
 import { recipeTilesOf } from './recipeTiles.js';
 import { slotsOf } from './slots.js';
@@ -57,10 +58,16 @@ function changed(before: Recipe, tiles: Readonly<Record<TileId, Tile>>, variant:
   });
   const kept = Object.entries(tiles).map(([id, tile]): [TileId, Tile] => {
     const was = before.tiles[id];
-    const look = variant !== null && was ? was.look : tile.look;
+    const isVariant = variant !== null && was !== undefined;
+    const look = isVariant ? was.look : tile.look;
     const place = was && id === before.root ? was.place : tile.place;
     const name = was ? was.name : tile.name;
-    return [id, { ...withExamples(tile, was, slots), look, place, ...(name !== undefined && { name }) }];
+    // A variant says which parts are shown and how; what there is of them is the recipe’s.
+    const content =
+      isVariant && was.kind === 'card' && tile.kind === 'card'
+        ? { ...tile, parts: withPartsOf(was, tile).parts }
+        : withExamples(tile, was, slots);
+    return [id, { ...content, look, place, ...(name !== undefined && { name }) }];
   });
   const after: Recipe = { ...before, tiles: Object.fromEntries(kept), slots };
   if (variant === null) return after;
@@ -71,7 +78,17 @@ function changed(before: Recipe, tiles: Readonly<Record<TileId, Tile>>, variant:
       const own = Object.entries(tile.look).filter(([field, value]) => !isSame(value, base[field]));
       return [id, Object.fromEntries(own)];
     });
-    return { ...each, looks: Object.fromEntries(looks) as typeof each.looks };
+    const forms = Object.entries(tiles).flatMap(([id, tile]) => {
+      const base = after.tiles[id];
+      const form = tile.kind === 'card' && base?.kind === 'card' ? formOf(tile, base) : null;
+      return form ? [[id, form] as const] : [];
+    });
+    const { forms: _, ...rest } = each;
+    return {
+      ...rest,
+      looks: Object.fromEntries(looks) as typeof each.looks,
+      ...(forms.length > 0 && { forms: Object.fromEntries(forms) }),
+    };
   });
   return { ...after, variants };
 }
@@ -104,15 +121,18 @@ function bringUpTo(
     const tile = draft.tiles[id];
     if (tile?.recipe?.recipe !== after.id) continue;
     idOf.set(tile.recipe.tile, id);
-    follow(tile, before, after, tile.recipe);
+    follow(tile, { recipe: before, variant }, { recipe: after, variant }, tile.recipe.tile);
   }
   for (const [part, tile] of Object.entries(after.tiles)) {
     if (idOf.has(part)) continue;
     const id = freshId(tile);
     idOf.set(part, id);
-    const look = recipeLook(after, part, variant);
-    const made = { ...tile, id, look, recipe: { recipe: after.id, variant, tile: part } };
-    draft.tiles[id] = clone<Tile>(made);
+    const made = {
+      ...recipeTile(after, part, variant),
+      id,
+      recipe: { recipe: after.id, variant, tile: part },
+    };
+    draft.tiles[id] = clone<Tile>(made as Tile);
   }
   for (const [part, tile] of Object.entries(after.tiles)) {
     const own = draft.tiles[idOf.get(part) ?? ''];

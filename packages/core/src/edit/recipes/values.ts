@@ -1,7 +1,8 @@
 import { clone } from '../../document/clone.js';
-import { partsOf } from '../../document/card.js';
+import { partIn, partsOf, shownParts } from '../../document/card.js';
+import { asKind, saysAnything } from '../../parts/becoming.js';
 import { pointerSegment, pointerSegments } from '../../document/problems.js';
-import type { Card, Part, Recipe, Slot, Tile, TileId } from '../../document/types.js';
+import type { Card, Part, PartName, Slot, Tile, TileId } from '../../document/types.js';
 
 /** Values of a tile by where they are in it, as JSON Pointers write it: `link`, `parts/heading/level`. */
 export type Values = Readonly<Record<string, unknown>>;
@@ -9,7 +10,7 @@ export type Values = Readonly<Record<string, unknown>>;
 /** What a tile has as its own and never from a recipe. */
 const OWN = new Set(['id', 'name', 'kind', 'place', 'look', 'recipe', 'order', 'weight', 'parts']);
 
-/** Which parts a card has, in order: each by its id and kind. */
+/** Which parts a card shows, in order: each by its id and kind. */
 const PARTS = 'parts';
 
 const keyOf = (part: string, field: string) => `${PARTS}/${part}/${pointerSegment(field)}`;
@@ -24,22 +25,20 @@ export function valuesOf(tile: Tile, slots: readonly Slot[], inRecipe: TileId): 
   );
   const inParts = partsOf(tile).flatMap((part) =>
     Object.entries(part).flatMap(([field, value]): [string, unknown][] =>
-      field === 'id' || field === 'kind' || held.has(keyOf(part.id, field))
-        ? []
-        : [[keyOf(part.id, field), value]],
+      NOT_VALUES.has(field) || held.has(keyOf(part.id, field)) ? [] : [[keyOf(part.id, field), value]],
     ),
   );
   const parts: [string, unknown][] =
-    tile.kind === 'card' ? [[PARTS, tile.parts.map(({ id, kind }) => ({ id, kind }))]] : [];
+    tile.kind === 'card' ? [[PARTS, shownParts(tile).map(({ id, kind }) => ({ id, kind }))]] : [];
   return Object.fromEntries([...own, ...parts, ...inParts]);
 }
 
-/** Everything that a tile has from its recipe, but its look: what no slot fills. */
-export const recipeValues = (recipe: Recipe, tile: TileId): Values =>
-  valuesOf(recipe.tiles[tile] as Tile, recipe.slots, tile);
+/** Whether a part is shown is said by the list of those that are. */
+const NOT_VALUES: ReadonlySet<string> = new Set(['id', 'kind', 'hidden']);
 
 /**
- * Writes one value of a tile; undefined takes it off. Parts that it has not are taken from its recipe.
+ * Writes one value of a tile; undefined takes it off. Parts that it has not are taken
+ * from its recipe; those that are not shown any more stay hidden, where they say anything.
  * @param like the recipe's tile
  */
 export function writeValue(tile: Tile, key: string, value: unknown, like: Tile | undefined): void {
@@ -51,13 +50,19 @@ export function writeValue(tile: Tile, key: string, value: unknown, like: Tile |
 
 function writeParts(tile: Tile, wanted: readonly Pick<Part, 'id' | 'kind'>[], like: Tile | undefined): void {
   if (tile.kind !== 'card') return;
-  const find = (parts: readonly Part[], { id, kind }: Pick<Part, 'id' | 'kind'>) =>
-    parts.find((part) => part.id === id && part.kind === kind);
-  const parts = wanted.flatMap((each) => {
-    const given = find(tile.parts, each) ?? (like && find(partsOf(like), each));
-    return given ? [clone<Part>(given)] : [];
+  const shown = wanted.flatMap(({ id, kind }) => {
+    const given = partIn(tile, id) ?? (like && partIn(like, id));
+    return given ? [shownAs(given, kind)] : [];
   });
-  (tile as { -readonly [K in keyof Card]: Card[K] }).parts = parts;
+  const others = tile.parts.filter((part) => !shown.some(({ id }) => id === part.id) && saysAnything(part));
+  const parts = [...shown, ...others.map((part): Part => ({ ...part, hidden: true }))];
+  (tile as { -readonly [K in keyof Card]: Card[K] }).parts = clone(parts) as readonly Part[];
+}
+
+/** A part that is shown, as another kind where it is one there. */
+export function shownAs(part: Part, kind: PartName): Part {
+  const { hidden: _, ...shown } = asKind(part, kind);
+  return shown as Part;
 }
 
 /** Sets a field, or takes it off. */

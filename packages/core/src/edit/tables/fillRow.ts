@@ -5,7 +5,8 @@ import { plainWords } from '../../parts/richText.js';
 import { tableSlots } from './mapping.js';
 import { plainName } from './plainName.js';
 import type { Draft } from '../commands/draft.js';
-import type { ContentField } from '../recipes/slots.js';
+import { emptySlot } from '../recipes/handOn.js';
+import type { ContentField, HeldSlot } from '../recipes/slots.js';
 import type { Recipe, Table, Words } from '../../document/types.js';
 
 export type WritableTile = Draft['tiles'][string];
@@ -28,6 +29,16 @@ function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown 
   return cell.slice(0, LIMITS.words);
 }
 
+/** Empties what the slots of new tiles hold, so that one that no column fills shows no sample. */
+function emptyAll(tiles: readonly WritableTile[], slots: readonly HeldSlot[]): void {
+  for (const { tile, part, field, of } of slots) {
+    const found = tiles.find(({ recipe: use }) => use?.tile === tile);
+    const held = found && partIn(found, part);
+    const empty = emptySlot(of);
+    if (held && empty !== undefined) Object.assign(held, { [field]: empty });
+  }
+}
+
 /** Fills the tiles of one row; with the row before, only what was not changed by hand. */
 export function fillRow(
   draft: Draft,
@@ -39,6 +50,7 @@ export function fillRow(
   const recipe = draft.recipes?.[table.recipe] as Recipe | undefined;
   const slots = new Map(recipe ? tableSlots(recipe).map((slot) => [slot.name, slot]) : []);
   const changed: string[] = [];
+  if (!before) emptyAll(tiles, [...slots.values()]);
   for (const [slot, column] of Object.entries(table.mapping)) {
     const found = slots.get(slot);
     const tile = tiles.find(({ recipe: use }) => use?.tile === found?.tile);

@@ -11,9 +11,10 @@ export const action: PartKind<ActionPart> = {
   called: 'An action',
   fields: { words, address },
   empty: { words: '', address: '#' },
-  html: (part, input) => [
-    element('a', { class: 'action', ...input.attributes, href: hrefOf(part.address) }, [part.words]),
-  ],
+  html: (part, input) =>
+    part.words
+      ? [element('a', { class: 'action', ...input.attributes, href: hrefOf(part.address) }, [part.words])]
+      : [],
   css: (look) => ({
     flow: `a.action {
 ${largeCss(look, { weight: 620, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
@@ -29,10 +30,10 @@ a.action:focus-visible {
   outline-offset: -7px;
 }
 `,
-    apart: `.card > a.action {
+    apart: `:is(.card, .row) > a.action {
   color: inherit;
 }
-.card > a.action:focus-visible {
+:is(.card, .row) > a.action:focus-visible {
   outline-offset: 3px;
 }
 `,

@@ -1,4 +1,5 @@
 import { element } from '../../engine/html/node.js';
+import { linesOf } from '../shared/inCard.js';
 import type { CardContent, Composition, Start } from '../part.js';
 
 const inOrder = ({ parts, cover, badges }: CardContent) => [...parts.flat(), cover, ...badges];
@@ -40,7 +41,7 @@ export const quote: Start = {
     element('figure', is, [...words, cover, ...badges, ...rest.flat()]),
 };
 
-/** A card whose parts make none of the others. */
+/** A card whose parts make none of the others, or stand in lines of their own. */
 export const apart: Composition = {
   name: 'card',
   className: 'card',
@@ -48,5 +49,18 @@ export const apart: Composition = {
   parts: [],
   flows: true,
   takesTextColour: true,
-  write: (content) => element('article', content.is, inOrder(content)),
+  write: ({ is, tile, parts, cover, badges }) => {
+    const written = new Map(tile.parts.map((part, k) => [part, parts[k] ?? []]));
+    const lines = linesOf(tile.parts).map((line) => ({
+      isRow: line.length > 1,
+      nodes: line.flatMap((part) => written.get(part) ?? []),
+    }));
+    return element('article', is, [
+      ...lines.flatMap(({ isRow, nodes }) =>
+        isRow && nodes.length > 0 ? [element('div', { class: 'row' }, nodes)] : nodes,
+      ),
+      cover,
+      ...badges,
+    ]);
+  },
 };

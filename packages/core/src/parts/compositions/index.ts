@@ -1,4 +1,6 @@
+import { shownParts } from '../../document/card.js';
 import { partKindOf } from '../index.js';
+import { standsApart } from '../shared/inCard.js';
 import { action } from './action.js';
 import { apart, stat, quote, text } from './flowing.js';
 import { icons } from './icons.js';
@@ -26,14 +28,15 @@ const BY_PART: ReadonlyMap<PartName, Start> = new Map(
 );
 
 /**
- * What a card's parts make: the composition that has them in their order, and one of its own that writes
+ * What the parts of a card make that are shown: the composition that has them in their order, and one of its own that writes
  * each as it stands alone where there is none.
  */
-export function compositionOf({ parts }: Card): Composition {
+export function compositionOf(card: Card): Composition {
+  const parts = shownParts(card);
   const [first] = parts;
   if (!first) return text;
   const candidate = BY_PART.get(first.kind);
-  return candidate && inOrder(parts, candidate.parts) ? candidate : apart;
+  return candidate && inOrder(parts, candidate.parts) && !parts.some(standsApart) ? candidate : apart;
 }
 
 /** Whether a card's parts make no composition, so that the page needs the rules for that. */

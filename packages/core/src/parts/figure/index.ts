@@ -18,8 +18,11 @@ export const figure: PartKind<FigurePart> = {
   called: 'A figure',
   fields: { words },
   empty: { words: '' },
-  html: (part, { attributes }) => [element('strong', attributes, [part.words])],
-  css: (look) => ({ flow: figureCss(look, '.stat > strong'), apart: figureCss(look, '.card > strong') }),
+  html: (part, { attributes }) => (part.words ? [element('strong', attributes, [part.words])] : []),
+  css: (look) => ({
+    flow: figureCss(look, '.stat > strong'),
+    apart: figureCss(look, ':is(.card, .row) > strong'),
+  }),
   least: 'whole',
   weight: 1,
   slots: [{ field: 'words', name: 'Figure', holds: 'words', likely: /number|count|value/i }],

@@ -20,7 +20,7 @@ export const heading: PartKind<HeadingPart> = {
     return [element(`h${headingLevel}`, attributes, [words])];
   },
   css: (look) => ({
-    flow: `[data-tile] > :is(h1, h2, h3, h4, h5, h6) {
+    flow: `:is([data-tile], .row) > :is(h1, h2, h3, h4, h5, h6) {
 ${largeCss(look, { weight: 650, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
   text-wrap: balance;
 }

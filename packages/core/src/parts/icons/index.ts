@@ -45,7 +45,7 @@ export const icons: PartKind<IconsPart> = {
   display: block;
 }
 `,
-    apart: `.card > ul.icons {
+    apart: `:is(.card, .row) > ul.icons {
   padding: 0;
 }
 `,

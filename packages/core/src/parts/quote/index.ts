@@ -17,10 +17,11 @@ export const quote: PartKind<QuotePart> = {
   called: 'A quote',
   fields: { words },
   empty: { words: '' },
-  html: (part, { attributes }) => [element('blockquote', attributes, wordNodes(part.words))],
+  html: (part, { attributes }) =>
+    part.words ? [element('blockquote', attributes, wordNodes(part.words))] : [],
   css: (look) => ({
     flow: quoteCss(look, '.quote > blockquote'),
-    apart: quoteCss(look, '.card > blockquote'),
+    apart: quoteCss(look, ':is(.card, .row) > blockquote'),
   }),
   least: 'line',
   weight: 2,

@@ -36,13 +36,19 @@ figure:is(.picture, .film) {
   color: #fff;
 }
 `,
-  apart: `.card > figure {
+  apart: `.row > figure {
+  flex: 1 0 6em;
+}
+.card > figure {
+  inline-size: 100%;
+}
+:is(.card, .row) > figure {
   min-block-size: 0;
   margin: 0;
   border-radius: ${timesCss(tilePadding, 0.3)};
   overflow: clip;
 }
-.card > figure > :is(img, video) {
+:is(.card, .row) > figure > :is(img, video) {
   block-size: auto;
 }
 `,

@@ -19,7 +19,7 @@ export const source: PartKind<SourcePart> = {
       ? [element('p', { class: 'source', ...input.attributes }, [part.words])]
       : [element(input.element, input.attributes, [part.words])];
   },
-  css: () => ({ flow: sourceCss('.quote > figcaption'), apart: sourceCss('.card > .source') }),
+  css: () => ({ flow: sourceCss('.quote > figcaption'), apart: sourceCss(':is(.card, .row) > .source') }),
   least: 'line',
   weight: 1,
   slots: [{ field: 'words', name: 'Source', holds: 'words' }],

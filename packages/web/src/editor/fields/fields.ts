@@ -128,6 +128,10 @@ export const PLACE = {
 
 /** What a tile says of its place at every width. */
 export const TILE = {
+  kind: {
+    label: 'Kind',
+    help: 'What the card is; another kind keeps its words, hidden where they find no place',
+  },
   name: { label: 'Name' },
   link: { label: 'Link' },
   minimumWidth: {

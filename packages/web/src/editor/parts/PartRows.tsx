@@ -5,7 +5,11 @@ import { ActionRows } from './ActionRows';
 import { FilmRows } from './FilmRows';
 import { HeadingRows } from './HeadingRows';
 import { IconsRows } from './IconsRows';
+import { HiddenPart } from './HiddenPart';
+import { PartMenu } from './PartMenu';
 import { PictureRows } from './PictureRows';
+import { Row } from '../../ui/Rows';
+import { SpacerRow } from './SpacerRow';
 import { TextRow } from './TextRow';
 import { WordsRow } from './WordsRow';
 import type { PartProps } from './partProps';
@@ -23,6 +27,8 @@ const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part,
   action: ActionRows,
   picture: PictureRows,
   film: FilmRows,
+  divider: () => <Row label={PART.divider.label}>{<hr className="border-hair" />}</Row>,
+  spacer: SpacerRow,
 };
 
 const rows = { ...ROWS } as unknown as Record<string, ComponentType<PartProps> | undefined>;
@@ -33,5 +39,18 @@ export const registerRows = (part: string, its: ComponentType<PartProps>): void 
 /** What one part of the selected tiles holds. */
 export function PartRows({ tile, part, ids, differs }: PartProps) {
   const Rows = rows[part.kind];
-  return Rows ? <Rows tile={tile} part={part} ids={ids} differs={differs} /> : null;
+  if (part.hidden) return <HiddenPart part={part} ids={ids} />;
+  return Rows ? (
+    <div className="relative grid gap-0.5">
+      <Rows tile={tile} part={part} ids={ids} differs={differs} />
+      {part.kind in PART && (
+        <PartMenu
+          part={part}
+          ids={ids}
+          at={tile.parts.findIndex(({ id }) => id === part.id)}
+          of={tile.parts.length}
+        />
+      )}
+    </div>
+  ) : null;
 }

@@ -1,4 +1,4 @@
-import { LIMITS, type FilmPart, type PicturePart } from '@noria/core';
+import { LIMITS, type FilmPart, type Part, type PicturePart } from '@noria/core';
 import type { ChoiceField, Field } from '../fields/field';
 
 /** The settings of parts: what a card is made of. */
@@ -11,7 +11,7 @@ export const PART = {
   label: { label: 'Label' },
   quote: { label: 'Quote' },
   source: { label: 'Source' },
-  action: { label: 'Label' },
+  action: { label: 'Action' },
   address: { label: 'Link' },
   icons: { label: 'Icons' },
   iconSize: { label: 'Icon size', unit: 'px', least: 8, most: 200 },
@@ -53,4 +53,16 @@ export const PART = {
       { value: 'controls', label: 'Controls' },
     ],
   } satisfies ChoiceField<FilmPart['playback']>,
+  divider: { label: 'Divider' },
+  spacer: { label: 'Spacer', unit: 'px', least: 0, most: LIMITS.padding },
+  align: {
+    label: 'Alignment of the part',
+    choices: [
+      { value: 'tile', label: 'As the tile' },
+      { value: 'start', label: 'Start' },
+      { value: 'center', label: 'Centre' },
+      { value: 'end', label: 'End' },
+      { value: 'stretch', label: 'Stretch' },
+    ],
+  } satisfies ChoiceField<NonNullable<Part['align']> | 'tile'>,
 } as const satisfies Readonly<Record<string, Field>>;

@@ -5,7 +5,7 @@ import { coloursOf, legibleTextColour } from '../../../look/textColour.js';
 import { inheritPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
 import { setBandLook } from '../../../edit/commands/bandLooks.js';
 import { moveInOrder, setAlternativeText, setPart } from '../../../edit/commands/tiles.js';
-import { partsOf, pictureOf } from '../../../document/card.js';
+import { shownParts, pictureOf } from '../../../document/card.js';
 import { partKindOf } from '../../../parts/index.js';
 import { tileName } from '../../../parts/said.js';
 import { onLevel } from '../../../edit/commands/level.js';
@@ -50,7 +50,7 @@ function smallerType(document: CollectionDocument, tile: Tile, band: number): Ca
     const found = typeSizeOf(namedLooks, size);
     return typeof found === 'object' ? Math.min(found.from, found.to) : measureOf(namedLooks, found);
   };
-  const times = partsOf(tile).find((part) => partKindOf(part).headingTimes !== undefined);
+  const times = shownParts(tile).find((part) => partKindOf(part).headingTimes !== undefined);
   const large = times && own.headingSize === undefined ? (partKindOf(times).headingTimes ?? 1) : 1;
   const sizes = {
     ...bandLookIn(document, tile.id, band),
@@ -95,7 +95,7 @@ export function* anywhere(
         fill.tint.opacity = Math.min(1, Math.max(0.55, fill.tint.opacity + 0.2));
     });
   }
-  const undescribed = partsOf(tile).find(
+  const undescribed = shownParts(tile).find(
     (part) => 'picture' in part && document.pictures[part.picture ?? '']?.alternativeText.trim() === '',
   );
   if (kind === 'no alternative text' && undescribed && 'picture' in undescribed) {

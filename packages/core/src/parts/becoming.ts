@@ -1,0 +1,122 @@
+/** A card that becomes another composition, without a word of it lost. */
+
+import { wordNodes, plainWords } from './richText.js';
+import { compositionNamed, compositions, startingParts } from './compositions/index.js';
+import { partKindOf } from './index.js';
+import type { CompositionName } from './part.js';
+import type { Card, Part, PartName, Words } from '../document/types.js';
+
+/** Parts whose words mean as much in a card: what is said large, and what explains that. */
+const ROLES: readonly (readonly PartName[])[] = [
+  ['heading', 'figure', 'quote'],
+  ['text', 'label', 'source'],
+];
+
+/** Whether the words of one part mean in a card what those of another do. */
+export const meansAsMuch = (a: PartName, b: PartName): boolean =>
+  a === b || ROLES.some((role) => role.includes(a) && role.includes(b));
+
+/** Whether a part says or shows anything. */
+export const saysAnything = (part: Part): boolean => {
+  const { empty, fields } = partKindOf(part);
+  const held = part as unknown as Readonly<Record<string, unknown>>;
+  const begins = empty as Readonly<Record<string, unknown>>;
+  return Object.keys(fields).some((field) => JSON.stringify(held[field]) !== JSON.stringify(begins[field]));
+};
+
+/** Whether a part says what every new one says, so that nobody has written it. */
+const isSample = (part: Part): boolean =>
+  'words' in part && compositions().some(({ begins }) => begins?.[part.kind]?.words === part.words);
+
+/**
+ * The words of a part as another kind of part takes them; undefined where it can’t take them all: it has
+ * no words, or they are rich and it takes plain ones alone.
+ */
+export function wordsFor(kind: PartName, words: Words): Words | undefined {
+  const field = partKindOf({ kind }).slots.find((slot) => slot.field === 'words');
+  if (!field) return undefined;
+  return typeof words === 'string' || field.takesRich
+    ? words
+    : isPlain(words)
+      ? plainWords(words)
+      : undefined;
+}
+
+const isPlain = (words: Words): boolean => {
+  const nodes = wordNodes(words);
+  return (
+    nodes.length <= 1 &&
+    nodes.every((node) => typeof node !== 'string' && node.inside.every((each) => typeof each === 'string'))
+  );
+};
+
+/**
+ * The parts of a card as another composition begins with them: each takes what there is of its kind, or
+ * words that mean as much; what finds no place there stays after them, hidden.
+ */
+export function becoming({ parts }: Card, name: CompositionName): readonly Part[] {
+  const left = parts.filter((part) => saysAnything(part) && !isSample(part));
+  const take = (fits: (part: Part) => boolean): Part | undefined => {
+    const shown = left.findIndex((part) => !part.hidden && fits(part));
+    const at = shown === -1 ? left.findIndex(fits) : shown;
+    return at === -1 ? undefined : left.splice(at, 1)[0];
+  };
+  const starts = startingParts(name);
+  const wanted = new Set(compositionNamed(name).parts);
+  const own = starts.map((start) => take(({ kind }) => kind === start.kind));
+  const filled = starts.map((start, k): Part => {
+    const same = own[k];
+    if (same) return plain(same);
+    const other = take(
+      (part) =>
+        !wanted.has(part.kind) &&
+        'words' in part &&
+        meansAsMuch(part.kind, start.kind) &&
+        wordsFor(start.kind, part.words) !== undefined,
+    );
+    const words = other && 'words' in other ? wordsFor(start.kind, other.words) : undefined;
+    return { ...start, ...partKindOf(start).empty, ...(words !== undefined && { words }) } as Part;
+  });
+  const made = filled.some(saysAnything) ? filled : starts;
+  return withFreshIds([...made, ...left.map((part): Part => ({ ...plain(part), hidden: true }))]);
+}
+
+/** A part as another kind of part that takes its words; as it is where that takes them not. */
+export function asKind(part: Part, kind: PartName): Part {
+  if (part.kind === kind) return part;
+  const words = 'words' in part ? wordsFor(kind, part.words) : undefined;
+  if (words === undefined) return part;
+  const { id, hidden, beside, align } = part;
+  return {
+    id,
+    kind,
+    ...partKindOf({ kind }).empty,
+    words,
+    ...(hidden && { hidden }),
+    ...(beside && { beside }),
+    ...(align && { align }),
+  } as Part;
+}
+
+/** A part that is shown in a line of its own. */
+function plain(part: Part): Part {
+  const { hidden: _, beside: __, align: ___, ...rest } = part;
+  return rest as Part;
+}
+
+/** Ids that tell parts apart; the first of an id keeps it. */
+function withFreshIds(parts: readonly Part[]): readonly Part[] {
+  const given: Part[] = [];
+  for (const part of parts) {
+    const isTaken = given.some(({ id }) => id === part.id);
+    given.push(isTaken ? { ...part, id: freshPartId([...given, ...parts], part.kind) } : part);
+  }
+  return given;
+}
+
+/** An id for one more part of a kind. */
+export function freshPartId(parts: readonly Part[], kind: PartName): string {
+  const taken = new Set(parts.map(({ id }) => id));
+  if (!taken.has(kind)) return kind;
+  for (let k = 2; ; k++) if (!taken.has(`${kind}-${k}`)) return `${kind}-${k}`;
+}
