@@ -1,7 +1,11 @@
 import {
+  addPart,
+  addTile,
   areasMeet,
   cellsOf,
+  change,
   emptyDocument,
+  groupTiles,
   newTile,
   resolvedBandOf,
   type CollectionDocument,
@@ -9,6 +13,7 @@ import {
 } from '@noria/core';
 import {
   createCollection,
+  demo,
   expect,
   hand,
   readStored,
@@ -17,7 +22,7 @@ import {
   test,
   type Application,
 } from './noria';
-import { drop, file } from './files';
+import { drop, file, hover } from './files';
 import type { Page } from '@playwright/test';
 
 /** What one points at is what one gets: every way of letting something go over the stage or the belt. */
@@ -39,9 +44,9 @@ function five(): CollectionDocument {
   };
 }
 
-async function open(page: Page, application: Application, id: string) {
+async function open(page: Page, application: Application, id: string, last = 'e') {
   await page.goto(`${application.url}/collections/${id}/compose`);
-  await expect(hand(page, 'e')).toBeVisible();
+  await expect(hand(page, last)).toBeVisible();
   await page.evaluate(() => document.fonts.ready);
 }
 
@@ -181,16 +186,97 @@ test('a picture dropped on a free cell lies at that cell', async ({ page, applic
   await expect(hand(page, fresh)).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('a picture dropped on a tile that shows none becomes a new tile after it, and covers nothing', async ({
+/** Tiles of every kind that files can be dropped on, and where each takes a picture. */
+const TAKERS: readonly {
+  readonly onto: string;
+  readonly takes: (document: CollectionDocument) => string | null | undefined;
+}[] = [
+  { onto: 'opening', takes: ({ tiles }) => fillOf(tiles.opening) },
+  { onto: 'beds', takes: ({ tiles }) => fillOf(tiles.beds) },
+  { onto: 'voice', takes: ({ tiles }) => fillOf(tiles.voice) },
+  { onto: 'booking', takes: ({ tiles }) => fillOf(tiles.booking) },
+  { onto: 'night', takes: ({ tiles }) => partOf(tiles.night, 'picture') },
+  { onto: 'film', takes: ({ tiles }) => partOf(tiles.film, 'poster') },
+  { onto: 'composed', takes: ({ tiles }) => partOf(tiles.composed, 'picture') },
+  { onto: 'group', takes: ({ tiles }) => partOf(tiles.inside, 'picture') },
+  { onto: 'words', takes: ({ tiles }) => fillOf(tiles.words) },
+];
+const fillOf = (tile: Tile | undefined) => {
+  const fill = tile?.look.fill;
+  return typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : null;
+};
+const partOf = (tile: Tile | undefined, field: 'picture' | 'poster') =>
+  tile?.kind === 'card'
+    ? tile.parts.flatMap((part) =>
+        field in part ? [(part as unknown as Record<string, string>)[field]] : [],
+      )[0]
+    : null;
+
+/** The winter collection with a film, a card with a picture in it, a group with one and a group of words. */
+async function withTakers(): Promise<CollectionDocument> {
+  const start = await demo('winter-at-the-huts');
+  const commands = [
+    addTile('film', 'film'),
+    addTile('text', 'composed'),
+    addPart(['composed'], 'picture'),
+    addTile('picture', 'inside'),
+    addTile('text', 'said'),
+    groupTiles(['inside', 'said'], 'group', 0),
+    addTile('text', 'more'),
+    addTile('stat', 'figures'),
+    groupTiles(['more', 'figures'], 'words', 0),
+  ];
+  return commands.reduce<CollectionDocument>((each, command) => change(each, command).document, start);
+}
+
+test('a picture dropped on a tile of any kind goes into it, as is said before', async ({
+  page,
+  application,
+}) => {
+  const { id } = await createCollection(application, { document: await withTakers() });
+  await open(page, application, id, 'words');
+  const stage = page.getByLabel('Stage');
+  for (const [k, { onto, takes }] of TAKERS.entries()) {
+    const lake = await file(`lake-${k}.jpg`, 300 + k, 200, '#446688');
+    const before = Object.keys((await readStored(application, id)).document.tiles).length;
+    await hover(hand(page, onto), [lake]);
+    await expect(stage).toContainText(/Drop: “.+” takes the picture\./);
+    await expect(page.getByTestId('takes')).toHaveCount(1);
+    const outlined = await page.getByTestId('takes').boundingBox();
+    const pointed = await hand(page, onto).boundingBox();
+    expect(Math.abs((outlined?.x ?? 0) - (pointed?.x ?? 99))).toBeLessThan(2);
+    await drop(hand(page, onto), [lake]);
+    await expect
+      .poll(async () => {
+        const { document } = await readStored(application, id);
+        return document.pictures[takes(document) ?? '']?.name;
+      })
+      .toBe(`lake-${k}`);
+    expect(Object.keys((await readStored(application, id)).document.tiles)).toHaveLength(before);
+    await expect(page.getByTestId('takes')).toHaveCount(0);
+  }
+});
+
+test('a set dropped on one of alike cards fills those after it in order, and the rest become tiles', async ({
   page,
   application,
 }) => {
   const { id } = await createCollection(application, { document: five() });
   await open(page, application, id);
-  await drop(hand(page, 'b'), [await file('lake.jpg', 300, 200, '#446688')]);
+  const files = await Promise.all([1, 2, 3].map((k) => file(`n${k}.jpg`, 300 + k, 200, '#446688')));
+  await hover(hand(page, 'd'), files);
+  const promised = await page.getByTestId('takes').count();
+  await expect(page.getByLabel('Stage')).toContainText('more become');
+  await drop(hand(page, 'd'), files);
   await expect(page.getByText('Six tiles, in reading order')).toBeVisible();
   await saved(page);
-  expect(resultOf((await readStored(application, id)).document).covered).toBe(0);
+  const { document } = await readStored(application, id);
+  const filled = document.order.flatMap((tile) => {
+    const picture = fillOf(document.tiles[tile]) ?? partOf(document.tiles[tile], 'picture');
+    return picture ? [document.pictures[picture]?.name] : [];
+  });
+  expect(filled).toEqual(['n1', 'n2', 'n3']);
+  expect(document.order).toHaveLength(5 + 3 - promised);
 });
 
 test('a tile dragged in a narrower band says that it moves at all widths', async ({ page, application }) => {

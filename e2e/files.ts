@@ -13,6 +13,10 @@ export const file = async (name: string, width: number, height: number, backgrou
   buffer: await picture(width, height, background),
 });
 
+/** Holds files over the middle of an element. */
+export const hover = (target: Locator, files: Parameters<typeof drop>[1]) =>
+  drop(target, files, { isHeld: true });
+
 /** Drops files on an element, as from a folder: in its middle, or at shares of its width and height. */
 export async function drop(
   target: Locator,
@@ -20,7 +24,12 @@ export async function drop(
   {
     shift = false,
     at = [0.5, 0.5],
-  }: { readonly shift?: boolean; readonly at?: readonly [number, number] } = {},
+    isHeld = false,
+  }: {
+    readonly shift?: boolean;
+    readonly at?: readonly [number, number];
+    readonly isHeld?: boolean;
+  } = {},
 ) {
   await target.scrollIntoViewIfNeeded();
   const data = files.map(({ name, mimeType, buffer }) => ({
@@ -29,7 +38,7 @@ export async function drop(
     bytes: buffer.toString('base64'),
   }));
   await target.evaluate(
-    (element, { all, shiftKey, at: [across, down] }) => {
+    (element, { all, shiftKey, held, at: [across, down] }) => {
       const transfer = new DataTransfer();
       for (const { name, mimeType, bytes } of all) {
         const raw = Uint8Array.from(atob(bytes), (letter) => letter.charCodeAt(0));
@@ -37,9 +46,9 @@ export async function drop(
       }
       const { x, y, width, height } = element.getBoundingClientRect();
       const at = { clientX: x + width * across, clientY: y + height * down, bubbles: true, cancelable: true };
-      for (const type of ['dragover', 'drop'])
+      for (const type of held ? ['dragover'] : ['dragover', 'drop'])
         element.dispatchEvent(new DragEvent(type, { ...at, dataTransfer: transfer, shiftKey }));
     },
-    { all: data, shiftKey: shift, at },
+    { all: data, shiftKey: shift, held: isHeld, at },
   );
 }

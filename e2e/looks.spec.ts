@@ -27,7 +27,12 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
   await saved(page);
   const booking = (await readStored(application, collection)).document.tiles.booking;
   expect(booking).toMatchObject({
-    parts: [{ kind: 'quote', words: 'Ask for a bunk' }, { kind: 'source' }],
+    parts: [
+      { kind: 'quote', words: 'Ask for a bunk' },
+      { kind: 'source' },
+      // Where it led is kept for the next recipe that leads somewhere.
+      { kind: 'action', address: '#book', hidden: true },
+    ],
     look: { fill: '{larch}' },
   });
 

@@ -1,6 +1,7 @@
 import { pictureOf } from '../document/card.js';
 import { placeIn, type Band } from '../document/bands.js';
 import { documentIn } from '../document/bandLooks.js';
+import { letsThrough } from '../look/css.js';
 import { areasMeet } from '../geometry/relations.js';
 import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 import type { LaidOutTile, Layout } from '../arrangements/kind.js';
@@ -43,8 +44,7 @@ function isOpaque(tile: Tile): boolean {
   const { fill, fade } = tile.look;
   if (fade) return false;
   if (pictureOf(tile)?.picture) return true;
-  if (typeof fill === 'string') return fill !== 'none';
-  return fill.kind === 'picture' || fill.stops.every(({ opacity = 1 }) => opacity === 1);
+  return !letsThrough(fill);
 }
 
 function isCovered(tile: LaidOutTile, over: readonly LaidOutTile[]): boolean {

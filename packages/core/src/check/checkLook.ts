@@ -20,8 +20,15 @@ const gradients: Readonly<Record<string, Check>> = {
 const fills: Readonly<Record<string, Check>> = {
   ...gradients,
   picture: fields(
-    { kind: oneOf(['picture'], 'The kind of a fill'), picture: id, focalPoint: point, tint },
+    {
+      kind: oneOf(['picture'], 'The kind of a fill'),
+      picture: id,
+      focalPoint: point,
+      tint,
+      fit: oneOf(['cover', 'contain'], 'The fit of a picture'),
+    },
     'A picture as fill',
+    ['fit'],
   ),
 };
 

@@ -50,12 +50,14 @@ export interface RadialGradient {
 
 export type Gradient = LinearGradient | RadialGradient;
 
-/** A picture behind the contents; it covers the tile. */
+/** A picture behind the contents. */
 export interface PictureFill {
   readonly kind: 'picture';
   readonly picture: PictureId;
   readonly focalPoint: FocalPoint;
   readonly tint: Tint;
+  /** Left out: it covers the tile. */
+  readonly fit?: 'cover' | 'contain';
 }
 
 /** The colour may be `none`: what lies behind the tile shows through. */

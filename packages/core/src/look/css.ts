@@ -67,16 +67,25 @@ export const faintCss = (colour: Colour, opacity: number) =>
 function fillLayers(fill: Fill, pictureUrl: string | null): string[] {
   if (typeof fill === 'string') return [];
   if (fill.kind !== 'picture') return [gradientCss(fill)];
-  const { tint, focalPoint } = fill;
+  const { tint, focalPoint, fit = 'cover' } = fill;
   const at = `${percentCss(focalPoint.x)} ${percentCss(focalPoint.y)}`;
   const veil = faintCss(tint.colour, tint.opacity);
   return [
     ...(tint.opacity > 0 ? [`linear-gradient(${veil}, ${veil})`] : []),
-    ...(pictureUrl ? [`${pictureUrl} ${at} / cover no-repeat`] : []),
+    ...(pictureUrl ? [`${pictureUrl} ${at} / ${fit} no-repeat`] : []),
   ];
 }
 
-/** What lies behind a tile's contents, and its border. A gradient border lies under a fill that ends before it. */
+/** Whether something behind a fill is seen through it; what a picture lets through is not looked at. */
+export const letsThrough = (fill: Fill): boolean =>
+  typeof fill === 'string'
+    ? fill === 'none'
+    : fill.kind !== 'picture' && fill.stops.some(({ opacity = 1 }) => opacity < 1);
+
+/**
+ * What lies behind a tile's contents, and its border. A gradient border lies under a fill that ends before
+ * it; where it would be seen through the fill it is a ring of its own (`ringCss`).
+ */
 export function groundCss(fill: Fill, border: Border | undefined, pictureUrl: string | null): Declarations {
   const layers = fillLayers(fill, pictureUrl);
   const plain = typeof fill === 'string' ? colourCss(fill) : null;
@@ -86,6 +95,13 @@ export function groundCss(fill: Fill, border: Border | undefined, pictureUrl: st
     const drawn = layers.map((layer) => `${layer} border-box`).join(', ');
     return { background: plain ?? drawn, border: `${width} solid ${colourCss(border.paint)}` };
   }
+  if (letsThrough(fill))
+    return {
+      background: plain ?? layers.map((layer) => `${layer} padding-box`).join(', '),
+      border: `${width} solid transparent`,
+      // The ring lies on the border, outside of what a tile is clipped to otherwise.
+      'overflow-clip-margin': 'border-box',
+    };
   const inner = plain ? [`linear-gradient(${plain}, ${plain})`] : layers;
   return {
     background: [
@@ -93,6 +109,26 @@ export function groundCss(fill: Fill, border: Border | undefined, pictureUrl: st
       `${gradientCss(border.paint)} border-box`,
     ].join(', '),
     border: `${width} solid transparent`,
+  };
+}
+
+/**
+ * A gradient border as a ring over its tile: a box as large as the tile with what is inside of the border
+ * taken out (CSS Masking 1, `mask-composite`). Null: there is none, or it lies under the fill.
+ */
+export function ringCss(fill: Fill, border: Border | undefined): Declarations | null {
+  if (!border || border.width === 0 || typeof border.paint === 'string' || !letsThrough(fill)) return null;
+  const width = px(border.width);
+  return {
+    content: '""',
+    position: 'absolute',
+    inset: px(-border.width),
+    border: `${width} solid transparent`,
+    'border-radius': 'inherit',
+    background: `${gradientCss(border.paint)} border-box`,
+    mask: 'linear-gradient(#000, #000) padding-box, linear-gradient(#000, #000)',
+    'mask-composite': 'exclude',
+    'pointer-events': 'none',
   };
 }
 

@@ -8,7 +8,7 @@ import type { Card, Part, PartName, Words } from '../document/types.js';
 
 /** Parts whose words mean as much in a card: what is said large, and what explains that. */
 const ROLES: readonly (readonly PartName[])[] = [
-  ['heading', 'figure', 'quote'],
+  ['heading', 'figure', 'quote', 'action'],
   ['text', 'label', 'source'],
 ];
 
@@ -23,6 +23,15 @@ export const saysAnything = (part: Part): boolean => {
   const begins = empty as Readonly<Record<string, unknown>>;
   return Object.keys(fields).some((field) => JSON.stringify(held[field]) !== JSON.stringify(begins[field]));
 };
+
+/** Whether a part has a place for words and none in it. */
+export const lacksWords = (part: Part): boolean => 'words' in part && plainWords(part.words) === '';
+
+/** What a part holds beside words that it gave away: an action keeps its address. Nothing where that is all. */
+export function withoutWords(part: Part): readonly Part[] {
+  const rest = { ...part, words: '' } as Part;
+  return saysAnything(rest) ? [rest] : [];
+}
 
 /** Whether a part says what every new one says, so that nobody has written it. */
 const isSample = (part: Part): boolean =>
@@ -65,8 +74,8 @@ export function becoming({ parts }: Card, name: CompositionName): readonly Part[
   const wanted = new Set(compositionNamed(name).parts);
   const own = starts.map((start) => take(({ kind }) => kind === start.kind));
   const filled = starts.map((start, k): Part => {
-    const same = own[k];
-    if (same) return plain(same);
+    const same = own[k] && plain(own[k]);
+    if (same && !lacksWords(same)) return same;
     const other = take(
       (part) =>
         !wanted.has(part.kind) &&
@@ -75,7 +84,11 @@ export function becoming({ parts }: Card, name: CompositionName): readonly Part[
         wordsFor(start.kind, part.words) !== undefined,
     );
     const words = other && 'words' in other ? wordsFor(start.kind, other.words) : undefined;
-    return { ...start, ...partKindOf(start).empty, ...(words !== undefined && { words }) } as Part;
+    if (other) left.push(...withoutWords(other));
+    return {
+      ...(same ?? { ...start, ...partKindOf(start).empty }),
+      ...(words !== undefined && { words }),
+    } as Part;
   });
   const made = filled.some(saysAnything) ? filled : starts;
   return withFreshIds([...made, ...left.map((part): Part => ({ ...plain(part), hidden: true }))]);

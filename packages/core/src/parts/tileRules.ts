@@ -1,9 +1,18 @@
-import { colourCss, fadeCss, groundCss, measureCss, shadowsCss, sidesCss, typeSizeCss } from '../look/css.js';
+import {
+  colourCss,
+  fadeCss,
+  groundCss,
+  measureCss,
+  ringCss,
+  shadowsCss,
+  sidesCss,
+  typeSizeCss,
+} from '../look/css.js';
 import { textColourOf, type Known } from '../look/textColour.js';
 import { LARGE } from './contentCss.js';
 import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from '../engine/css/rule.js';
-import { compositionOf, isApart } from './compositions/index.js';
+import { compositionOf, isApart, isBare } from './compositions/index.js';
 import { shownCard } from '../document/card.js';
 import { partKindOf } from './index.js';
 import { SPREAD } from './shared/flow.js';
@@ -45,8 +54,11 @@ function ownRules(document: Known, whole: Tile, image: PictureImage): Rule[] {
   const { fill } = look;
   const behind = typeof fill === 'object' && fill.kind === 'picture' ? document.pictures[fill.picture] : null;
   const ground = groundCss(fill, look.border, behind ? image(behind, tile) : null);
+  const around = ringCss(fill, look.border);
+  const ring = around ? [{ selector: `${at}::before`, declarations: around }] : [];
   const frame: Declarations = {
     ...ground,
+    ...(around && { position: 'relative' }),
     ...(look.radius !== undefined && { 'border-radius': measureCss(look.radius) }),
     ...(look.padding !== undefined && {
       padding: typeof look.padding === 'object' ? sidesCss(look.padding) : measureCss(look.padding),
@@ -60,7 +72,7 @@ function ownRules(document: Known, whole: Tile, image: PictureImage): Rule[] {
   if (tile.kind === 'group') {
     // The tracks of a group keep its padding and gaps.
     const { padding: _, ...rest } = frame;
-    return [{ selector: at, declarations: { ...rest, ...textColour } }];
+    return [{ selector: at, declarations: { ...rest, ...textColour } }, ...ring];
   }
   const composition = compositionOf(tile);
   const own = composition.rules?.(tile, { known: document, tile, image, at }) ?? [];
@@ -68,11 +80,13 @@ function ownRules(document: Known, whole: Tile, image: PictureImage): Rule[] {
     return [
       { selector: at, declarations: { ...frame, ...(composition.takesTextColour && textColour) } },
       ...own,
+      ...(isBare(tile) ? [] : ring),
     ];
   return [
     { selector: at, declarations: { ...frame, ...textColour, ...flowCss(look), ...typeCss(look, 'body') } },
     { selector: largeIn(composition.isLink ? null : tile, at), declarations: typeCss(look, 'heading') },
     ...own,
+    ...ring,
     ...(isApart(tile) ? partRules(document, tile, image) : []),
   ];
 }
@@ -128,6 +142,7 @@ const UNSAID: Declarations = {
   'box-shadow': 'none',
   mask: 'none',
   'mask-composite': 'add',
+  content: 'none',
 };
 
 /** The rules in which a tile with another look differs from what it was. */
@@ -135,7 +150,11 @@ export function differingRules(document: Known, before: Tile, after: Tile, image
   const was = new Map(
     ownRules(document, before, image).map(({ selector, declarations }) => [selector, declarations]),
   );
-  return ownRules(document, after, image).map(({ selector, declarations }) => {
+  const is = ownRules(document, after, image);
+  const ended = [...was.keys()]
+    .filter((selector) => selector.endsWith('::before') && !is.some((rule) => rule.selector === selector))
+    .map((selector): Rule => ({ selector, declarations: {} }));
+  return [...is, ...ended].map(({ selector, declarations }) => {
     const said = was.get(selector) ?? {};
     const gone = Object.keys(said).filter((property) => !(property in declarations) && property in UNSAID);
     return {

@@ -1,16 +1,96 @@
 import { clone } from '../../document/clone.js';
-import { pictureOf } from '../../document/card.js';
+import { mediaOf, partIn, partsOf, pictureOf, shownParts } from '../../document/card.js';
+import { withContents } from '../../document/levels.js';
+import { kindTitle } from '../../parts/said.js';
+import { addPart, becomeComposition, movePart } from './parts.js';
 import { insertTile, setPart, setTile, type PartValues } from './tiles.js';
 import { newCard } from '../../parts/newTile.js';
 import { bestFit } from '../../geometry/assign.js';
+import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
-import type { CollectionDocument, PictureAsset, PictureId, Tile, TileId } from '../../document/types.js';
+import type {
+  CollectionDocument,
+  FilmAsset,
+  PartId,
+  PictureAsset,
+  PictureId,
+  Tile,
+  TileId,
+  Tint,
+} from '../../document/types.js';
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 
 /** Files in the order of the numbers in their names: 2 before 10. */
 export function byNumberedName<F extends { readonly name: string }>(files: readonly F[]): F[] {
   return files.toSorted((a, b) => collator.compare(a.name, b.name));
+}
+
+/** Where a picture goes that is dropped on a tile: into a part, or behind the contents (null). */
+export interface PicturePlace {
+  /** The tile itself, or one in it. */
+  readonly tile: TileId;
+  readonly part: PartId | null;
+}
+
+/**
+ * Where a tile takes a picture: in its picture, an empty one first; as the poster of its film; in a group in
+ * the first picture there is in it; else behind what it holds. Null: there is no such tile.
+ */
+export function picturePlace({ tiles }: Pick<CollectionDocument, 'tiles'>, id: TileId): PicturePlace | null {
+  if (!tiles[id]) return null;
+  const places = withContents({ tiles }, id).flatMap((tile) =>
+    shownParts(tiles[tile] as Tile).flatMap((part) =>
+      'picture' in part ? [{ tile, part: part.id, isEmpty: part.picture === null }] : [],
+    ),
+  );
+  const found = places.find(({ isEmpty }) => isEmpty) ?? places[0];
+  if (found) return { tile: found.tile, part: found.part };
+  const media = mediaOf(tiles[id]);
+  return { tile: id, part: media && 'poster' in media ? media.id : null };
+}
+
+/**
+ * The tiles that a set of pictures fills which is dropped on one: it, and those after it that take a
+ * picture as it does. Cards that hold words are filled behind them only where they are alike.
+ */
+export function droppedSlots(document: CollectionDocument, onto: TileId): TileId[] {
+  const { order, tiles } = document;
+  const at = order.indexOf(onto);
+  const way = (id: TileId) => {
+    const [tile, place] = [tiles[id], picturePlace(document, id)];
+    if (!tile || !place || place.part !== null) return 'picture';
+    return tile.recipe ? `${tile.recipe.recipe} ${tile.recipe.tile}` : kindTitle(tile);
+  };
+  return at === -1
+    ? []
+    : order.slice(at).filter((id) => id === onto || (way(id) === way(onto) && !isFilm(tiles[id])));
+}
+
+const isFilm = (tile: Tile | undefined): boolean => {
+  const media = tile && mediaOf(tile);
+  return media !== null && media !== undefined && 'film' in media;
+};
+
+/** How dark a picture behind words is, so that they are read on it. */
+const VEIL: Tint = { colour: '#0b1714', opacity: 0.5 };
+
+/** Puts a picture where a tile takes one. */
+function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId): void {
+  const tile = draft.tiles[id];
+  if (!tile) return;
+  const held = part === null ? undefined : partIn(tile as Tile, part);
+  if (part !== null) {
+    if (held && 'poster' in held) setPart([id], part, { poster: picture })(draft);
+    else if (held && 'picture' in held && held.picture !== picture)
+      setPart([id], part, shownAnew(picture))(draft);
+    return;
+  }
+  const { fill } = tile.look;
+  const tint = typeof fill === 'object' && fill.kind === 'picture' ? fill.tint : VEIL;
+  tile.look.fill = clone({ kind: 'picture', picture, focalPoint: { x: 0.5, y: 0.5 }, tint });
+  // A colour that was chosen for another ground may not be read on this one.
+  tile.look.textColour = 'auto';
 }
 
 /** The tiles of a level that a picture fills, in reading order, from the one pointed at on. */
@@ -32,7 +112,7 @@ export interface PlacePictures {
 }
 
 /**
- * Fills picture tiles with pictures, in order or by best fit; the rest become new tiles. A tile that
+ * Fills tiles with pictures where they take one, in order or by best fit; the rest become new tiles. A tile that
  * shows another picture than before looks for its subject in the middle again.
  * @returns the command, and the tiles that show the pictures
  */
@@ -57,8 +137,8 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
     command: (draft) => {
       for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
       for (const { id, picture } of taken) {
-        const part = pictureOf(draft.tiles[id] as Tile);
-        if (part && part.picture !== picture.id) setPart([id], part.id, shownAnew(picture.id))(draft);
+        const place = picturePlace(draft as CollectionDocument, id);
+        if (place) put(draft, place, picture.id);
       }
       rest.forEach(({ id, picture }, k) => {
         const tile = newCard('picture', id, { picture: { picture: picture.id } });
@@ -67,6 +147,36 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
     },
   };
 }
+
+export interface PlaceFilm {
+  /** A card that takes it, or the id of a new one. */
+  readonly id: TileId;
+  readonly film: FilmAsset;
+  readonly poster: PictureAsset;
+  /** Where a new tile comes in reading order. */
+  readonly position: number;
+}
+
+/**
+ * Puts a film into a card: in its film; in place of the picture that fills it, which stays hidden; else
+ * above what it holds. A card that is not there is made.
+ */
+export const placeFilm =
+  ({ id, film, poster, position }: PlaceFilm): Command =>
+  (draft) => {
+    (draft.films ??= {})[film.id] = clone(film);
+    draft.pictures[poster.id] = clone(poster);
+    if (!draft.tiles[id]) insertTile(draft, newCard('film', id), position);
+    const held = () => shownParts(draft.tiles[id] as Tile).find((part) => 'film' in part);
+    if (!held() && mediaOf(draft.tiles[id] as Tile)) becomeComposition([id], 'film')(draft);
+    if (!held()) {
+      const before = partsOf(draft.tiles[id] as Tile).length;
+      addPart([id], 'film')(draft);
+      const added = partsOf(draft.tiles[id] as Tile)[before];
+      if (added) movePart([id], added.id, -before)(draft);
+    }
+    setPart([id], held()?.id ?? '', { film: film.id, poster: poster.id })(draft);
+  };
 
 /**
  * Deals the pictures of several tiles out among them anew, so that as little as possible is cropped

@@ -2,7 +2,14 @@ import { partsOf } from '../../document/card.js';
 import { clone } from '../../document/clone.js';
 import { LIMITS } from '../../document/limits.js';
 import { withContents } from '../../document/levels.js';
-import { freshPartId, meansAsMuch, saysAnything, wordsFor } from '../../parts/becoming.js';
+import {
+  freshPartId,
+  lacksWords,
+  meansAsMuch,
+  saysAnything,
+  withoutWords,
+  wordsFor,
+} from '../../parts/becoming.js';
 import { partKindOf } from '../../parts/index.js';
 import type { ContentField } from './slots.js';
 import type { Card, CollectionDocument, Part, Recipe, Tile, TileId } from '../../document/types.js';
@@ -40,31 +47,41 @@ export function filledWith(made: readonly Tile[], recipe: Recipe, content: reado
   const wanted = cards.flatMap((card) =>
     card.parts.flatMap((part) => {
       const fields = partKindOf(part).slots.filter(({ field }) => isSlot(card, part, field));
-      return fields.length > 0 ? [{ part, fields, from: undefined as Part | undefined }] : [];
+      return fields.length > 0
+        ? [{ part, fields, from: undefined as Part | undefined, words: undefined as Part | undefined }]
+        : [];
     }),
   );
   for (const each of wanted) each.from = take(({ kind }) => kind === each.part.kind);
-  for (const each of wanted)
-    each.from ??= take(
+  for (const each of wanted) {
+    if (each.from && !lacksWords(each.from)) continue;
+    each.words = take(
       (part) =>
         'words' in part &&
+        !lacksWords(part) &&
         meansAsMuch(part.kind, each.part.kind) &&
         wordsFor(each.part.kind, part.words) !== undefined,
     );
-  for (const { part, fields, from } of wanted) {
+    if (each.words) left.push(...withoutWords(each.words));
+  }
+  for (const { part, fields, from, words } of wanted) {
     for (const slot of fields)
-      Object.assign(part, heldBy(part, slot.field, from, emptySlot({ ...slot, kind: part.kind })));
+      Object.assign(part, heldBy(part, slot.field, { from, words }, emptySlot({ ...slot, kind: part.kind })));
   }
   const [first] = cards;
   if (first) keep(first, left);
   return tiles;
 }
 
-/** What a field of a part holds with what was handed on to it. */
-function heldBy(part: Part, field: string, from: Part | undefined, empty: unknown): object {
-  if (from?.kind === part.kind)
-    return { [field]: (from as unknown as Readonly<Record<string, unknown>>)[field] };
-  if (from && 'words' in from && field === 'words') return { words: wordsFor(part.kind, from.words) };
+/** What a field of a part holds with what was handed on to it: a part of its kind, and words of another. */
+function heldBy(
+  part: Part,
+  field: string,
+  { from, words }: { readonly from: Part | undefined; readonly words: Part | undefined },
+  empty: unknown,
+): object {
+  if (words && 'words' in words && field === 'words') return { words: wordsFor(part.kind, words.words) };
+  if (from) return { [field]: (from as unknown as Readonly<Record<string, unknown>>)[field] };
   return empty === undefined ? {} : { [field]: empty };
 }
 

@@ -1,12 +1,11 @@
 import { COMMAND_WORDS } from '../commands/words';
 import {
-  addTile,
-  clone,
+  droppedSlots,
   fitPictures,
   pictureSlots,
   placeAt,
+  placeFilm,
   placePictures,
-  mediaOf,
   pictureOf,
   setPart,
   setSlots,
@@ -15,7 +14,6 @@ import {
   type PartValues,
   type PictureAsset,
   type PictureId,
-  type Tile,
   type TileId,
 } from '@noria/core';
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
@@ -114,11 +112,7 @@ export const takePictures =
       known.set(picture.hash, asset);
       return asset;
     });
-    const pointed = onto === null ? undefined : view.tiles[onto];
-    const isOnPicture = onto !== null && pointed !== undefined && pictureOf(pointed) !== null;
-    // One picture replaces the one that it was dropped on, and no other.
-    const free = isOnPicture ? pictureSlots(view, onto) : cell ? [] : emptySlots(state);
-    const slots = pictures.length === 1 ? free.slice(0, 1) : free.slice(0, pictures.length);
+    const slots = slotsFor(state, { onto, cell }, pictures.length);
     const { command, tiles } = placePictures({
       pictures,
       slots,
@@ -152,6 +146,20 @@ export const takePictures =
       ),
     );
   };
+
+/**
+ * The tiles that so many pictures go to, in order: from the one pointed at on, none where a cell is pointed
+ * at, else those that show nothing yet.
+ */
+export function slotsFor(
+  state: RootState,
+  { onto, cell = null }: Pick<TakePictures, 'onto' | 'cell'>,
+  count: number,
+): TileId[] {
+  const view = selectView(state);
+  const free = onto !== null && view.tiles[onto] ? droppedSlots(view, onto) : cell ? [] : emptySlots(state);
+  return free.slice(0, count);
+}
 
 /** Picture tiles that show nothing yet. */
 function emptySlots(state: RootState): TileId[] {
@@ -208,7 +216,7 @@ export const fitToSlots = (): AppThunk => (dispatch, getState) => {
   dispatch(announce(`${shown.length} pictures were dealt out among these slots, which are locked now.`));
 };
 
-/** Puts a film into the tile pointed at when it is one for films, else into a new one. */
+/** Puts a film into the card pointed at, else into a new tile. */
 const addFilm =
   (file: File, onto: TileId | null): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
@@ -220,17 +228,8 @@ const addFilm =
       const film = await uploadFilm(file, read);
       const poster = await uploadPicture(read.poster);
       const target = onto === null ? undefined : view.tiles[onto];
-      const media = target && mediaOf(target);
-      const id = target && media && 'film' in media ? target.id : freshId('film');
-      dispatch(
-        runHere('Film', (draft) => {
-          (draft.films ??= {})[film.id] = clone(film);
-          draft.pictures[poster.id] = clone(poster);
-          if (!draft.tiles[id]) addTile('film', id, nextPosition(getState()))(draft);
-          const part = mediaOf(draft.tiles[id] as Tile)?.id ?? '';
-          setPart([id], part, { film: film.id, poster: poster.id })(draft);
-        }),
-      );
+      const id = target?.kind === 'card' ? target.id : freshId('film');
+      dispatch(runHere('Film', placeFilm({ id, film, poster, position: nextPosition(getState()) })));
       dispatch(tilesSelected([id]));
       dispatch(announce(`${film.name} was added and selected.`));
     } catch (error) {

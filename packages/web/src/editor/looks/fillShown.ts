@@ -12,5 +12,5 @@ export function fillShown({ namedLooks, pictures }: Known, fill: Fill): string {
     return gradientCss({ ...fill, stops });
   }
   const picture = pictures[fill.picture];
-  return picture ? `url("${addressFor(picture, 320)}") center / cover` : '#999999';
+  return picture ? `url("${addressFor(picture, 320)}") center / ${fill.fit ?? 'cover'} no-repeat` : '#999999';
 }

@@ -1,4 +1,4 @@
-import { setPart, type PictureAsset, type PicturePart, type TileId } from '@noria/core';
+import type { Command, PictureAsset } from '@noria/core';
 import { useRef } from 'react';
 import { useDragGesture } from '../../ui/gesture';
 import { addressFor } from '../../api/pictures';
@@ -16,19 +16,20 @@ interface Point {
 }
 
 interface FocalPointProps {
-  readonly tile: TileId;
-  readonly part: PicturePart;
+  readonly value: Point;
   readonly picture: PictureAsset;
+  readonly command: (value: Point) => Command;
+  /** Steps of the same key that follow each other are one. */
+  readonly step: string;
 }
 
 /** Pressing the small picture sets the point that stays in view. */
-export function FocalPoint({ tile, part, picture }: FocalPointProps) {
+export function FocalPoint({ value, picture, command: set, step: key }: FocalPointProps) {
   const dispatch = useAppDispatch();
-  const { x, y } = part.focalPoint;
+  const { x, y } = value;
   const aspect = picture.inlineSize / picture.blockSize;
   const within = (share: number) => Number(Math.min(1, Math.max(0, share)).toFixed(3));
-  const command = (next: Point) =>
-    setPart([tile], part.id, { focalPoint: { x: within(next.x), y: within(next.y) } });
+  const command = (next: Point) => set({ x: within(next.x), y: within(next.y) });
   const frame = useRef<HTMLDivElement>(null);
   const bind = useDragGesture(
     ({ xy: [left, top], last, canceled }) => {
@@ -67,7 +68,7 @@ export function FocalPoint({ tile, part, picture }: FocalPointProps) {
             runHere(
               PART.focalPoint.label,
               command({ x: x + (by[0] as number), y: y + (by[1] as number) }),
-              `${tile} ${part.id} focal`,
+              `${key} focal`,
             ),
           );
         }}

@@ -6,13 +6,15 @@ import { FilmRows } from './FilmRows';
 import { HeadingRows } from './HeadingRows';
 import { IconsRows } from './IconsRows';
 import { HiddenPart } from './HiddenPart';
-import { PartMenu } from './PartMenu';
 import { PictureRows } from './PictureRows';
+import { beside } from '../../ui/lazily';
 import { Row } from '../../ui/Rows';
 import { SpacerRow } from './SpacerRow';
 import { TextRow } from './TextRow';
 import { WordsRow } from './WordsRow';
 import type { PartProps } from './partProps';
+
+const PartMenu = beside(() => import('./PartMenu').then((file) => file.PartMenu));
 
 /** The rows of the parts that there are: one component each. */
 const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part, { kind: Name }>>> } = {

@@ -58,7 +58,12 @@ export function PictureRows({ tile, part, ids }: PartProps<PicturePart>) {
       </Row>
       {picture && (
         <>
-          <FocalPoint tile={tile.id} part={part} picture={picture} />
+          <FocalPoint
+            value={part.focalPoint}
+            picture={picture}
+            command={(focalPoint) => setPart([tile.id], part.id, { focalPoint })}
+            step={`${tile.id} ${part.id}`}
+          />
           <ChoiceRow
             field={PART.fit}
             value={part.fit ?? 'cover'}

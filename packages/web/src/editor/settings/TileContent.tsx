@@ -11,6 +11,7 @@ import {
 } from '@noria/core';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
+import { beside } from '../../ui/lazily';
 import { Section, Row } from '../../ui/Rows';
 import { Choice, type Choosable } from '../../ui/Choice';
 import { WordsField } from '../../ui/WordsField';
@@ -19,7 +20,6 @@ import { TILE } from '../fields/fields';
 import { runHere } from '../here';
 import { Badges } from './Badges';
 import { kindChosen } from '../actions/parts';
-import { AddPart } from '../parts/AddPart';
 import { AddressField } from '../parts/AddressField';
 import { PartRows } from '../parts/PartRows';
 import { selectView } from '../selectors';
@@ -27,6 +27,11 @@ import { partsOfAll } from './partsOfAll';
 import { sameTiles } from './sameTiles';
 import { useEverywhere } from './useEverywhere';
 import { shared } from './shared';
+
+const AddPart = beside(
+  () => import('../parts/AddPart').then((file) => file.AddPart),
+  <span className="w-[69px] flex-none" />,
+);
 
 const KINDS: readonly Choosable<CompositionName | 'card'>[] = compositions().map(({ name, title }) => ({
   value: name,

@@ -1,5 +1,6 @@
 import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
 import { Suspense, useCallback, useMemo, useRef, useState, type DragEvent } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { useSize } from '../../ui/useSize';
 import { selectShown } from '../document/selectors';
@@ -8,6 +9,7 @@ import { whenShown } from '../../ui/lazily';
 import { ColumnLedge, Holes, RowLedge, SelectionMarks, TileHands } from '../lazyParts';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
+import type { Hovering } from './dropPromise';
 import { Ground, type GroundHandle } from './Ground';
 import { interfaceOf } from '../kinds';
 import { StagePage } from './StagePage';
@@ -38,6 +40,7 @@ const pointOf = (event: DragEvent) => ({ x: event.clientX, y: event.clientY });
 const MOST_GLIDING = 80;
 
 const TileBar = whenShown(() => import('./TileBar').then((file) => file.TileBar));
+const DropMarks = whenShown(() => import('./DropMarks').then((file) => file.DropMarks));
 const BrushBar = whenShown(() => import('./BrushBar').then((file) => file.BrushBar));
 const GridLines = whenShown(() => import('./GridLines').then((file) => file.GridLines));
 const AreaNames = whenShown(() => import('./GridLines').then((file) => file.AreaNames));
@@ -56,7 +59,7 @@ export function Stage() {
     },
     [measure],
   );
-  const [dropping, setDropping] = useState<'cell' | 'tiles' | null>(null);
+  const [dropping, setDropping] = useState<Hovering | null>(null);
   const ground = useRef<GroundHandle>(null);
   const collection = useAppSelector(selectShown);
   const whole = useAppSelector(selectWhole);
@@ -90,8 +93,11 @@ export function Stage() {
       onDragOver={(event) => {
         if (!hasFiles(event)) return;
         event.preventDefault();
-        const cell = ground.current?.pointAt(tileUnder(event) === null ? pointOf(event) : null);
-        setDropping(cell ? 'cell' : 'tiles');
+        const onto = tileUnder(event);
+        const cell = ground.current?.pointAt(onto === null ? pointOf(event) : null);
+        const items = [...event.dataTransfer.items].filter(({ kind }) => kind === 'file');
+        const now = { types: items.map(({ type }) => type).join(' '), onto, isCell: Boolean(cell) };
+        setDropping((was) => (was && shallowEqual(was, now) ? was : now));
       }}
       onDragLeave={(event) => {
         if (event.target !== event.currentTarget) return;
@@ -160,6 +166,7 @@ export function Stage() {
             {Overlay && <Overlay space={space} seen={seen} />}
             <TileHands space={space} seen={seen} />
             <SelectionMarks space={space} />
+            <Suspense>{dropping && <DropMarks space={space} hovering={dropping} />}</Suspense>
             <Suspense>{showOrder && <ReadingLine space={space} />}</Suspense>
             {isEmpty && (
               <div className="pointer-events-none absolute inset-x-0 top-full mx-auto mt-5 grid h-fit w-fit justify-items-center gap-2 rounded-m bg-panel px-6 py-4 text-center shadow-float">
@@ -185,13 +192,6 @@ export function Stage() {
       >
         {busy}
       </p>
-      {dropping && (
-        <p className="pointer-events-none absolute inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          {dropping === 'cell'
-            ? 'Drop: the first picture lies in this cell, the rest follow it.'
-            : 'Drop to fill tiles from here on; the rest become new tiles. With Shift, they are assigned by shape.'}
-        </p>
-      )}
     </main>
   );
 }

@@ -21,6 +21,9 @@ import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { ChoosePicture } from '../content/ChoosePicture';
 import { Contrast } from './Contrast';
+import { FocalPoint } from '../../parts/FocalPoint';
+import { PART } from '../../parts/fields';
+import { ChoiceRow } from '../ChoiceRow';
 import { TintFields } from './TintFields';
 import type { Look } from './useLook';
 
@@ -98,7 +101,9 @@ export function FillRows({ look }: { look: Look }) {
         </Row>
       )}
       {typeof fill === 'object' && fill.kind !== 'picture' && <GradientRows value={fill} onSet={set} />}
-      {typeof fill === 'object' && fill.kind === 'picture' && <PictureRows fill={fill} onSet={set} />}
+      {typeof fill === 'object' && fill.kind === 'picture' && (
+        <PictureRows fill={fill} look={look} onSet={set} />
+      )}
     </>
   );
 }
@@ -199,16 +204,39 @@ function withStop(value: Gradient): Gradient {
   return { ...value, stops: [first, middle, ...value.stops.slice(1)] };
 }
 
-function PictureRows({ fill, onSet }: { fill: PictureFill; onSet: (value: Fill, key?: string) => void }) {
+interface PictureRowsProps {
+  readonly fill: PictureFill;
+  readonly look: Look;
+  readonly onSet: (value: Fill, key?: string) => void;
+}
+
+/** A picture behind the contents: as one in a tile is. */
+function PictureRows({ fill, look, onSet }: PictureRowsProps) {
+  const { pictures } = useAppSelector(selectShared);
+  const picture = pictures[fill.picture];
+  const { fit: _, ...covering } = fill;
   return (
     <>
       <Row label="Picture">
         <ChoosePicture
           name="Background picture"
           value={fill.picture}
-          onChoose={(picture) => onSet({ ...fill, picture })}
+          onChoose={(chosen) => onSet({ ...fill, picture: chosen })}
         />
       </Row>
+      {picture && (
+        <FocalPoint
+          value={fill.focalPoint}
+          picture={picture}
+          command={(focalPoint) => look.command({ fill: { ...fill, focalPoint } })}
+          step={look.tiles.map(({ id }) => id).join()}
+        />
+      )}
+      <ChoiceRow
+        field={PART.fit}
+        value={fill.fit ?? 'cover'}
+        onChoose={(fit) => onSet(fit === 'cover' ? covering : { ...fill, fit })}
+      />
       <TintFields tint={fill.tint} onSet={(tint, key) => onSet({ ...fill, tint }, key)} />
     </>
   );

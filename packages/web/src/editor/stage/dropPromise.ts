@@ -1,0 +1,65 @@
+import { tileName, type TileId } from '@noria/core';
+import { slotsFor } from '../actions/pictures';
+import { selectView } from '../selectors';
+import { count } from '../../ui/words';
+import type { RootState } from '../state';
+
+/** What a drop of files would do. */
+export interface DropPromise {
+  readonly says: string;
+  /** The tiles that would take a picture, in order. */
+  readonly tiles: readonly TileId[];
+}
+
+/** What is held over the stage, and where. */
+export interface Hovering {
+  /** The types of the files, with blanks between; an archive holds nobody knows how many. */
+  readonly types: string;
+  readonly onto: TileId | null;
+  readonly isCell: boolean;
+}
+
+const CELL: DropPromise = {
+  says: 'Drop: the first picture lies in this cell, the rest follow it.',
+  tiles: [],
+};
+
+/** What files would do that are held over the stage. */
+export function dropPromise(state: RootState, { types, onto, isCell }: Hovering): DropPromise {
+  if (isCell) return CELL;
+  const view = selectView(state);
+  const pictures = types.split(' ').filter((type) => !type.startsWith('video/'));
+  const target = onto === null ? undefined : view.tiles[onto];
+  const name = target && `“${tileName(target, view)}”`;
+  if (pictures.length === 0) {
+    const into = target?.kind === 'card' && name;
+    return {
+      says: into ? `Drop: ${into} takes the film.` : 'Drop: the film becomes a new tile.',
+      tiles: into && onto !== null ? [onto] : [],
+    };
+  }
+  if (pictures.some((type) => !type.startsWith('image/')))
+    return {
+      says: `Drop to fill tiles${name ? ` from ${name} on` : ''}; the rest become new tiles.`,
+      tiles: onto === null ? [] : [onto],
+    };
+  const tiles = slotsFor(state, { onto }, pictures.length);
+  const rest = pictures.length - tiles.length;
+  if (tiles.length === 0)
+    return {
+      says: `Drop: ${count(rest, 'new tile').toLowerCase()} with ${rest === 1 ? 'the picture' : 'the pictures'}.`,
+      tiles,
+    };
+  const [first = ''] = tiles;
+  const taker = name ?? `“${tileName(view.tiles[first] as NonNullable<typeof target>, view)}”`;
+  if (pictures.length === 1) return { says: `Drop: ${taker} takes the picture.`, tiles };
+  const others =
+    rest > 0
+      ? `; ${count(rest, 'picture').toLowerCase()} more become${rest === 1 ? 's a new tile' : ' new tiles'}`
+      : '';
+  const shape = tiles.length > 1 ? ' With Shift, each goes where it fits best.' : '';
+  return {
+    says: `Drop: ${count(tiles.length, 'tile').toLowerCase()} take${tiles.length === 1 ? 's' : ''} pictures in order, from ${taker} on${others}.${shape}`,
+    tiles,
+  };
+}
