@@ -218,7 +218,7 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   await saved(page);
 
   await page.getByRole('button', { name: '2, Icons' }).click();
-  await page.getByRole('button', { name: 'Icon…' }).click();
+  await page.getByRole('button', { name: 'Add icon…' }).click();
   await page.getByRole('textbox', { name: 'Find an icon' }).fill('soup');
   await page.getByRole('button', { name: 'Soup', exact: true }).click();
   await saved(page);

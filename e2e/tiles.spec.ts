@@ -250,6 +250,7 @@ test('a card is composed of any parts, in any order and line, and becomes anothe
   await choose('Text', 'Hide');
   await expect(settings.getByRole('button', { name: 'Show text' })).toBeVisible();
   await choose('Heading', 'End');
+  expect(await settings.evaluate((panel) => panel.scrollWidth - panel.clientWidth)).toBe(0);
   await expectAccessible(page);
   await saved(page);
   const parts = async () => {

@@ -17,6 +17,7 @@ export function Fold({ title, says, children }: FoldProps) {
   const [open, setOpen] = useState(left.get(title) ?? false);
   return (
     <Collapsible.Root
+      className="min-w-0"
       open={open}
       onOpenChange={(next) => {
         left.set(title, next);

@@ -64,6 +64,9 @@ export function useName(name: string | undefined): {
   return row ? { id: row.control, 'aria-labelledby': row.label } : {};
 }
 
+/** What stands beside the label of one row, which is found by that. */
+export const RowTools = createContext<{ readonly label: string; readonly tools: ReactNode } | null>(null);
+
 export interface RowProps {
   readonly label: string;
   /** What it does, where the label alone does not tell. */
@@ -79,6 +82,7 @@ export interface RowProps {
 export function Row({ label, help, setHere = false, reset, onInherit, children }: RowProps) {
   const id = useId();
   const isEverywhere = use(Everywhere);
+  const beside = use(RowTools);
   const named = useMemo(() => ({ control: `${id}control`, label: `${id}label` }), [id]);
   return (
     <div className="relative grid min-h-7 grid-cols-[84px_minmax(0,1fr)] items-center gap-2">
@@ -111,6 +115,9 @@ export function Row({ label, help, setHere = false, reset, onInherit, children }
             </span>
           )}
         </span>
+      )}
+      {beside?.label === label && (
+        <span className="absolute top-1/2 left-[62px] -translate-y-1/2">{beside.tools}</span>
       )}
       <RowLabel value={label === '' ? null : named}>{children}</RowLabel>
     </div>

@@ -45,6 +45,17 @@ describe('a tile that takes a recipe', () => {
   test('hands its words on to where they mean as much; where there are none there is no sample', () => {
     const lead = run(start, applyRecipe(['a'], use('lead')));
     expect(heldBy(lead.tiles.a)).toEqual({ eyebrow: '', heading: '12', text: 'beds' });
+    // What is kept hidden is no value of its own.
+    expect(recipeDifferences(lead.recipes, lead.tiles.a as Tile)).toEqual([]);
+    const action = run(
+      { ...start, tiles: { a: cardWith('action', 'a', { action: { words: 'Go', address: '#book' } }) } },
+      applyRecipe(['a'], use('lead')),
+    );
+    expect(heldBy(action.tiles.a)).toMatchObject({
+      heading: 'Go',
+      action: { address: '#book', hidden: true },
+    });
+    expect(recipeDifferences(action.recipes, action.tiles.a as Tile)).toEqual([]);
     const back = run(lead, applyRecipe(['a'], use('figure')));
     expect(heldBy(back.tiles.a)).toEqual({ figure: '12', label: 'beds' });
   });
@@ -99,6 +110,27 @@ describe('a tile that takes a recipe', () => {
     expect(heldBy(plain.tiles.a)).toEqual({ figure: '12', label: 'beds' });
     const again = run(plain, setVariant(['a'], 'turned'));
     expect(again.tiles.a).toEqual(turned.tiles.a);
+  });
+
+  test('a part that a variant hides keeps all that it says', () => {
+    const icons = cardWith('icons', 'a', {
+      icons: { icons: [{ id: 'i', icon: null, picture: null, label: 'Stove', address: '' }], size: 40 },
+    });
+    const both: CollectionDocument = {
+      ...emptyDocument('Huts'),
+      tiles: { a: { ...icons, parts: [...icons.parts, ...cardWith('text', 'b', { heading: 'Hut' }).parts] } },
+      order: ['a'],
+    };
+    const made = run(
+      both,
+      makeRecipe('a', 'signs', 'Signs'),
+      placePart(['a'], 'icons', { hidden: true }),
+      addVariant('a', 'words', 'Words'),
+    );
+    const shown = run(made, setVariant(['a'], null));
+    expect(heldBy(shown.tiles.a).icons).toMatchObject({ size: 40 });
+    const again = run(shown, setVariant(['a'], 'words'));
+    expect(heldBy(again.tiles.a).icons).toMatchObject({ size: 40, hidden: true });
   });
 
   test('a variant hides parts, shows one as another kind, and a change to it reaches its uses alone', () => {

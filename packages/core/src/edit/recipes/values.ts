@@ -15,7 +15,10 @@ const PARTS = 'parts';
 
 const keyOf = (part: string, field: string) => `${PARTS}/${part}/${pointerSegment(field)}`;
 
-/** Everything that a tile says beside its look and its place; what the slots of its recipe hold is left out. */
+/**
+ * Everything that a tile says beside its look and its place; what the slots of its recipe hold is left
+ * out, and so are parts that are not shown.
+ */
 export function valuesOf(tile: Tile, slots: readonly Slot[], inRecipe: TileId): Values {
   const held = new Set(
     slots.flatMap((slot) => (slot.tile === inRecipe ? [keyOf(slot.part, slot.field)] : [])),
@@ -23,7 +26,7 @@ export function valuesOf(tile: Tile, slots: readonly Slot[], inRecipe: TileId): 
   const own = Object.entries(tile).flatMap(([field, value]): [string, unknown][] =>
     OWN.has(field) ? [] : [[pointerSegment(field), value]],
   );
-  const inParts = partsOf(tile).flatMap((part) =>
+  const inParts = shownParts(tile).flatMap((part) =>
     Object.entries(part).flatMap(([field, value]): [string, unknown][] =>
       NOT_VALUES.has(field) || held.has(keyOf(part.id, field)) ? [] : [[keyOf(part.id, field), value]],
     ),
@@ -44,8 +47,10 @@ const NOT_VALUES: ReadonlySet<string> = new Set(['id', 'kind', 'hidden']);
 export function writeValue(tile: Tile, key: string, value: unknown, like: Tile | undefined): void {
   if (key === PARTS) return writeParts(tile, value as readonly Pick<Part, 'id' | 'kind'>[], like);
   const [first = '', part, field] = pointerSegments(key);
-  const on = field === undefined ? tile : partsOf(tile).find(({ id }) => id === part);
-  if (on) set(on, field ?? first, value);
+  if (field === undefined) return set(tile, first, value);
+  const on = partsOf(tile).find(({ id }) => id === part);
+  // A part that is hidden keeps what it says.
+  if (on && !(on.hidden && value === undefined)) set(on, field, value);
 }
 
 function writeParts(tile: Tile, wanted: readonly Pick<Part, 'id' | 'kind'>[], like: Tile | undefined): void {

@@ -49,6 +49,16 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
   };
   return (
     <>
+      <Row label={PART.icons.label}>
+        <div className="flex gap-1">
+          <Button className="px-1.5!" onClick={() => setPicking('icon')}>
+            Add icon…
+          </Button>
+          <Button className="px-1.5!" onClick={() => setPicking('picture')}>
+            Add picture…
+          </Button>
+        </div>
+      </Row>
       <ul className="grid gap-1" aria-label={PART.icons.label}>
         {part.icons.map((mark, k) => {
           const icon = mark.icon === null ? undefined : icons[mark.icon];
@@ -101,12 +111,6 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
           );
         })}
       </ul>
-      <Row label="Add">
-        <div className="flex gap-1.5">
-          <Button onClick={() => setPicking('icon')}>Icon…</Button>
-          <Button onClick={() => setPicking('picture')}>Picture…</Button>
-        </div>
-      </Row>
       <NumberRow
         field={PART.iconSize}
         value={part.size}

@@ -33,10 +33,7 @@ export function PartMenu({ part, ids, at, of }: PartMenuProps) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <SignButton
-          name={`${partName(part)}: more`}
-          className="absolute! top-0.5 left-[62px] size-6! text-faint"
-        >
+        <SignButton name={`${partName(part)}: more`} className="size-6! text-faint">
           <EllipsisVertical size={14} aria-hidden />
         </SignButton>
       </DropdownMenu.Trigger>

@@ -1,6 +1,7 @@
 import type { Part, PartName } from '@noria/core';
 import type { ComponentType } from 'react';
 import { PART } from './fields';
+import { partName } from './partNames';
 import { ActionRows } from './ActionRows';
 import { FilmRows } from './FilmRows';
 import { HeadingRows } from './HeadingRows';
@@ -8,7 +9,7 @@ import { IconsRows } from './IconsRows';
 import { HiddenPart } from './HiddenPart';
 import { PictureRows } from './PictureRows';
 import { beside } from '../../ui/lazily';
-import { Row } from '../../ui/Rows';
+import { Row, RowTools } from '../../ui/Rows';
 import { SpacerRow } from './SpacerRow';
 import { TextRow } from './TextRow';
 import { WordsRow } from './WordsRow';
@@ -33,26 +34,19 @@ const ROWS: { readonly [Name in PartName]: ComponentType<PartProps<Extract<Part,
   spacer: SpacerRow,
 };
 
-const rows = { ...ROWS } as unknown as Record<string, ComponentType<PartProps> | undefined>;
+const known = { ...ROWS } as unknown as Record<string, ComponentType<PartProps> | undefined>;
 
 /** Makes the rows of a part known; core has to know the part. */
-export const registerRows = (part: string, its: ComponentType<PartProps>): void => void (rows[part] = its);
+export const registerRows = (part: string, its: ComponentType<PartProps>): void => void (known[part] = its);
 
 /** What one part of the selected tiles holds. */
 export function PartRows({ tile, part, ids, differs }: PartProps) {
-  const Rows = rows[part.kind];
+  const Rows = known[part.kind];
   if (part.hidden) return <HiddenPart part={part} ids={ids} />;
-  return Rows ? (
-    <div className="relative grid gap-0.5">
-      <Rows tile={tile} part={part} ids={ids} differs={differs} />
-      {part.kind in PART && (
-        <PartMenu
-          part={part}
-          ids={ids}
-          at={tile.parts.findIndex(({ id }) => id === part.id)}
-          of={tile.parts.length}
-        />
-      )}
-    </div>
-  ) : null;
+  if (!Rows) return null;
+  const rows = <Rows tile={tile} part={part} ids={ids} differs={differs} />;
+  if (!(part.kind in PART)) return rows;
+  const at = tile.parts.findIndex(({ id }) => id === part.id);
+  const tools = <PartMenu part={part} ids={ids} at={at} of={tile.parts.length} />;
+  return <RowTools value={{ label: partName(part), tools }}>{rows}</RowTools>;
 }
