@@ -250,7 +250,7 @@ function composed(random: Random, { tiles }: CollectionDocument, id: string): Co
   const tile = tiles[id];
   if (tile?.kind !== 'card') return [];
   const more = Array.from({ length: int(0, 3) }, () =>
-    addPart([id], pick(partKinds()).name, chance(0.5) ? pick(tile.parts)?.id : undefined),
+    addPart([id], pick(partKinds()).name, chance(0.5) ? pick(tile.parts).id : undefined),
   );
   const placed = tile.parts.flatMap((part) => [
     ...(chance(0.2) ? [placePart([id], part.id, { hidden: true })] : []),

@@ -114,7 +114,7 @@ export function asKind(part: Part, kind: PartName): Part {
 /** A part that is shown in a line of its own. */
 function plain(part: Part): Part {
   const { hidden: _, beside: __, align: ___, ...rest } = part;
-  return rest as Part;
+  return rest;
 }
 
 /** Ids that tell parts apart; the first of an id keeps it. */

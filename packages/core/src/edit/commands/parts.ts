@@ -16,7 +16,7 @@ const inCards =
   (draft: Draft) => {
     for (const id of ids) {
       const tile = draft.tiles[id];
-      if (tile?.kind === 'card') work(tile.parts as Held, tile as Card);
+      if (tile?.kind === 'card') work(tile.parts, tile);
     }
   };
 

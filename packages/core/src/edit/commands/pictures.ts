@@ -68,8 +68,8 @@ export function droppedSlots(document: CollectionDocument, onto: TileId): TileId
 }
 
 const isFilm = (tile: Tile | undefined): boolean => {
-  const media = tile && mediaOf(tile);
-  return media !== null && media !== undefined && 'film' in media;
+  const media = tile ? mediaOf(tile) : null;
+  return media !== null && 'film' in media;
 };
 
 /** How dark a picture behind words is, so that they are read on it. */
@@ -79,7 +79,7 @@ const VEIL: Tint = { colour: '#0b1714', opacity: 0.5 };
 function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId): void {
   const tile = draft.tiles[id];
   if (!tile) return;
-  const held = part === null ? undefined : partIn(tile as Tile, part);
+  const held = part === null ? undefined : partIn(tile, part);
   if (part !== null) {
     if (held && 'poster' in held) setPart([id], part, { poster: picture })(draft);
     else if (held && 'picture' in held && held.picture !== picture)
@@ -137,7 +137,7 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
     command: (draft) => {
       for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
       for (const { id, picture } of taken) {
-        const place = picturePlace(draft as CollectionDocument, id);
+        const place = picturePlace(draft, id);
         if (place) put(draft, place, picture.id);
       }
       rest.forEach(({ id, picture }, k) => {

@@ -155,7 +155,7 @@ export function addVariant(tile: TileId, id: string, name: string): Command {
       const base = like?.look as unknown as Record<string, unknown>;
       if (like?.kind === 'card' && inside.kind === 'card') {
         like.parts = clone(withPartsOf(like as Card, inside as Card).parts as Part[]);
-        const form = formOf(inside as Card, like as Card);
+        const form = formOf(inside, like);
         if (form) forms[inside.recipe.tile] = clone(form as PartForm[]);
       }
       const own = Object.entries(inside.look).filter(([field, value]) => !isSame(value, base[field]));

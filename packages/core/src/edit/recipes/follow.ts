@@ -41,7 +41,7 @@ export function resetToRecipe(ids: readonly TileId[], fields?: readonly string[]
       const tile = draft.tiles[id];
       if (!tile) continue;
       const used = tile.recipe && draft.recipes?.[tile.recipe.recipe];
-      const like = tile.recipe && used && recipeTile(used as Recipe, tile.recipe.tile, tile.recipe.variant);
+      const like = tile.recipe && used && recipeTile(used, tile.recipe.tile, tile.recipe.variant);
       for (const { of, field, recipe } of recipeDifferences(draft.recipes, tile)) {
         if (fields && !fields.includes(field)) continue;
         if (of === 'look') set(tile.look, field, recipe);

@@ -91,6 +91,6 @@ function keep(card: Card, left: readonly Part[]): void {
   for (const part of left) {
     if (parts.length >= LIMITS.parts) return;
     const { beside: _, align: __, ...rest } = part;
-    parts.push({ ...rest, id: freshPartId(parts, part.kind), hidden: true } as Part);
+    parts.push({ ...rest, id: freshPartId(parts, part.kind), hidden: true });
   }
 }

@@ -19,7 +19,7 @@ function inForm(card: Card, form: readonly PartForm[]): readonly Part[] {
     const found = partIn(card, part);
     if (!found) return [];
     const { beside: _, align: __, ...rest } = shownAs(found, kind ?? found.kind);
-    return [{ ...rest, ...(beside && { beside }), ...(align && { align }) } as Part];
+    return [{ ...rest, ...(beside && { beside }), ...(align && { align }) }];
   });
   const others = card.parts.filter(({ id }) => !shown.some((part) => part.id === id));
   return [...shown, ...others.map((part): Part => ({ ...part, hidden: true }))];

@@ -61,13 +61,13 @@ function writeParts(tile: Tile, wanted: readonly Pick<Part, 'id' | 'kind'>[], li
   });
   const others = tile.parts.filter((part) => !shown.some(({ id }) => id === part.id) && saysAnything(part));
   const parts = [...shown, ...others.map((part): Part => ({ ...part, hidden: true }))];
-  (tile as { -readonly [K in keyof Card]: Card[K] }).parts = clone(parts) as readonly Part[];
+  (tile as { -readonly [K in keyof Card]: Card[K] }).parts = clone(parts);
 }
 
 /** A part that is shown, as another kind where it is one there. */
 export function shownAs(part: Part, kind: PartName): Part {
   const { hidden: _, ...shown } = asKind(part, kind);
-  return shown as Part;
+  return shown;
 }
 
 /** Sets a field, or takes it off. */

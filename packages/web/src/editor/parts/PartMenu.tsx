@@ -21,7 +21,7 @@ interface PartMenuProps extends Pick<PartProps, 'part' | 'ids'> {
 /** What can be done to a part of a card, and how it stands there. */
 export function PartMenu({ part, ids, at, of }: PartMenuProps) {
   const dispatch = useAppDispatch();
-  const item = (words: string, act: AppThunk<void>, isOff = false) => (
+  const item = (words: string, act: AppThunk, isOff = false) => (
     <DropdownMenu.Item
       disabled={isOff}
       className={`${MENU_ITEM} pl-6 data-[disabled]:text-faint`}

@@ -2,7 +2,7 @@ import type { Part, PartName } from '@noria/core';
 import { PART } from './fields';
 
 /** What parts can be added, in the order of a card, with what each is for. */
-export const PART_ABOUT: { readonly [Name in PartName]: string } = {
+export const PART_ABOUT: Readonly<Record<PartName, string>> = {
   eyebrow: 'a few words over a heading',
   heading: 'what the card is about',
   text: 'running words',
