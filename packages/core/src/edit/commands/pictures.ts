@@ -59,7 +59,7 @@ export function droppedSlots(document: CollectionDocument, onto: TileId): TileId
   const at = order.indexOf(onto);
   const way = (id: TileId) => {
     const [tile, place] = [tiles[id], picturePlace(document, id)];
-    if (!tile || !place || place.part !== null) return 'picture';
+    if (!tile || place?.part !== null) return 'picture';
     return tile.recipe ? `${tile.recipe.recipe} ${tile.recipe.tile}` : kindTitle(tile);
   };
   return at === -1
