@@ -7,11 +7,18 @@ import type { Check } from '../document/checks.js';
 import type { PartName, PartStanding } from '../document/types.js';
 import type { PartKind } from '../parts/part.js';
 
+const kindOfPart: Check = (value, path, report) =>
+  oneOf(
+    partKinds().map((each) => each.name),
+    'The kind of a part',
+  )(value, path, report);
+
 /** How a part of any kind stands in its card. */
 export const STANDING: Readonly<Record<keyof PartStanding, Check>> = {
   hidden: oneOf([true], 'Whether a part is hidden'),
   beside: oneOf([true], 'Whether a part stands beside the one before it'),
   align: oneOf(['start', 'center', 'end', 'stretch'], 'The alignment of a part'),
+  from: fields({ kind: kindOfPart, id }, 'The part that words were written in'),
 };
 
 /** A part of that kind. */
@@ -39,11 +46,7 @@ export const forms: Check = list(
   fields(
     {
       part: id,
-      kind: (value, path, report) =>
-        oneOf(
-          partKinds().map((each) => each.name),
-          'The kind of a part',
-        )(value, path, report),
+      kind: kindOfPart,
       beside: STANDING.beside,
       align: STANDING.align,
     },

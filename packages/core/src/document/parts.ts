@@ -12,6 +12,8 @@ export interface PartStanding {
   readonly beside?: true;
   /** Where it lies across the direction of its line or its card; left out: as the tile says. */
   readonly align?: Alignment;
+  /** The part that its words were written in, where that was another: they go back there first. */
+  readonly from?: { readonly kind: PartName; readonly id: PartId };
 }
 
 interface PartBase extends PartStanding {
@@ -137,7 +139,7 @@ export type Part =
   | SpacerPart;
 
 /** How one part of a recipe’s card stands in a variant, and what kind of part it is there. */
-export interface PartForm extends Omit<PartStanding, 'hidden'> {
+export interface PartForm extends Pick<PartStanding, 'beside' | 'align'> {
   readonly part: PartId;
   /** Left out: as in the recipe. */
   readonly kind?: PartName;

@@ -16,6 +16,9 @@ const ROLES: readonly (readonly PartName[])[] = [
 export const meansAsMuch = (a: PartName, b: PartName): boolean =>
   a === b || ROLES.some((role) => role.includes(a) && role.includes(b));
 
+/** The part that the words of a part were written in. */
+export const writtenIn = ({ id, kind, from }: Part): Pick<Part, 'id' | 'kind'> => from ?? { id, kind };
+
 /** Whether a part says or shows anything. */
 export const saysAnything = (part: Part): boolean => {
   const { empty, fields } = partKindOf(part);
@@ -24,12 +27,24 @@ export const saysAnything = (part: Part): boolean => {
   return Object.keys(fields).some((field) => JSON.stringify(held[field]) !== JSON.stringify(begins[field]));
 };
 
+/** Whether a part has words that another kind of part takes. */
+export const canGive = (part: Part, kind: PartName): boolean =>
+  'words' in part && !lacksWords(part) && wordsFor(kind, part.words) !== undefined;
+
+/** A part with the words of another, and where those were written. */
+export function withWordsOf(part: Part, other: Part): Part {
+  const words = 'words' in other ? wordsFor(part.kind, other.words) : undefined;
+  const from = writtenIn(other);
+  const isAtHome = from.kind === part.kind && from.id === part.id;
+  return { ...part, words, ...(!isAtHome && { from }) } as Part;
+}
+
 /** Whether a part has a place for words and none in it. */
 export const lacksWords = (part: Part): boolean => 'words' in part && plainWords(part.words) === '';
 
 /** What a part holds beside words that it gave away: an action keeps its address. Nothing where that is all. */
 export function withoutWords(part: Part): readonly Part[] {
-  const rest = { ...part, words: '' } as Part;
+  const { from: _, ...rest } = { ...part, words: '' } as Part;
   return saysAnything(rest) ? [rest] : [];
 }
 
@@ -72,23 +87,20 @@ export function becoming({ parts }: Card, name: CompositionName): readonly Part[
   };
   const starts = startingParts(name);
   const wanted = new Set(compositionNamed(name).parts);
-  const own = starts.map((start) => take(({ kind }) => kind === start.kind));
+  const own = starts.map((start) => take((part) => part.kind === start.kind && part.from === undefined));
+  const given: (Part | undefined)[] = starts.map(() => undefined);
+  const give = (fits: (part: Part, start: Part) => boolean) =>
+    starts.forEach((start, k) => {
+      if (given[k] || (own[k] && !lacksWords(own[k]))) return;
+      given[k] = take((part) => canGive(part, start.kind) && fits(part, start));
+      if (given[k]) left.push(...withoutWords(given[k]));
+    });
+  // What was written as such a part comes back before what was another.
+  give((part, start) => writtenIn(part).kind === start.kind);
+  give((part, start) => meansAsMuch(writtenIn(part).kind, start.kind) && !wanted.has(writtenIn(part).kind));
   const filled = starts.map((start, k): Part => {
-    const same = own[k] && plain(own[k]);
-    if (same && !lacksWords(same)) return same;
-    const other = take(
-      (part) =>
-        !wanted.has(part.kind) &&
-        'words' in part &&
-        meansAsMuch(part.kind, start.kind) &&
-        wordsFor(start.kind, part.words) !== undefined,
-    );
-    const words = other && 'words' in other ? wordsFor(start.kind, other.words) : undefined;
-    if (other) left.push(...withoutWords(other));
-    return {
-      ...(same ?? { ...start, ...partKindOf(start).empty }),
-      ...(words !== undefined && { words }),
-    } as Part;
+    const begun = own[k] ? plain(own[k]) : { ...start, ...partKindOf(start).empty };
+    return given[k] ? withWordsOf(begun, given[k]) : begun;
   });
   const made = filled.some(saysAnything) ? filled : starts;
   return withFreshIds([...made, ...left.map((part): Part => ({ ...plain(part), hidden: true }))]);

@@ -18,10 +18,10 @@ export const hold =
     for (const [part, held] of Object.entries(values)) setPart(ids, part, fieldsOf(held))(draft);
   };
 
-/** What the parts of a tile hold, by their ids: words where it is no more than that. */
+/** What the parts of a tile hold, by their ids: words where it is no more than that; not where those were written. */
 export const heldBy = (tile: Tile | undefined): Record<string, unknown> =>
   Object.fromEntries(
-    (tile ? partsOf(tile) : []).map(({ id, kind: _, ...fields }) => {
+    (tile ? partsOf(tile) : []).map(({ id, kind: _, from: __, ...fields }) => {
       const [only, ...more] = Object.entries(fields);
       return [id, only && more.length === 0 ? only[1] : fields];
     }),

@@ -1,11 +1,17 @@
 import { newCard, newGroup } from '../../parts/newTile.js';
 import { emptyGroup } from '../../arrangements/emptyGroup.js';
+import { freshPartId } from '../../parts/becoming.js';
+import { partKindOf } from '../../parts/index.js';
 import { slotsOf } from './slots.js';
 import type { CompositionName } from '../../parts/part.js';
 import type {
   Arrangement,
   Card,
   GroupTile,
+  Part,
+  PartForm,
+  PartName,
+  PartStanding,
   Place,
   Recipe,
   RichText,
@@ -53,6 +59,52 @@ export function card(
     look: { ...tile.look, ...look },
   };
 }
+
+/** How a part stands, and what it holds: words, or fields. */
+export interface DrawnPart extends PartStanding {
+  readonly kind: PartName;
+  readonly holds?: Words | Readonly<Record<string, unknown>>;
+}
+
+/** A part that holds words or values. */
+export const part = (kind: PartName, holds?: DrawnPart['holds'], standing: PartStanding = {}): DrawnPart => ({
+  kind,
+  ...(holds !== undefined && { holds }),
+  ...standing,
+});
+
+/** A card of a recipe that is composed of parts, each with an id of its own: `figure`, `figure-2`. */
+export function composed(
+  parts: readonly DrawnPart[],
+  look: Look = {},
+  span: readonly [number, number] = [1, 1],
+): Card {
+  const made = parts.reduce<readonly Part[]>((before, { kind, holds = {}, ...standing }) => {
+    const values = typeof holds === 'object' && !isRich(holds) ? holds : { words: holds };
+    const id = freshPartId(before, kind);
+    return [...before, { id, kind, ...partKindOf({ kind }).empty, ...values, ...standing } as Part];
+  }, []);
+  return { ...card('text', {}, look, span), parts: made };
+}
+
+/**
+ * A variant of another form: the parts that it shows, in order. A part is said by its id; with a plus before
+ * it stands in line with the one before.
+ */
+export const form = (
+  name: string,
+  parts: string,
+  looks: Look = {},
+  own: Readonly<Record<string, Omit<PartForm, 'part' | 'beside'>>> = {},
+): Variant => ({
+  ...variant(name, looks),
+  forms: {
+    card: parts.split(' ').map((said) => {
+      const id = said.replace(/^\+/, '');
+      return { part: id, ...(said !== id && { beside: true as const }), ...own[id] };
+    }),
+  },
+});
 
 /** A card of a recipe in a place of its own. */
 export const placed = (card: Card, place: Partial<Place>): Card => ({

@@ -83,11 +83,15 @@ describe('a tile that takes a recipe', () => {
       fc.property(any, any, any, (first, second, third) => {
         const { document, root } = filled(first);
         const before = said(tilesIn(document, root));
-        const there = run(document, applyRecipe([root], use(second.id)), applyRecipe([root], use(third.id)));
+        const there = run(document, applyRecipe([root], use(second.id)));
+        const further = run(there, applyRecipe([root], use(third.id)));
         // All words are there, once each, and none of another.
-        expect(said(tilesIn(there, root)).sort()).toEqual([...before].sort());
+        for (const each of [there, further])
+          expect(said(tilesIn(each, root)).sort()).toEqual([...before].sort());
         const back = run(there, applyRecipe([root], use(first.id)));
         expect(said(tilesIn(back, root), shownParts)).toEqual(before);
+        const later = run(further, applyRecipe([root], use(first.id)));
+        expect(said(tilesIn(later, root), shownParts)).toEqual(before);
       }),
       { numRuns: 150 },
     );

@@ -3,12 +3,14 @@ import { clone } from '../../document/clone.js';
 import { LIMITS } from '../../document/limits.js';
 import { withContents } from '../../document/levels.js';
 import {
+  canGive,
   freshPartId,
   lacksWords,
   meansAsMuch,
   saysAnything,
   withoutWords,
-  wordsFor,
+  withWordsOf,
+  writtenIn,
 } from '../../parts/becoming.js';
 import { partKindOf } from '../../parts/index.js';
 import type { ContentField } from './slots.js';
@@ -52,37 +54,41 @@ export function filledWith(made: readonly Tile[], recipe: Recipe, content: reado
         : [];
     }),
   );
-  for (const each of wanted) each.from = take(({ kind }) => kind === each.part.kind);
-  for (const each of wanted) {
-    if (each.from && !lacksWords(each.from)) continue;
-    each.words = take(
-      (part) =>
-        'words' in part &&
-        !lacksWords(part) &&
-        meansAsMuch(part.kind, each.part.kind) &&
-        wordsFor(each.part.kind, part.words) !== undefined,
-    );
+  const isOf = (part: Part, { kind, id }: Part) =>
+    part.kind === kind && writtenIn(part).kind === kind && writtenIn(part).id === id;
+  for (const each of wanted) each.from = take((part) => isOf(part, each.part));
+  const takesWords = (each: (typeof wanted)[number], fits: (part: Part) => boolean) => {
+    if (each.words || (each.from && !lacksWords(each.from))) return;
+    each.words = take((part) => canGive(part, each.part.kind) && fits(part));
     if (each.words) left.push(...withoutWords(each.words));
-  }
+  };
+  // What was written in that very part comes back first, then what was in another of its kind.
+  for (const each of wanted)
+    takesWords(
+      each,
+      (part) => writtenIn(part).kind === each.part.kind && writtenIn(part).id === each.part.id,
+    );
+  for (const each of wanted)
+    each.from ??= take(
+      (part) =>
+        part.kind === each.part.kind &&
+        writtenIn(part).kind === part.kind &&
+        (each.words === undefined || lacksWords(part)),
+    );
+  for (const each of wanted) takesWords(each, (part) => writtenIn(part).kind === each.part.kind);
+  for (const each of wanted) takesWords(each, (part) => meansAsMuch(writtenIn(part).kind, each.part.kind));
   for (const { part, fields, from, words } of wanted) {
-    for (const slot of fields)
-      Object.assign(part, heldBy(part, slot.field, { from, words }, emptySlot({ ...slot, kind: part.kind })));
+    for (const { field, holds } of fields) {
+      const empty = emptySlot({ kind: part.kind, field, holds });
+      const held = from ? (from as unknown as Readonly<Record<string, unknown>>)[field] : empty;
+      if (held !== undefined) Object.assign(part, { [field]: held });
+    }
+    if (words) Object.assign(part, withWordsOf(part, words));
+    else if (from && !lacksWords(from)) Object.assign(part, withWordsOf(part, from));
   }
   const [first] = cards;
   if (first) keep(first, left);
   return tiles;
-}
-
-/** What a field of a part holds with what was handed on to it: a part of its kind, and words of another. */
-function heldBy(
-  part: Part,
-  field: string,
-  { from, words }: { readonly from: Part | undefined; readonly words: Part | undefined },
-  empty: unknown,
-): object {
-  if (words && 'words' in words && field === 'words') return { words: wordsFor(part.kind, words.words) };
-  if (from) return { [field]: (from as unknown as Readonly<Record<string, unknown>>)[field] };
-  return empty === undefined ? {} : { [field]: empty };
 }
 
 /** Keeps parts in a card, hidden. */
@@ -91,6 +97,8 @@ function keep(card: Card, left: readonly Part[]): void {
   for (const part of left) {
     if (parts.length >= LIMITS.parts) return;
     const { beside: _, align: __, ...rest } = part;
-    parts.push({ ...rest, id: freshPartId(parts, part.kind), hidden: true });
+    const id = freshPartId(parts, part.kind);
+    const from = writtenIn(part);
+    parts.push({ ...rest, id, hidden: true, ...(from.id !== id && { from }) });
   }
 }

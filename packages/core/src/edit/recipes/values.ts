@@ -36,8 +36,8 @@ export function valuesOf(tile: Tile, slots: readonly Slot[], inRecipe: TileId): 
   return Object.fromEntries([...own, ...parts, ...inParts]);
 }
 
-/** Whether a part is shown is said by the list of those that are. */
-const NOT_VALUES: ReadonlySet<string> = new Set(['id', 'kind', 'hidden']);
+/** Whether a part is shown is said by the list of those that are; where its words come from is its own. */
+const NOT_VALUES: ReadonlySet<string> = new Set(['id', 'kind', 'hidden', 'from']);
 
 /**
  * Writes one value of a tile; undefined takes it off. Parts that it has not are taken

@@ -41,7 +41,7 @@ a.action:focus-visible {
   least: 'word',
   weight: 1,
   slots: [
-    { field: 'words', name: 'Label', holds: 'words', likely: /unit|what/i },
+    { field: 'words', name: 'Action', holds: 'words', likely: /action|button|call/i },
     { field: 'address', name: 'Address', holds: 'address', likely: /link|url|href/i },
   ],
 };

@@ -21,7 +21,10 @@ export const figure: PartKind<FigurePart> = {
   html: (part, { attributes }) => (part.words ? [element('strong', attributes, [part.words])] : []),
   css: (look) => ({
     flow: figureCss(look, '.stat > strong'),
-    apart: figureCss(look, ':is(.card, .row) > strong'),
+    apart: `${figureCss(look, ':is(.card, .row) > strong')}.row > strong {
+  flex: none;
+}
+`,
   }),
   least: 'whole',
   weight: 1,
