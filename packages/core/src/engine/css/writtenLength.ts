@@ -93,7 +93,8 @@ export const multipleCss = (count: number, length: WrittenLength): string =>
 
 /** The same as a part of a calculation. */
 export function timesCss(count: number, length: WrittenLength): string {
-  if (typeof length === 'number') return px(count * length);
+  // A zero without a unit is a number there, and no length (CSS Values 4, section 10.8).
+  if (typeof length === 'number') return count * length === 0 ? '0px' : px(count * length);
   const read = ofContainer(formatLength(length) ?? '0px');
   // A browser takes none of these for less than nothing; in a calculation it would.
   const written = read.includes('-') ? `max(0px, ${read})` : read;
