@@ -136,7 +136,7 @@ export * from './analysis/design/readDesign.js';
 export type * from './analysis/design/design.js';
 export * from './analysis/bearingAt.js';
 export * from './document/spellings.js';
-export { isAddress, readAddress } from './engine/css/address.js';
+export { isAddress, readAddress, typedAddress } from './engine/css/address.js';
 export * from './edit/commands/pictures.js';
 export * from './edit/commands/transfer.js';
 export * from './edit/commands/namedLooks.js';

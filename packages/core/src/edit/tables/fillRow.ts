@@ -1,4 +1,4 @@
-import { isAddress, readAddress } from '../../engine/css/address.js';
+import { typedAddress } from '../../engine/css/address.js';
 import { LIMITS } from '../../document/limits.js';
 import { partIn } from '../../document/card.js';
 import { plainWords } from '../../parts/richText.js';
@@ -23,8 +23,8 @@ function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown 
     return found?.id;
   }
   if (holds === 'address') {
-    const address = readAddress(cell);
-    return address !== null && isAddress(address) && address !== '' ? address : undefined;
+    const { address } = typedAddress(cell.replace(/[\t\n\r]/g, ''));
+    return address || undefined;
   }
   return cell.slice(0, LIMITS.words);
 }

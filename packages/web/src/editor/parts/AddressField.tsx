@@ -1,4 +1,6 @@
-import { isAddress } from '@noria/core';
+import { typedAddress } from '@noria/core';
+import { useAppDispatch } from '../hooks';
+import { announce } from '../../ui/notices/noticesSlice';
 import { TextField } from '../../ui/TextField';
 
 interface AddressFieldProps {
@@ -11,19 +13,21 @@ interface AddressFieldProps {
 }
 
 /** Where something leads. */
-export const AddressField = ({ name, hint, value, onSet }: AddressFieldProps) => (
-  <TextField
-    {...(name !== undefined && { name })}
-    placeholder={hint}
-    value={value}
-    takesNothing
-    problem={(text) =>
-      text.trim() === '' || isAddress(text.trim())
-        ? null
-        : 'Write https://…, mailto:, tel:, #part or a relative address.'
-    }
-    onSet={(text) => {
-      if (text.trim() !== value) onSet(text.trim());
-    }}
-  />
-);
+export function AddressField({ name, hint, value, onSet }: AddressFieldProps) {
+  const dispatch = useAppDispatch();
+  return (
+    <TextField
+      {...(name !== undefined && { name })}
+      placeholder={hint}
+      value={value}
+      takesNothing
+      problem={(text) => typedAddress(text).trouble ?? null}
+      onSet={(text) => {
+        const { address = value } = typedAddress(text);
+        if (address === value) return;
+        onSet(address);
+        if (address !== text.trim()) dispatch(announce(`It leads to ${address}.`));
+      }}
+    />
+  );
+}

@@ -1,9 +1,9 @@
-import { isAddress, type Words } from '@noria/core';
+import { typedAddress, type Words } from '@noria/core';
 import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import { Bold, Italic, Link2, List, ListOrdered } from 'lucide-react';
-import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
+import { useEffect, useId, useRef, useState, type SyntheticEvent } from 'react';
 import { Button, SignButton } from '../../../ui/Button';
-import { giveFocusBack } from '../../../ui/typing';
+import { FieldNote, giveFocusBack } from '../../../ui/typing';
 import { EDITOR_PARTS, fromEditor, toEditor } from './editorWords';
 
 interface RichTextFieldProps {
@@ -74,12 +74,14 @@ function Marks({ editor }: { editor: Editor }) {
     editor.on('transaction', onChange);
     return () => void editor.off('transaction', onChange);
   }, [editor]);
+  const why = useId();
+  const trouble = linking === null ? null : (typedAddress(linking).trouble ?? null);
   const link = (event: SyntheticEvent) => {
     event.preventDefault();
-    const address = (linking ?? '').trim();
+    const { address } = typedAddress(linking ?? '');
     const chain = editor.chain().focus().extendMarkRange('link');
     if (address === '') chain.unsetLink().run();
-    else if (isAddress(address)) chain.setLink({ href: address }).run();
+    else if (address !== undefined) chain.setLink({ href: address }).run();
     else return;
     setLinking(null);
   };
@@ -111,13 +113,14 @@ function Marks({ editor }: { editor: Editor }) {
         {sign('Link', 'link', () => setLinking(String(editor.getAttributes('link').href ?? '')), Link2)}
       </div>
       {linking !== null && (
-        <form onSubmit={link} className="grid grid-cols-[1fr_auto] gap-1 p-1">
+        <form onSubmit={link} className="relative grid grid-cols-[1fr_auto] gap-1 p-1">
           <input
             autoFocus
             aria-label="Address of the link"
             placeholder="https://… or #part"
             value={linking}
-            aria-invalid={!isAddress(linking.trim())}
+            aria-invalid={trouble !== null}
+            aria-describedby={trouble === null ? undefined : why}
             className="h-6 min-w-0 rounded-s bg-raised px-2 outline-none"
             onChange={(event) => setLinking(event.target.value)}
             onKeyDown={(event) => {
@@ -130,6 +133,7 @@ function Marks({ editor }: { editor: Editor }) {
           <Button type="submit" className="h-6!">
             Set
           </Button>
+          <FieldNote id={why}>{trouble}</FieldNote>
         </form>
       )}
     </div>
