@@ -1,0 +1,149 @@
+import { describe, expect, test } from '@jest/globals';
+import { checkDocument } from '../../check/checkDocument.js';
+import { cardWith, heldBy } from '../../testing/held.js';
+import { emptyDocument } from '../emptyDocument.js';
+import { applyPatch } from '../patch/applyPatch.js';
+import { change, type Command } from '../patch/change.js';
+import { groupTiles } from './groups.js';
+import { addPart, placePart } from './parts.js';
+import { droppedSlots, picturePlace, placeFilm, placePictures } from './pictures.js';
+import { setLook, setPart } from './tiles.js';
+import type { CollectionDocument, FilmAsset, PictureAsset } from '../../document/types.js';
+
+const file = (id: string) => ({
+  id,
+  name: id,
+  hash: id
+    .padEnd(64, 'a')
+    .slice(0, 64)
+    .replace(/[^a-f]/g, 'b'),
+  inlineSize: 900,
+  blockSize: 600,
+  alternativeText: '',
+});
+const picture = (id: string): PictureAsset => ({ ...file(id), file: `${id}.webp`, mediaType: 'image/webp' });
+const snow: FilmAsset = { ...file('snow'), file: 'snow.webm', mediaType: 'video/webm', duration: 3 };
+
+const start: CollectionDocument = {
+  ...emptyDocument('Huts'),
+  tiles: {
+    words: cardWith('text', 'words', { heading: 'Hut four' }),
+    other: cardWith('text', 'other', { heading: 'Hut five' }),
+    beds: cardWith('stat', 'beds', { figure: '12' }),
+    view: cardWith('picture', 'view'),
+    film: cardWith('film', 'film'),
+    last: cardWith('picture', 'last'),
+  },
+  order: ['words', 'other', 'beds', 'view', 'film', 'last'],
+};
+const run = (before: CollectionDocument, ...commands: Command[]): CollectionDocument =>
+  commands.reduce((each, command) => {
+    const { document, inverse } = change(each, command);
+    expect(checkDocument(JSON.parse(JSON.stringify(document))).problems).toEqual([]);
+    expect(applyPatch(document, inverse)).toEqual(each);
+    return document;
+  }, before);
+const drop = (document: CollectionDocument, onto: string, ...ids: string[]) =>
+  run(
+    document,
+    placePictures({
+      pictures: ids.map(picture),
+      slots: droppedSlots(document, onto).slice(0, ids.length),
+      freshId: () => `new-${ids.length}`,
+      position: document.order.length,
+    }).command,
+  );
+
+describe('a picture that is dropped on a tile', () => {
+  test.each([
+    ['words', null],
+    ['beds', null],
+    ['view', 'picture'],
+    ['film', 'film'],
+  ])('goes into “%s” by its part %j', (tile, part) => {
+    expect(picturePlace(start, tile)).toEqual({ tile, part });
+  });
+
+  test('goes into the picture of a composed card, an empty one first, and not into a hidden one', () => {
+    const two = run(start, addPart(['words'], 'picture'), addPart(['words'], 'picture'));
+    const filled = run(drop(two, 'words', 'lake'));
+    expect(heldBy(filled.tiles.words).picture).toMatchObject({ picture: 'lake' });
+    expect(picturePlace(filled, 'words')).toEqual({ tile: 'words', part: 'picture-2' });
+    const hidden = run(
+      two,
+      placePart(['words'], 'picture', { hidden: true }),
+      placePart(['words'], 'picture-2', { hidden: true }),
+    );
+    expect(picturePlace(hidden, 'words')).toEqual({ tile: 'words', part: null });
+  });
+
+  test('goes into the first picture in a group, and behind one that has none', () => {
+    const grouped = run(start, groupTiles(['beds', 'view'], 'g', 0), groupTiles(['words', 'other'], 'h', 0));
+    expect(picturePlace(grouped, 'g')).toEqual({ tile: 'view', part: 'picture' });
+    expect(picturePlace(grouped, 'h')).toEqual({ tile: 'h', part: null });
+    expect(drop(grouped, 'h', 'lake').tiles.h?.look.fill).toMatchObject({ kind: 'picture', picture: 'lake' });
+    expect(picturePlace(grouped, 'nowhere')).toBeNull();
+  });
+
+  test('lies behind words under a tint, in a colour that is read on it; the tint stays for the next one', () => {
+    const dark = run(start, setLook(['words'], { textColour: '#1d2b2a' }));
+    const lake = drop(dark, 'words', 'lake');
+    expect(lake.tiles.words?.look).toMatchObject({
+      fill: { kind: 'picture', picture: 'lake', tint: { opacity: 0.5 } },
+      textColour: 'auto',
+    });
+    const tint = { colour: '#102030', opacity: 0.8 };
+    const tinted = run(
+      lake,
+      setLook(['words'], { fill: { kind: 'picture', picture: 'lake', focalPoint: { x: 0, y: 0 }, tint } }),
+    );
+    expect(drop(tinted, 'words', 'pass').tiles.words?.look.fill).toMatchObject({ picture: 'pass', tint });
+  });
+
+  test('becomes what shows before a film plays', () => {
+    expect(heldBy(drop(start, 'film', 'lake').tiles.film).film).toMatchObject({ poster: 'lake' });
+  });
+});
+
+describe('a set that is dropped on a tile', () => {
+  test('goes on with tiles that take a picture in the same way', () => {
+    expect(droppedSlots(start, 'words')).toEqual(['words', 'other']);
+    expect(droppedSlots(start, 'other')).toEqual(['other']);
+    expect(droppedSlots(start, 'beds')).toEqual(['beds']);
+    // A film between them is no place for the next picture.
+    expect(droppedSlots(start, 'view')).toEqual(['view', 'last']);
+    expect(droppedSlots(start, 'nowhere')).toEqual([]);
+  });
+
+  test('fills them in order, and becomes tiles where there are no more', () => {
+    const filled = drop(start, 'words', 'one', 'two', 'three');
+    const shown = ['words', 'other'].map((id) => filled.tiles[id]?.look.fill);
+    expect(shown).toMatchObject([{ picture: 'one' }, { picture: 'two' }]);
+    expect(filled.order).toHaveLength(7);
+  });
+});
+
+describe('a film that is dropped on a tile', () => {
+  const put = (document: CollectionDocument, id: string) =>
+    run(document, placeFilm({ id, film: snow, poster: picture('still'), position: 1 }));
+
+  test('takes the place of a film or of the picture that fills it', () => {
+    expect(heldBy(put(start, 'film').tiles.film).film).toMatchObject({ film: 'snow', poster: 'still' });
+    const shown = run(drop(start, 'view', 'lake'), setPart(['view'], 'picture', { caption: 'At six' }));
+    expect(heldBy(put(shown, 'view').tiles.view)).toMatchObject({
+      film: { film: 'snow' },
+      picture: { picture: 'lake', caption: 'At six', hidden: true },
+    });
+  });
+
+  test('stands above what a card holds, and is a new tile where there is none', () => {
+    const { words } = put(start, 'words').tiles;
+    expect(words?.kind === 'card' ? words.parts.map(({ kind }) => kind) : []).toEqual([
+      'film',
+      'eyebrow',
+      'heading',
+      'text',
+    ]);
+    expect(put(start, 'fresh').order.slice(0, 2)).toEqual(['words', 'fresh']);
+  });
+});
