@@ -7,6 +7,7 @@ import type { CompositionName } from '../../parts/part.js';
 import type {
   Arrangement,
   Card,
+  Gradient,
   GroupTile,
   Part,
   PartForm,
@@ -35,6 +36,16 @@ export const PAINT = {
   SNOW: '#f6f4ee',
   DUSK: '#46557a',
 } as const;
+
+/** A gradient from one colour to another. */
+export const linear = (angle: number, from: string, to: string): Gradient => ({
+  kind: 'linear',
+  angle,
+  stops: [
+    { colour: from, at: 0 },
+    { colour: to, at: 1 },
+  ],
+});
 
 /** What a starter's card holds: the words or values of its parts. */
 type Holds = Readonly<Record<string, Words | Readonly<Record<string, unknown>>>>;

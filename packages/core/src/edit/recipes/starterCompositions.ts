@@ -1,4 +1,4 @@
-import { composed, form, PAINT, part, recipe, variant } from './draw.js';
+import { composed, form, linear, PAINT, part, recipe, variant } from './draw.js';
 import { STARTER_ICONS } from './starterIcons.js';
 import type { Recipe, RichText } from '../../document/types.js';
 
@@ -58,14 +58,7 @@ export const STARTER_COMPOSITIONS: readonly Recipe[] = [
         part('text', 'Clear until noon, then wind from the pass.'),
       ],
       {
-        fill: {
-          kind: 'linear',
-          angle: 190,
-          stops: [
-            { colour: '#3c5a66', at: 0 },
-            { colour: '#17302d', at: 1 },
-          ],
-        },
+        fill: linear(190, '#3c5a66', '#17302d'),
         spread: 'start',
         headingSize: 34,
         padding: 20,
@@ -283,14 +276,7 @@ export const STARTER_COMPOSITIONS: readonly Recipe[] = [
         part('text', 'guests who stayed a second night'),
       ],
       {
-        fill: {
-          kind: 'linear',
-          angle: 160,
-          stops: [
-            { colour: '#f3e0cc', at: 0 },
-            { colour: '#e3bfa6', at: 1 },
-          ],
-        },
+        fill: linear(160, '#f3e0cc', '#e3bfa6'),
         spread: 'between',
         gap: 4,
         padding: 20,

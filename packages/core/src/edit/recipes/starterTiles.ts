@@ -1,4 +1,4 @@
-import { card, PAINT, recipe, variant } from './draw.js';
+import { card, linear, PAINT, recipe, variant } from './draw.js';
 import { STARTER_ICONS } from './starterIcons.js';
 import type { Recipe } from '../../document/types.js';
 
@@ -31,14 +31,7 @@ export const STARTER_TILES: readonly Recipe[] = [
         text: 'Each with a stove, a warden and a view.',
       },
       {
-        fill: {
-          kind: 'linear',
-          angle: 200,
-          stops: [
-            { colour: '#2f4a52', at: 0 },
-            { colour: '#17302d', at: 1 },
-          ],
-        },
+        fill: linear(200, '#2f4a52', '#17302d'),
         spread: 'between',
         headingSize: { from: 28, to: 52, fromWidth: 360, toWidth: 1440 },
         headingLineHeight: 1.04,
@@ -49,14 +42,7 @@ export const STARTER_TILES: readonly Recipe[] = [
     ),
     [
       variant('Dawn', {
-        fill: {
-          kind: 'linear',
-          angle: 170,
-          stops: [
-            { colour: '#f3e0cc', at: 0 },
-            { colour: '#dcb49c', at: 1 },
-          ],
-        },
+        fill: linear(170, '#f3e0cc', '#dcb49c'),
       }),
       variant('Snow', { fill: PAINT.SNOW }),
     ],

@@ -44,9 +44,9 @@ async function choose(button: string, item: string | RegExp) {
   await act(async () => {
     fireEvent.click(
       within(menu).getByRole(
-        /line/.test(String(item))
+        String(item).includes('line')
           ? 'menuitemcheckbox'
-          : /Centre/.test(String(item))
+          : String(item).includes('Centre')
             ? 'menuitemradio'
             : 'menuitem',
         { name: item },
