@@ -284,15 +284,15 @@ test('a card is composed of any parts, in any order and line, and becomes anothe
   await page.keyboard.press('End');
   await page.keyboard.press('Escape');
   await expect(settings.getByRole('button', { name: 'Divider: more' })).toBeFocused();
+  const wordsHeld = async () =>
+    (await parts()).flatMap((part) => ('words' in part ? [[part.kind, part.words, part.hidden]] : []));
   const kind = async (name: string) => {
     await settings.getByRole('combobox', { name: 'Kind' }).click();
     await page.getByRole('option', { name, exact: true }).click();
   };
   await kind('Stat');
   await saved(page);
-  expect(
-    (await parts()).flatMap((part) => ('words' in part ? [[part.kind, part.words, part.hidden]] : [])),
-  ).toEqual([
+  expect(await wordsHeld()).toEqual([
     ['figure', '12', undefined],
     ['label', 'beds', undefined],
     ['heading', 'Open all winter', true],
@@ -300,9 +300,7 @@ test('a card is composed of any parts, in any order and line, and becomes anothe
   ]);
   await kind('Text');
   await saved(page);
-  expect(
-    (await parts()).flatMap((part) => ('words' in part ? [[part.kind, part.words, part.hidden]] : [])),
-  ).toEqual([
+  expect(await wordsHeld()).toEqual([
     ['eyebrow', '', undefined],
     ['heading', 'Open all winter', undefined],
     ['text', 'Seven huts, stove lit, key with the warden.', undefined],

@@ -13,11 +13,14 @@ const PREFERRED_PORT = Number(process.env.PORT ?? 4680);
 let server = null;
 let postgres = null;
 let leaving = false;
+/** What brings the server to another port of PostgreSQL: it ends before anything is stopped. */
+let following = Promise.resolve();
 
 async function leave(status) {
   if (leaving) return;
   leaving = true;
   endRunning();
+  await following;
   if (server) await server.stop();
   if (postgres) await postgres.stop();
   dropLock();
@@ -92,7 +95,6 @@ function watchPostgres(databaseUrl) {
     next.port = String(postgres.port);
     await serve(next.href, webPort);
     address.port = next.port;
-    if (leaving) await server.stop();
   };
   let restarts = 0;
   const look = async () => {
@@ -111,7 +113,9 @@ function watchPostgres(databaseUrl) {
         console.error(error.message);
       }
     }
-    await follow().catch((error) => console.error(error.message));
+    if (leaving) return;
+    following = follow().catch((error) => console.error(error.message));
+    await following;
     setTimeout(look, LOOK_EVERY_MS).unref();
   };
   setTimeout(look, LOOK_EVERY_MS).unref();

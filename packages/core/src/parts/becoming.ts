@@ -31,13 +31,19 @@ export const saysAnything = (part: Part): boolean => {
 export const canGive = (part: Part, kind: PartName): boolean =>
   'words' in part && !lacksWords(part) && wordsFor(kind, part.words) !== undefined;
 
-/** A part with the words of another, and where those were written. */
-export function withWordsOf(part: Part, other: Part): Part {
-  const words = 'words' in other ? wordsFor(part.kind, other.words) : undefined;
-  const from = writtenIn(other);
-  const isAtHome = from.kind === part.kind && from.id === part.id;
-  return { ...part, words, ...(!isAtHome && { from }) } as Part;
+/** Whether the words of a part were written in that very part. */
+export function isWrittenIn(part: Part, { id, kind }: Pick<Part, 'id' | 'kind'>): boolean {
+  const from = writtenIn(part);
+  return from.kind === kind && from.id === id;
 }
+
+/** A part that took what another held, and remembers where that was written. */
+export const remembering = (part: Part, other: Part): Part =>
+  isWrittenIn(other, part) ? part : { ...part, from: writtenIn(other) };
+
+/** A part with the words of another, and where those were written. */
+export const withWordsOf = (part: Part, other: Part): Part =>
+  remembering({ ...part, words: 'words' in other && wordsFor(part.kind, other.words) } as Part, other);
 
 /** Whether a part has a place for words and none in it. */
 export const lacksWords = (part: Part): boolean => 'words' in part && plainWords(part.words) === '';
@@ -111,7 +117,7 @@ export function asKind(part: Part, kind: PartName): Part {
   if (part.kind === kind) return part;
   const words = 'words' in part ? wordsFor(kind, part.words) : undefined;
   if (words === undefined) return part;
-  const { id, hidden, beside, align } = part;
+  const { id, hidden, beside, align, from } = part;
   return {
     id,
     kind,
@@ -120,6 +126,7 @@ export function asKind(part: Part, kind: PartName): Part {
     ...(hidden && { hidden }),
     ...(beside && { beside }),
     ...(align && { align }),
+    ...(from && { from }),
   } as Part;
 }
 

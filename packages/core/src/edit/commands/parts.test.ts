@@ -97,7 +97,7 @@ describe('parts of a card', () => {
       ...hut,
       parts: Array.from({ length: LIMITS.parts }, (_, k) => ({ ...hut.parts[0], id: `e${k}` }) as Part),
     };
-    for (const command of [addPart(['a'], 'text'), repeatPart(['a'], 'e0')])
+    for (const command of [addPart(['a'], 'text'), repeatPart(['a'], 'e0'), becomeComposition(['a'], 'stat')])
       expect(() => change({ ...start, tiles: { a: full } }, command)).toThrow('A card has at most 60 parts.');
   });
 });

@@ -45,8 +45,10 @@ export const repeatPart = (ids: readonly TileId[], id: PartId): Command =>
     if (part) insert(parts, { ...clone(part), id: freshPartId(parts, part.kind) }, id);
   });
 
+const tooMany = () => new RangeError(`A card has at most ${LIMITS.parts} parts.`);
+
 function insert(parts: Held, part: Part, after: PartId | undefined): void {
-  if (parts.length >= LIMITS.parts) throw new RangeError(`A card has at most ${LIMITS.parts} parts.`);
+  if (parts.length >= LIMITS.parts) throw tooMany();
   const at = parts.findIndex(({ id }) => id === after);
   parts.splice(at === -1 ? parts.length : at + 1, 0, part);
 }
@@ -80,9 +82,13 @@ export const placePart = (
     }
   });
 
-/** Makes cards another composition; their words stay, in it or hidden behind it. */
+/**
+ * Makes cards another composition; their words stay, in it or hidden behind it.
+ * @throws RangeError when a card would have more parts than one may
+ */
 export const becomeComposition = (ids: readonly TileId[], name: CompositionName): Command =>
   inCards(ids, (parts, card) => {
-    const made = becoming(clone(card), name).slice(0, LIMITS.parts);
+    const made = becoming(clone(card), name);
+    if (made.length > LIMITS.parts) throw tooMany();
     parts.splice(0, parts.length, ...clone(made));
   });

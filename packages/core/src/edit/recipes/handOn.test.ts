@@ -7,6 +7,7 @@ import { partsOf } from '../../document/card.js';
 import { plainWords } from '../../parts/richText.js';
 import { cardWith, heldBy } from '../../testing/held.js';
 import { carryAssets } from '../commands/assets.js';
+import { groupTiles } from '../commands/groups.js';
 import { placePart } from '../commands/parts.js';
 import { setPart } from '../commands/tiles.js';
 import { emptyDocument } from '../emptyDocument.js';
@@ -94,6 +95,21 @@ describe('a tile that takes a recipe', () => {
         expect(said(tilesIn(later, root), shownParts)).toEqual(before);
       }),
       { numRuns: 150 },
+    );
+  });
+
+  test('is left as it is where the recipe can’t keep all that it says', () => {
+    const cards = Array.from({ length: 40 }, (_, k) =>
+      cardWith('text', `t${k}`, { heading: `Hut ${k}`, text: 'Open' }),
+    );
+    const many: CollectionDocument = {
+      ...emptyDocument('Huts'),
+      tiles: Object.fromEntries(cards.map((each) => [each.id, each])),
+      order: cards.map(({ id }) => id),
+    };
+    const grouped = run(many, groupTiles(many.order, 'g', 0));
+    expect(() => change(grouped, applyRecipe(['g'], use('note')))).toThrow(
+      'The tile says more than the recipe can keep: a card has at most 60 parts.',
     );
   });
 

@@ -5,8 +5,10 @@ import { withContents } from '../../document/levels.js';
 import {
   canGive,
   freshPartId,
+  isWrittenIn,
   lacksWords,
   meansAsMuch,
+  remembering,
   saysAnything,
   withoutWords,
   withWordsOf,
@@ -35,6 +37,7 @@ export function emptySlot({ kind, field, holds }: Pick<ContentField, 'kind' | 'f
  * New uses of a recipe’s tiles, filled with what a tile had: a part takes what one of its kind held, else
  * words that mean as much; where there are none its slots are empty, and show no sample. What finds no
  * place stays in the first card, hidden, so that the next recipe finds it.
+ * @throws RangeError when that is more than a card may hold
  */
 export function filledWith(made: readonly Tile[], recipe: Recipe, content: readonly Part[]): Tile[] {
   const left = [...content];
@@ -54,20 +57,15 @@ export function filledWith(made: readonly Tile[], recipe: Recipe, content: reado
         : [];
     }),
   );
-  const isOf = (part: Part, { kind, id }: Part) =>
-    part.kind === kind && writtenIn(part).kind === kind && writtenIn(part).id === id;
-  for (const each of wanted) each.from = take((part) => isOf(part, each.part));
+  for (const each of wanted)
+    each.from = take((part) => part.kind === each.part.kind && isWrittenIn(part, each.part));
   const takesWords = (each: (typeof wanted)[number], fits: (part: Part) => boolean) => {
     if (each.words || (each.from && !lacksWords(each.from))) return;
     each.words = take((part) => canGive(part, each.part.kind) && fits(part));
     if (each.words) left.push(...withoutWords(each.words));
   };
   // What was written in that very part comes back first, then what was in another of its kind.
-  for (const each of wanted)
-    takesWords(
-      each,
-      (part) => writtenIn(part).kind === each.part.kind && writtenIn(part).id === each.part.id,
-    );
+  for (const each of wanted) takesWords(each, (part) => isWrittenIn(part, each.part));
   for (const each of wanted)
     each.from ??= take(
       (part) =>
@@ -83,22 +81,22 @@ export function filledWith(made: readonly Tile[], recipe: Recipe, content: reado
       const held = from ? (from as unknown as Readonly<Record<string, unknown>>)[field] : empty;
       if (held !== undefined) Object.assign(part, { [field]: held });
     }
-    if (words) Object.assign(part, withWordsOf(part, words));
-    else if (from && !lacksWords(from)) Object.assign(part, withWordsOf(part, from));
+    const given = words ? withWordsOf(part, words) : from && remembering(part, from);
+    if (given) Object.assign(part, given);
   }
-  const [first] = cards;
-  if (first) keep(first, left);
+  keep(cards[0], left);
   return tiles;
 }
 
 /** Keeps parts in a card, hidden. */
-function keep(card: Card, left: readonly Part[]): void {
-  const parts = card.parts as Part[];
+function keep(card: Card | undefined, left: readonly Part[]): void {
+  const parts = (card?.parts ?? []) as Part[];
+  if (left.length > 0 && (!card || parts.length + left.length > LIMITS.parts))
+    throw new RangeError(
+      `The tile says more than the recipe can keep: a card has at most ${LIMITS.parts} parts. Take the tile apart first.`,
+    );
   for (const part of left) {
-    if (parts.length >= LIMITS.parts) return;
     const { beside: _, align: __, ...rest } = part;
-    const id = freshPartId(parts, part.kind);
-    const from = writtenIn(part);
-    parts.push({ ...rest, id, hidden: true, ...(from.id !== id && { from }) });
+    parts.push(remembering({ ...rest, id: freshPartId(parts, part.kind), hidden: true }, part));
   }
 }

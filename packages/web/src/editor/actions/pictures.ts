@@ -55,8 +55,10 @@ export const addPictures =
   ): AppThunk<Promise<void>> =>
   async (dispatch) => {
     const films = files.filter(({ type }) => type.startsWith('video/'));
-    for (const film of films) await dispatch(addFilm(film, onto));
     const others = files.filter((file) => !films.includes(file));
+    // A tile takes one of what is dropped on it; beside pictures it takes those.
+    for (const [k, film] of films.entries())
+      await dispatch(addFilm(film, k === 0 && others.length === 0 ? onto : null));
     if (others.length === 0) return;
     const { uploadFiles } = await import('../pictures/upload');
     const arrived = await dispatch(uploadFiles(others));

@@ -45,7 +45,6 @@ export function PartRows({ tile, part, ids, differs }: PartProps) {
   if (part.hidden) return <HiddenPart part={part} ids={ids} />;
   if (!Rows) return null;
   const rows = <Rows tile={tile} part={part} ids={ids} differs={differs} />;
-  if (!(part.kind in PART)) return rows;
   const at = tile.parts.findIndex(({ id }) => id === part.id);
   const tools = <PartMenu part={part} ids={ids} at={at} of={tile.parts.length} />;
   return <RowTools value={{ label: partName(part), tools }}>{rows}</RowTools>;

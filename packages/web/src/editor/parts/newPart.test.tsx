@@ -57,6 +57,12 @@ test('a part without rows is kept, and those beside it have theirs', () => {
   expect(stars(document())).toContain('"stars":4');
 });
 
+test('a part of somebody else’s that is hidden is shown again', () => {
+  const { document } = open({ id: 'rating', kind: 'rating', stars: 4, words: '', hidden: true });
+  fireEvent.click(screen.getByRole('button', { name: 'Show rating' }));
+  expect(stars(document())).not.toContain('hidden');
+});
+
 test('a part of somebody else’s has its rows by one record', () => {
   registerRows(rating.name, RatingRows);
   const { document, steps } = open({ id: 'rating', kind: 'rating', stars: 4, words: '' });

@@ -1,4 +1,5 @@
 import type { Part, PartName } from '@noria/core';
+import type { Field } from '../fields/field';
 import { PART } from './fields';
 
 /** What parts can be added, in the order of a card, with what each is for. */
@@ -18,5 +19,6 @@ export const PART_ABOUT: Readonly<Record<PartName, string>> = {
   spacer: 'room between parts',
 };
 
-/** What a part is called on the screen. */
-export const partName = ({ kind }: Pick<Part, 'kind'>): string => PART[kind].label;
+/** What a part is called on the screen; one of somebody else’s by its kind. */
+export const partName = ({ kind }: Pick<Part, 'kind'>): string =>
+  (PART as Readonly<Record<string, Field>>)[kind]?.label ?? kind;

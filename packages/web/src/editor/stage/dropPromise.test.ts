@@ -39,6 +39,19 @@ test.each<[string, Partial<Hovering>, string, readonly string[]]>([
   ['a film on a card', { onto: 't1', types: 'video/mp4' }, 'Drop: “Stat 1” takes the film.', ['t1']],
   ['a film beside all tiles', { types: 'video/mp4' }, 'Drop: the film becomes a new tile.', []],
   [
+    'two films on a card',
+    { onto: 't1', types: 'video/mp4 video/webm' },
+    'Drop: “Stat 1” takes the first film; one film becomes a new tile.',
+    ['t1'],
+  ],
+  ['two films beside all tiles', { types: 'video/mp4 video/webm' }, 'Drop: two films become new tiles.', []],
+  [
+    'a picture and a film on a card',
+    { onto: 't1', types: 'video/mp4 image/jpeg' },
+    'Drop: “Stat 1” takes the picture. The film becomes a new tile.',
+    ['t1'],
+  ],
+  [
     'an archive',
     { onto: 't1', types: 'application/zip' },
     'Drop to fill tiles from “Stat 1” on; the rest become new tiles.',

@@ -28,16 +28,38 @@ const CELL: DropPromise = {
 export function dropPromise(state: RootState, { types, onto, isCell }: Hovering): DropPromise {
   if (isCell) return CELL;
   const view = selectView(state);
-  const pictures = types.split(' ').filter((type) => !type.startsWith('video/'));
+  const all = types.split(' ');
+  const pictures = all.filter((type) => !type.startsWith('video/'));
+  const films = all.length - pictures.length;
   const target = onto === null ? undefined : view.tiles[onto];
   const name = target && `“${tileName(target, view)}”`;
   if (pictures.length === 0) {
     const into = target?.kind === 'card' && name;
+    const fresh = into ? films - 1 : films;
+    const takes = into && `${into} takes ${films === 1 ? 'the film' : 'the first film'}`;
+    const rest = fresh > 0 && newTiles(fresh, 'film', !into && films === 1);
     return {
-      says: into ? `Drop: ${into} takes the film.` : 'Drop: the film becomes a new tile.',
+      says: `Drop: ${[takes, rest].filter(Boolean).join('; ')}.`,
       tiles: into && onto !== null ? [onto] : [],
     };
   }
+  const promised = picturePromise(state, pictures, onto);
+  return films === 0
+    ? promised
+    : {
+        ...promised,
+        says: `${promised.says} ${films === 1 ? 'The film becomes a new tile.' : 'The films become new tiles.'}`,
+      };
+}
+
+/** “the film becomes a new tile”, “two films become new tiles”. */
+const newTiles = (n: number, what: string, isOnly: boolean) =>
+  `${isOnly ? `the ${what}` : count(n, what).toLowerCase()} ${n === 1 ? 'becomes a new tile' : 'become new tiles'}`;
+
+function picturePromise(state: RootState, pictures: readonly string[], onto: TileId | null): DropPromise {
+  const view = selectView(state);
+  const target = onto === null ? undefined : view.tiles[onto];
+  const name = target && `“${tileName(target, view)}”`;
   if (pictures.some((type) => !type.startsWith('image/')))
     return {
       says: `Drop to fill tiles${name ? ` from ${name} on` : ''}; the rest become new tiles.`,
