@@ -225,7 +225,9 @@ test('a link over a tile of any kind is reached wherever the tile is pressed', a
   }).document;
   await page.goto(await exported({ ...start, tiles }, info));
   const found = await page.locator('.collection > [data-tile]').evaluateAll((all) =>
-    all.map((tile) => {
+    all.flatMap((tile) => {
+      // A film that is not chosen yet has no height in a row by its content.
+      if (tile.getBoundingClientRect().height === 0) return [];
       tile.scrollIntoView({ block: 'center', behavior: 'instant' });
       const { x, y, width, height } = tile.getBoundingClientRect();
       const at = (right: number, down: number) =>
@@ -233,7 +235,7 @@ test('a link over a tile of any kind is reached wherever the tile is pressed', a
           .elementFromPoint(x + right * width, y + down * height)
           ?.closest('a')
           ?.getAttribute('href');
-      return [tile.getAttribute('data-tile'), at(0.5, 0.5), at(0.08, 0.9)];
+      return [[tile.getAttribute('data-tile'), at(0.5, 0.5), at(0.08, 0.9)]];
     }),
   );
   expect(found.length).toBeGreaterThan(12);
@@ -243,15 +245,16 @@ test('a link over a tile of any kind is reached wherever the tile is pressed', a
   );
   for (const [id, ...reached] of found) {
     const tile = tiles[id ?? ''];
-    // In a group each tile has its own link; an action in a card leads where it says, the rest of the card elsewhere.
-    if (tile?.kind === 'group') continue;
+    // In a group each tile has its own link, and an action leads where it says.
+    if (tile?.kind === 'group' || classOf(tile) === 'action') continue;
+    // So does one in a card; the rest of the card leads where the card does.
     const ofActions =
       tile?.kind === 'card'
         ? tile.parts.flatMap((part) => (part.kind === 'action' ? [part.address] : []))
         : [];
     const elsewhere = reached.filter((link) => !ofActions.includes(link ?? ''));
     expect([id, elsewhere]).toEqual([id, elsewhere.map(() => `/${id}`)]);
-    if (classOf(tile) !== 'action') expect([id, elsewhere.length]).not.toEqual([id, 0]);
+    expect([id, elsewhere.length]).not.toEqual([id, 0]);
   }
 });
 

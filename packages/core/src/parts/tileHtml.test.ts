@@ -70,6 +70,7 @@ describe('a tile as HTML', () => {
       expect(html(composition, held, leads)).toContain(
         '<a class="cover" href="/snow" aria-label="To the snow"></a>',
       );
+    expect(html('stat', { figure: '4', label: 'huts' }, { link: '/snow' })).toContain('aria-label="4 huts"');
   });
 
   test('a picture alone is an image; with words or a button over it, a figure around one', () => {

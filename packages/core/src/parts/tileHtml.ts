@@ -21,7 +21,7 @@ export const tileElement = (document: CollectionDocument, tile: Tile, sources: S
 
 const groupElement = (document: CollectionDocument, tile: GroupTile, sources: Sources): PageElement =>
   element('section', { class: 'group', 'data-tile': tile.id, ...scrolling(document, tile.id) }, [
-    coverOf(tile),
+    coverOf(tile, document),
     ...tile.order.flatMap((id) => levelTile(document, tile.id, document.tiles[id] as Tile, sources)),
     ...badgesOf(tile),
   ]);
@@ -35,7 +35,7 @@ function cardElement(document: CollectionDocument, whole: Card, sources: Sources
     sources,
     is: { class: composition.className, 'data-tile': tile.id },
     parts: partElements(document, tile, sources),
-    cover: leadingPart(tile) ? undefined : coverOf(tile),
+    cover: leadingPart(tile) ? undefined : coverOf(tile, document),
     badges: badgesOf(tile),
   });
 }
@@ -99,8 +99,10 @@ export const levelTile = (
 ];
 
 /** A link over the whole tile, where there are no words that could be it. */
-const coverOf = ({ link, name }: Tile): PageElement | undefined =>
-  link === undefined ? undefined : element('a', { class: 'cover', href: hrefOf(link), 'aria-label': name });
+const coverOf = (tile: Tile, document: CollectionDocument): PageElement | undefined =>
+  tile.link === undefined
+    ? undefined
+    : element('a', { class: 'cover', href: hrefOf(tile.link), 'aria-label': tileName(tile, document) });
 
 const badgesOf = ({ badges = [] }: Tile): readonly PageElement[] => badges.map(badgeOf);
 
