@@ -24,6 +24,8 @@ export interface Sources {
   /** The address of a picture that is always so many px wide. */
   readonly small: (picture: PictureAsset, inlineSize: number) => string;
   readonly film: (film: FilmAsset) => string;
+  /** Elements say which part’s words they are (`data-words`), for who writes in them. Left out: they do not. */
+  readonly marksWords?: true;
 }
 
 /** Where a picture behind a tile's contents is found, as a CSS image. */

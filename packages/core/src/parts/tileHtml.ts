@@ -7,6 +7,7 @@ import { compositionOf, isApart } from './compositions/index.js';
 import { headingLevels } from './headings.js';
 import { partKindOf } from './index.js';
 import { inOne, linesOf } from './shared/inCard.js';
+import { wordsMark } from './shared/wordsMark.js';
 import { tileName } from './said.js';
 import type { Badge, Card, CollectionDocument, GroupTile, Part, Tile, TileId } from '../document/types.js';
 import type { Sources } from './part.js';
@@ -66,9 +67,13 @@ export function partElements(
       element: elements?.[part.kind],
       attributes,
     });
-    return isFound || inLines.has(part) ? inOne(nodes, attributes) : nodes;
+    const marked = 'words' in part ? nodes.map((node) => withAttributes(node, wordsMark(part, sources))) : nodes;
+    return isFound || inLines.has(part) ? inOne(marked, attributes) : marked;
   });
 }
+
+const withAttributes = (node: PageNode, attributes: Attributes): PageNode =>
+  typeof node === 'string' ? node : { ...node, attributes: { ...node.attributes, ...attributes } };
 
 /** The part whose words are the link of a tile that leads somewhere; undefined where none is. */
 const leadingPart = ({ link, parts }: Card): Part | undefined =>

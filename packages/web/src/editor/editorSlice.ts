@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { LIMITS, type SetFor, type TileId, type TileStart, type Transfer } from '@noria/core';
+import { LIMITS, type PartId, type SetFor, type TileId, type TileStart, type Transfer } from '@noria/core';
 
 export interface EditorState {
   /** The width now shown, in px. */
@@ -22,6 +22,8 @@ export interface EditorState {
   readonly commandList: boolean;
   /** Whether a drag moves the picture in its slot instead of the tile. */
   readonly cropping: boolean;
+  /** The words that are written in on the stage; null: none. */
+  readonly writing: WordsPlace | null;
   /** What of which tile is put on every tile that is pressed; null: nothing. */
   readonly brush: { readonly from: TileId; readonly what: Transfer } | null;
   /** What is under way for longer, in words. */
@@ -30,6 +32,12 @@ export interface EditorState {
   readonly finding: string | null;
   /** Widths that were added to the Widths view, px. */
   readonly addedWidths: readonly number[];
+}
+
+/** Words of a card: those of one of its parts. */
+export interface WordsPlace {
+  readonly tile: TileId;
+  readonly part: PartId;
 }
 
 /** What is there in place of the settings until it is closed. */
@@ -50,6 +58,7 @@ const initialState: EditorState = {
   showing: null,
   commandList: false,
   cropping: false,
+  writing: null,
   brush: null,
   busy: null,
   finding: null,
@@ -69,6 +78,7 @@ export const editorSlice = createSlice({
       ...state,
       selected: payload,
       cropping: false,
+      writing: null,
     }),
     /** Adds a tile to the selected ones, or lets it go. */
     toggled: (state, { payload }: PayloadAction<TileId>) => ({
@@ -82,16 +92,18 @@ export const editorSlice = createSlice({
       const at = payload === null ? -1 : state.trail.indexOf(payload);
       const trail =
         payload === null ? [] : at === -1 ? [...state.trail, payload] : state.trail.slice(0, at + 1);
-      return { ...state, trail, selected: [], showing: null };
+      return { ...state, trail, selected: [], showing: null, writing: null };
     },
     drawnChosen: (state, { payload }: PayloadAction<TileStart>) => ({ ...state, drawn: payload }),
     toolChosen: (state, { payload }: PayloadAction<EditorState['tool']>) => ({
       ...state,
       tool: payload,
       selected: [],
+      writing: null,
     }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
     croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({ ...state, cropping: payload }),
+    writingIn: (state, { payload }: PayloadAction<WordsPlace | null>) => ({ ...state, writing: payload }),
     brushTaken: (state, { payload }: PayloadAction<EditorState['brush']>) => ({ ...state, brush: payload }),
     busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
     findingOpened: (state, { payload }: PayloadAction<string | null>) => ({ ...state, finding: payload }),
@@ -120,6 +132,7 @@ export const {
   findingOpened,
   widthsAdded,
   croppingChosen,
+  writingIn,
   brushTaken,
   commandListToggled,
   setForChosen,

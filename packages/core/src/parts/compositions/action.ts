@@ -1,4 +1,5 @@
 import { hrefOf } from '../../engine/css/escape.js';
+import { wordsMark } from '../shared/wordsMark.js';
 import { element } from '../../engine/html/node.js';
 import type { ActionPart } from '../../document/types.js';
 import type { Start } from '../part.js';
@@ -13,8 +14,9 @@ export const action: Start = {
   flows: true,
   takesTextColour: true,
   isLink: true,
-  write: ({ tile, is, badges }) => {
-    const [{ words, address }] = tile.parts as readonly [ActionPart];
-    return element('a', { ...is, href: hrefOf(address) }, [words, ...badges]);
+  write: ({ tile, sources, is, badges }) => {
+    const [part] = tile.parts as readonly [ActionPart];
+    const own = { ...is, ...wordsMark(part, sources), href: hrefOf(part.address) };
+    return element('a', own, [part.words, ...badges]);
   },
 };

@@ -24,7 +24,7 @@ export const picture: Start = {
     const bare = isBarePicture(tile) ? image(is) : undefined;
     return (
       bare ??
-      element('figure', is, [image(), cover, ...badges, captionOf(part), enlargeButton(tile, part, asset)])
+      element('figure', is, [image(), cover, ...badges, captionOf(part, sources), enlargeButton(tile, part, asset)])
     );
   },
   rules: (tile, input) => pictureRules(tile.parts[0] as PicturePart, input),
@@ -40,7 +40,7 @@ export const film: Start = {
   write: ({ document, tile, sources, is, cover, badges }) => {
     const part = tile.parts[0] as FilmPart;
     const video = videoOf(part, document, tile, sources);
-    return element('figure', is, [video, cover, ...badges, captionOf(part)]);
+    return element('figure', is, [video, cover, ...badges, captionOf(part, sources)]);
   },
   rules: (tile, input) => filmRules(tile.parts[0] as FilmPart, input),
 };

@@ -32,7 +32,7 @@ export const film: PartKind<FilmPart> = {
   empty: { film: null, poster: null, focalPoint: { x: 0.5, y: 0.5 }, caption: '', playback: 'automatic' },
   html: (part, { document, tile, sources, attributes: own }) => {
     const video = videoOf(part, document, tile, sources);
-    return video ? [element('figure', { class: 'film', ...own }, [video, captionOf(part)])] : [];
+    return video ? [element('figure', { class: 'film', ...own }, [video, captionOf(part, sources)])] : [];
   },
   css: mediaCss,
   rules: filmRules,

@@ -28,7 +28,7 @@ export const picture: PartKind<PicturePart> = {
     if (!asset) return [];
     const inside = [
       imageOf(asset, sources.picture(asset, tile)),
-      captionOf(part),
+      captionOf(part, sources),
       enlargeButton(tile, part, asset),
     ];
     return [element('figure', { class: 'picture', ...own }, inside)];

@@ -1,13 +1,15 @@
 import { element } from '../../engine/html/node.js';
 import { measureCss, percentCss, timesCss } from '../../look/css.js';
+import { wordsMark } from './wordsMark.js';
 import type { CollectionLook, FocalPoint, MediaPart } from '../../document/types.js';
-import type { PartCss } from '../part.js';
+import type { PartCss, Sources } from '../part.js';
 
 /** A point as `object-position` writes it. */
 export const pointCss = ({ x, y }: FocalPoint) => `${percentCss(x)} ${percentCss(y)}`;
 
 /** The caption that lies over a picture or film. */
-export const captionOf = ({ caption }: MediaPart) => caption !== '' && element('figcaption', {}, [caption]);
+export const captionOf = (part: MediaPart, sources: Sources) =>
+  part.caption !== '' && element('figcaption', wordsMark(part, sources), [part.caption]);
 
 /** Pictures and films fill their place, and have their caption over them: one text for both. */
 export const mediaCss = ({ tilePadding }: CollectionLook): PartCss => ({

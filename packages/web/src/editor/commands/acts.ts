@@ -1,4 +1,5 @@
 import { evenTracks, insertTrack, pictureOf, setArrangement } from '@noria/core';
+import { openSelectedGroup } from '../actions/groups';
 import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
 import { brushTaken, croppingChosen, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
@@ -29,6 +30,7 @@ export const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'
 export const some = (state: RootState) => selectSelected(state).length > 0;
 export const two = (state: RootState) => selectSelected(state).length === 2;
 export const aGroup = (state: RootState) => selectSelected(state).some(({ kind }) => kind === 'group');
+export const aCard = (state: RootState) => selectSelected(state).at(-1)?.kind === 'card';
 /** One tile that a picture fills. */
 export const aPicture = (state: RootState): boolean => {
   const [only, ...others] = selectSelected(state);
@@ -114,6 +116,12 @@ export const flow =
     const state = getState();
     dispatch(runHere(words, setArrangement({ flow: value }, selectBand(state).index, selectSetFor(state))));
   };
+
+/** Writes in the words of the selected tile; a group is opened. */
+export const writeOrOpen = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
+  if (aGroup(getState())) dispatch(openSelectedGroup());
+  else dispatch((await import('../writing/write')).writeInSelected());
+};
 
 /** Enter belongs to buttons, but for a selected tile. */
 export const isOnTile = ({ target }: KeyboardEvent) =>

@@ -2,7 +2,7 @@ import type { NamedCommand } from './words';
 
 /** What can be done with the selected tiles, as a menu offers it. */
 export const TILE_MENU: readonly (readonly NamedCommand[])[] = [
-  ['openGroup', 'duplicate', 'delete'],
+  ['openGroup', 'write', 'duplicate', 'delete'],
   ['replacePicture', 'crop', 'uncrop', 'removePicture'],
   ['pin', 'forward', 'backward', 'earlier', 'later', 'swap'],
   ['group', 'ungroup'],

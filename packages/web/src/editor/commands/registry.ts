@@ -41,6 +41,7 @@ import {
   SquareDashed,
   StretchHorizontal,
   Table,
+  TextCursor,
   Trash,
   Undo2,
   Ungroup,
@@ -64,6 +65,7 @@ import { commandListToggled, keySheetToggled, linesToggled, orderToggled, toolCh
 import { fixAll } from '../fit/actions';
 import { selectSelected, selectTrail } from '../selectors';
 import {
+  aCard,
   addTrack,
   aGroup,
   aPicture,
@@ -83,6 +85,7 @@ import {
   swap,
   toBand,
   towards,
+  writeOrOpen,
   two,
 } from './acts';
 import { COMMAND_WORDS, type NamedCommand } from './words';
@@ -208,6 +211,14 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   },
   addFromRecipe: { group: 'Tiles', about: 'with a finished look', icon: Replace, run: fromRecipe },
   addTable: { group: 'Tiles', about: 'a tile for each row', icon: Table, run: show('table') },
+  write: {
+    group: 'Tiles',
+    icon: TextCursor,
+    keys: ['Enter'],
+    presses: isOnTile,
+    applies: aCard,
+    run: writeOrOpen,
+  },
   duplicate: { group: 'Tiles', icon: Copy, keys: ['$mod+d'], applies: some, run: duplicateTiles },
   delete: { group: 'Tiles', icon: Trash, keys: ['Delete', 'Backspace'], applies: some, run: deleteTiles },
   // The clipboard’s own events say when: they work across collections and tabs.
@@ -224,8 +235,7 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   openGroup: {
     group: 'Groups and recipes',
     icon: LogIn,
-    keys: ['Enter'],
-    presses: isOnTile,
+    keysAs: 'Enter',
     applies: aGroup,
     run: openSelectedGroup,
   },

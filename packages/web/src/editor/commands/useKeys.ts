@@ -4,7 +4,7 @@ import { addPictures } from '../actions/pictures';
 import { copiedText, deleteTiles, pasteText } from '../actions/tiles';
 import { isPressed } from './command';
 import { isInDialog, keepsKeys } from './keepsKeys';
-import { commandListToggled } from '../editorSlice';
+import { commandListToggled, writingIn } from '../editorSlice';
 import { takeBackTyped } from '../../ui/typing';
 import { COMMANDS } from './registry';
 import { typeAhead } from './typedAhead';
@@ -19,9 +19,10 @@ export function useKeys(): void {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
-      // A command list that is still coming takes what is typed: no key of it is a command.
-      if (getState().editor.commandList && !isInDialog(event.target)) {
-        if (event.key === 'Escape') dispatch(commandListToggled(false));
+      // What is still coming takes what is typed: no key of it is a command.
+      const { commandList, writing } = getState().editor;
+      if (commandList ? !isInDialog(event.target) : writing && !keepsKeys(event.target)) {
+        if (event.key === 'Escape') dispatch(commandList ? commandListToggled(false) : writingIn(null));
         else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) typeAhead(event.key);
         else return;
         event.preventDefault();

@@ -36,6 +36,7 @@ export const COMMAND_WORDS = {
   dealPictures: 'Assign pictures by shape',
   group: 'Group',
   ungroup: 'Ungroup',
+  write: 'Write in the tile',
   openGroup: 'Open group',
   copyLook: 'Copy look to other tiles',
   copySpans: 'Copy spans to other tiles',

@@ -46,6 +46,7 @@ const GridLines = whenShown(() => import('./GridLines').then((file) => file.Grid
 const AreaNames = whenShown(() => import('./GridLines').then((file) => file.AreaNames));
 const LevelVeil = whenShown(() => import('./LevelVeil').then((file) => file.LevelVeil));
 const ReadingLine = whenShown(() => import('./ReadingLine').then((file) => file.ReadingLine));
+const WordsOnStage = whenShown(() => import('../writing/WordsOnStage').then((file) => file.WordsOnStage));
 const AddTile = whenShown(() => import('../belt/AddTile').then((file) => file.AddTile));
 
 export function Stage() {
@@ -59,6 +60,7 @@ export function Stage() {
     },
     [measure],
   );
+  const [bar, setBar] = useState<HTMLElement | null>(null);
   const [dropping, setDropping] = useState<Hovering | null>(null);
   const ground = useRef<GroundHandle>(null);
   const collection = useAppSelector(selectShown);
@@ -69,7 +71,9 @@ export function Stage() {
   const { arrangement } = useAppSelector(selectBand);
   const { Overlay, hasAreas } = interfaceOf(arrangement);
   const needle = useAppSelector(selectNeedle);
-  const { sweeping, showLines, showOrder, tool, busy, brush } = useAppSelector((state) => state.editor);
+  const { sweeping, showLines, showOrder, tool, busy, brush, writing } = useAppSelector(
+    (state) => state.editor,
+  );
   const scale = size ? Math.min(1, (size.width - LEFT - RIGHT) / needle) : 0;
   // A page narrower than the stage stands in its middle.
   const left = LEFT + Math.max(0, ((size?.width ?? 0) - LEFT - RIGHT - needle * scale) / 2);
@@ -115,14 +119,14 @@ export function Stage() {
       }}
     >
       <h1 className="sr-only">Compose {collection.name}</h1>
-      <div className="sticky top-0 left-0 z-[135] h-[38px] w-full bg-ground">
+      <div ref={setBar} className="sticky top-0 left-0 z-[135] h-[38px] w-full bg-ground">
         <Suspense>
           {brush ? (
             <BrushBar />
           ) : tool === 'areas' ? (
             <AreasBar />
           ) : (
-            scale > 0 && <TileBar space={space} left={left} />
+            scale > 0 && writing === null && <TileBar space={space} left={left} />
           )}
         </Suspense>
       </div>
@@ -150,8 +154,9 @@ export function Stage() {
                 layout={whole}
                 width={needle}
                 scale={scale}
-                gliding={!sweeping && flatCount <= MOST_GLIDING}
+                gliding={!sweeping && writing === null && flatCount <= MOST_GLIDING}
                 seen={seen}
+                writing={writing}
               />
             </div>
             <Suspense>{level !== null && <LevelVeil layout={layout} space={space} />}</Suspense>
@@ -165,6 +170,16 @@ export function Stage() {
             <Holes space={space} />
             {Overlay && <Overlay space={space} seen={seen} />}
             <TileHands space={space} seen={seen} />
+            <Suspense>
+              {writing && (
+                <WordsOnStage
+                  key={`${writing.tile} ${writing.part}`}
+                  place={writing}
+                  scale={scale}
+                  bar={bar}
+                />
+              )}
+            </Suspense>
             <SelectionMarks space={space} />
             <Suspense>{dropping && <DropMarks space={space} hovering={dropping} />}</Suspense>
             <Suspense>{showOrder && <ReadingLine space={space} />}</Suspense>

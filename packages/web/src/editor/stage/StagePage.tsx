@@ -2,11 +2,15 @@ import {
   bandAt,
   colourOf,
   documentIn,
+  partIn,
   placeIn,
   tileHtml,
+  withPart,
+  type Card,
   type CollectionDocument,
   type LaidOutTile,
   type Layout,
+  type PartId,
   type Sources,
   type Tile,
 } from '@noria/core';
@@ -15,6 +19,7 @@ import { createPortal } from 'react-dom';
 import { useShadowRoot } from '../../ui/useShadowRoot';
 import { clippedTiles, drawingCss, sourcesFor, type Clipped } from './drawing';
 import { slotStyle } from './slotStyle';
+import type { WordsPlace } from '../editorSlice';
 import type { Seen } from './seen';
 
 interface StagePageProps {
@@ -29,6 +34,8 @@ interface StagePageProps {
   readonly pictureSize?: number;
   /** The stretch of the page that is drawn; left out: all of it. */
   readonly seen?: Seen | null;
+  /** Words over which there is a field that they are written in; they are not drawn meanwhile. */
+  readonly writing?: WordsPlace | null;
 }
 
 /**
@@ -44,6 +51,7 @@ export const StagePage = memo(function StagePage({
   gliding = false,
   pictureSize = 1280,
   seen = null,
+  writing = null,
 }: StagePageProps) {
   const [host, root] = useShadowRoot();
   const { index } = bandAt(document, width);
@@ -74,6 +82,7 @@ export const StagePage = memo(function StagePage({
         createPortal(
           <>
             <style>{css}</style>
+            {writing && <style>{writtenCss(writing)}</style>}
             {drawn.map(({ laidOut, clip }) => (
               <Slot
                 key={laidOut.id}
@@ -86,6 +95,7 @@ export const StagePage = memo(function StagePage({
                 offset={offset}
                 gliding={gliding}
                 sources={sources}
+                writing={writing?.tile === laidOut.id ? writing.part : null}
               />
             ))}
           </>,
@@ -94,6 +104,17 @@ export const StagePage = memo(function StagePage({
     </div>
   );
 });
+
+const writtenCss = ({ tile, part }: WordsPlace) =>
+  `[data-slot="${CSS.escape(tile)}"] [data-words="${CSS.escape(part)}"] { -webkit-text-fill-color: transparent; text-decoration-color: transparent; }`;
+
+/** A card in which empty words have a line to be written in. */
+const withRoom = (tile: Card, id: PartId): Card => {
+  const part = partIn(tile, id);
+  if (!part) return tile;
+  if ('words' in part && part.words.length === 0) return withPart(tile, { ...part, words: '\u200b' });
+  return 'caption' in part && part.caption === '' ? withPart(tile, { ...part, caption: '\u200b' }) : tile;
+};
 
 /** Rules of so many tiles are taken in or out at a time. */
 const RULED = 240;
@@ -131,13 +152,16 @@ interface SlotProps {
   readonly offset: number;
   readonly gliding: boolean;
   readonly sources: Sources;
+  /** The part whose words are written; null: none. */
+  readonly writing: PartId | null;
 }
 
 /** One tile of the page. Its HTML comes from core, which has escaped every word in it. */
 const Slot = memo(
-  function Slot({ tile, document, laidOut, clip, layer, offset, gliding, sources }: SlotProps) {
+  function Slot({ tile, document, laidOut, clip, layer, offset, gliding, sources, writing }: SlotProps) {
     // What is in a group has slots of its own.
-    const own = tile.kind === 'group' ? { ...tile, order: [] } : tile;
+    const own =
+      tile.kind === 'group' ? { ...tile, order: [] } : writing === null ? tile : withRoom(tile, writing);
     const html = tileHtml(document, own, sources);
     return (
       <div
@@ -156,6 +180,7 @@ const Slot = memo(
     before.offset === after.offset &&
     before.gliding === after.gliding &&
     before.sources === after.sources &&
+    before.writing === after.writing &&
     before.document.films === after.document.films &&
     before.document.icons === after.document.icons &&
     before.laidOut.x === after.laidOut.x &&

@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { openSelectedGroup } from '../actions/groups';
 import { putOn } from '../actions/brush';
 import { sayPlace } from '../actions/place';
-import { croppingChosen, tilesSelected, toggled } from '../editorSlice';
+import { tilesSelected, toggled } from '../editorSlice';
 import { selectBand, selectLooks, selectSelected, selectLayout, selectView } from '../selectors';
 import { TILE_MENU } from '../commands/menus';
 import { interfaceOf } from '../kinds';
@@ -67,6 +67,8 @@ export function TileHands({ space, seen = null }: TileHandsProps) {
     onDone: () => dispatch(sayPlace()),
   });
 
+  const writeUnder = async (id: string, point: { readonly x: number; readonly y: number }) =>
+    dispatch((await import('../writing/write')).writeUnder(id, point));
   const kept = seen ? selected : NONE;
   const settled = useMemo(
     () =>
@@ -110,7 +112,7 @@ export function TileHands({ space, seen = null }: TileHandsProps) {
         onDoubleClick={(event) => {
           const tile = view.tiles[idOf(event.target) ?? ''];
           if (tile?.kind === 'group') dispatch(openSelectedGroup());
-          else if (tile && pictureOf(tile)?.picture) dispatch(croppingChosen(true));
+          else if (tile) void writeUnder(tile.id, { x: event.clientX, y: event.clientY });
         }}
         onFocus={(event) => {
           const id = idOf(event.target);

@@ -58,6 +58,7 @@ export function sourcesFor(pictureSize: number): Sources {
       picture: (picture) => ({ src: addressFor(picture, pictureSize) }),
       small: (picture, inlineSize) => addressFor(picture, inlineSize * 2),
       film: filmAddress,
+      marksWords: true,
     };
     madeSources.set(pictureSize, sources);
   }
