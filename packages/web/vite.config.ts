@@ -25,7 +25,9 @@ const BASE =
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
 /** What changes them, as far as Compose needs it at once. */
 const EDIT =
-  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|parts|bands|findings|inherit|moveToCell|pictures|copies|assets|tracks|areas|groups|transfer|bandLooks)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/](newTile|enlarge|becoming)|analysis[\\/](fit[\\/]needs|design[\\/]\w+|packing[\\/]spansByShape))\./;
+  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|parts|bands|findings|inherit|moveToCell|pictures|copies|assets|tracks|areas|groups|transfer|bandLooks)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/](newTile|enlarge|becoming)|analysis[\\/](fit[\\/]needs|packing[\\/]spansByShape))\./;
+/** What reads a grid that is said in words. */
+const DESIGN = /core[\\/]src[\\/]analysis[\\/]design[\\/]\w+\./;
 /** Menus and dialogs: they come with the first view that has some. */
 const MENUS =
   /node_modules[\\/](@radix-ui[\\/]react-(alert-dialog|dialog|presence|dismissable-layer|focus-scope|focus-guards|portal|menu|dropdown-menu|popper|use-size)|@floating-ui[\\/][\w-]+|tslib|use-callback-ref|use-sidecar|react-remove-scroll|react-remove-scroll-bar|react-style-singleton|aria-hidden)[\\/]/;
@@ -54,6 +56,7 @@ export default defineConfig({
             { name: 'base', test: BASE, priority: 2 },
             { name: 'core', test: CORE, priority: 1 },
             { name: 'edit', test: EDIT, includeDependenciesRecursively: false },
+            { name: 'design', test: DESIGN, includeDependenciesRecursively: false },
             { name: 'menus', test: MENUS, includeDependenciesRecursively: false },
             { name: 'hands', test: HANDS, includeDependenciesRecursively: false },
             { name: chunkOf, includeDependenciesRecursively: false },

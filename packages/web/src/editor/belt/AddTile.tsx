@@ -1,7 +1,9 @@
 import { titleOf, type TileStart } from '@noria/core';
 import { DropdownMenu } from 'radix-ui';
+import { useRef } from 'react';
 import { Button } from '../../ui/Button';
 import { MENU, MENU_ITEM } from '../../ui/menu';
+import { giveFocusBack } from '../../ui/typing';
 import { addNewTile } from '../actions/tiles';
 import { START_ABOUT, tileStarts } from '../commands/allCommands';
 import { COMMANDS } from '../commands/registry';
@@ -32,6 +34,7 @@ const FILLED = [COMMANDS.addPictures, COMMANDS.addNumbered, COMMANDS.addFromReci
 /** Adds a tile after the selected one, or at the end. */
 export function AddTile({ label }: { label: string }) {
   const dispatch = useAppDispatch();
+  const isAdded = useRef(false);
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
@@ -40,8 +43,25 @@ export function AddTile({ label }: { label: string }) {
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content sideOffset={6} align="start" className={`z-40 min-w-[260px] ${MENU}`}>
-          <StartItems onChoose={(what) => dispatch(addNewTile(what))} />
+        <DropdownMenu.Content
+          sideOffset={6}
+          align="start"
+          className={`z-40 min-w-[260px] ${MENU}`}
+          onCloseAutoFocus={(event) => {
+            // The focus is where the new tile is.
+            if (isAdded.current && event.target instanceof HTMLElement) {
+              event.preventDefault();
+              giveFocusBack(event.target);
+            }
+            isAdded.current = false;
+          }}
+        >
+          <StartItems
+            onChoose={(what) => {
+              isAdded.current = true;
+              dispatch(addNewTile(what));
+            }}
+          />
           <DropdownMenu.Separator className="my-1 h-px bg-hair" />
           {FILLED.map(({ id, words, about, run }) => (
             <Item key={id} words={words} about={about} onChoose={() => dispatch(run())} />

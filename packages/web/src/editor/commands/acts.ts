@@ -4,6 +4,7 @@ import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
 import { brushTaken, croppingChosen, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
 import { runHere } from '../here';
+import { writeInSelected } from '../writing/write';
 import {
   selectBand,
   selectBands,
@@ -118,10 +119,8 @@ export const flow =
   };
 
 /** Writes in the words of the selected tile; a group is opened. */
-export const writeOrOpen = (): AppThunk<Promise<void>> => async (dispatch, getState) => {
-  if (aGroup(getState())) dispatch(openSelectedGroup());
-  else dispatch((await import('../writing/write')).writeInSelected());
-};
+export const writeOrOpen = (): AppThunk => (dispatch, getState) =>
+  dispatch(aGroup(getState()) ? openSelectedGroup() : writeInSelected());
 
 /** Enter belongs to buttons, but for a selected tile. */
 export const isOnTile = ({ target }: KeyboardEvent) =>

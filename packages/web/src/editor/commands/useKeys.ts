@@ -23,6 +23,7 @@ export function useKeys(): void {
       const { commandList, writing } = getState().editor;
       if (commandList ? !isInDialog(event.target) : writing && !keepsKeys(event.target)) {
         if (event.key === 'Escape') dispatch(commandList ? commandListToggled(false) : writingIn(null));
+        else if (writing && event.key === 'Tab') typeAhead('\t');
         else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) typeAhead(event.key);
         else return;
         event.preventDefault();

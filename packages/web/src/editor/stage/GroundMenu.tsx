@@ -2,6 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import type { TileStart } from '@noria/core';
 import type { CSSProperties } from 'react';
 import { MENU } from '../../ui/menu';
+import { giveFocusBack } from '../../ui/typing';
 import { StartItems } from '../belt/AddTile';
 
 interface GroundMenuProps {
@@ -24,6 +25,10 @@ export const GroundMenu = ({ style, onChoose, onClose }: GroundMenuProps) => (
         collisionPadding={12}
         aria-label="Add a tile here"
         className={`z-[150] min-w-[220px] ${MENU}`}
+        onCloseAutoFocus={(event) => {
+          event.preventDefault();
+          if (event.target instanceof HTMLElement) giveFocusBack(event.target);
+        }}
       >
         <StartItems onChoose={onChoose} />
       </DropdownMenu.Content>

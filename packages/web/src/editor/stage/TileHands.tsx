@@ -9,6 +9,7 @@ import { selectBand, selectLooks, selectSelected, selectLayout, selectView } fro
 import { TILE_MENU } from '../commands/menus';
 import { interfaceOf } from '../kinds';
 import type { Placed } from '../kinds/kind';
+import { writeUnder } from '../writing/write';
 import { whenShown } from '../../ui/lazily';
 import { SelectionOutline } from './SelectionOutline';
 import { MovingGhost } from './MovingGhost';
@@ -67,8 +68,6 @@ export function TileHands({ space, seen = null }: TileHandsProps) {
     onDone: () => dispatch(sayPlace()),
   });
 
-  const writeUnder = async (id: string, point: { readonly x: number; readonly y: number }) =>
-    dispatch((await import('../writing/write')).writeUnder(id, point));
   const kept = seen ? selected : NONE;
   const settled = useMemo(
     () =>
@@ -112,7 +111,7 @@ export function TileHands({ space, seen = null }: TileHandsProps) {
         onDoubleClick={(event) => {
           const tile = view.tiles[idOf(event.target) ?? ''];
           if (tile?.kind === 'group') dispatch(openSelectedGroup());
-          else if (tile) void writeUnder(tile.id, { x: event.clientX, y: event.clientY });
+          else if (tile) dispatch(writeUnder(tile.id, { x: event.clientX, y: event.clientY }));
         }}
         onFocus={(event) => {
           const id = idOf(event.target);

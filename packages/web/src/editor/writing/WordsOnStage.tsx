@@ -1,6 +1,7 @@
 import { nameIn, partIn, type TextPart, type Words } from '@noria/core';
 import { EditorContent } from '@tiptap/react';
 import {
+  useCallback,
   useEffect,
   useLayoutEffect,
   useRef,
@@ -11,7 +12,7 @@ import {
 } from 'react';
 import { createPortal } from 'react-dom';
 import { giveFocusBack } from '../../ui/typing';
-import { takeTypedAhead } from '../commands/typedAhead';
+import { takeTypedAhead, typeAhead } from '../commands/typedAhead';
 import { selectShown } from '../document/selectors';
 import { writingIn, type WordsPlace } from '../editorSlice';
 import { useAppDispatch, useAppSelector, useAppStore } from '../hooks';
@@ -46,9 +47,12 @@ export function WordsOnStage({ place, scale, bar }: WordsOnStageProps) {
   const keys = useWritingKeys(place, (before) => {
     if (written) set(written.field as 'words', name.label, before);
   });
+  const dispatch = useAppDispatch();
+  const onTypedOn = useCallback(() => void dispatch(writeBeside(1)), [dispatch]);
   if (!part || !written) return null;
   const field = {
     name: name.whole,
+    onTypedOn,
     onType: (words: Words) => set(written.field as 'words', name.label, words),
   };
   return (
@@ -132,20 +136,27 @@ function useWritingKeys(place: WordsPlace, restore: (before: Words) => void) {
   });
 }
 
-/** What was typed before the field came, in the place of what is selected; as if it were typed now. */
-function insertTypedAhead() {
-  const typed = takeTypedAhead();
-  if (typed !== '') document.execCommand('insertText', false, typed);
+/**
+ * What was typed before the field came, in the place of what is selected; as if it were typed now.
+ * @param onTypedOn goes on to the next words, where a tabulator was typed
+ */
+function insertTypedAhead(onTypedOn: () => void) {
+  const [here, ...further] = takeTypedAhead().split('\t');
+  if (here) document.execCommand('insertText', false, here);
+  if (further.length === 0) return;
+  typeAhead(further.join('\t'));
+  onTypedOn();
 }
 
 interface FieldProps<Value> {
   readonly name: string;
+  readonly onTypedOn: () => void;
   readonly value: Value;
   readonly onType: (value: Value) => void;
 }
 
 /** Words without marks, in one paragraph. */
-function PlainWords({ name, value, onType }: FieldProps<string>) {
+function PlainWords({ name, value, onType, onTypedOn }: FieldProps<string>) {
   const field = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     const at = field.current;
@@ -160,8 +171,8 @@ function PlainWords({ name, value, onType }: FieldProps<string>) {
     if (!at) return;
     at.focus({ preventScroll: true });
     getSelection()?.selectAllChildren(at);
-    insertTypedAhead();
-  }, []);
+    insertTypedAhead(onTypedOn);
+  }, [onTypedOn]);
   return (
     <div
       ref={field}
@@ -180,12 +191,14 @@ interface RichWordsProps extends FieldProps<Words> {
   readonly label: string;
 }
 
-function RichWords({ bar, label, ...field }: RichWordsProps) {
+function RichWords({ bar, label, onTypedOn, ...field }: RichWordsProps) {
   const editor = useRichText({ ...field, className: 'whitespace-break-spaces outline-none' });
   useEffect(() => {
-    editor.chain().focus(null, { scrollIntoView: false }).selectAll().run();
-    insertTypedAhead();
-  }, [editor]);
+    // Its own command gives the focus a frame later, and what is typed meanwhile would be lost.
+    editor.commands.selectAll();
+    editor.view.focus();
+    insertTypedAhead(onTypedOn);
+  }, [editor, onTypedOn]);
   return (
     <>
       <EditorContent editor={editor} />
