@@ -52,6 +52,8 @@ export * from './arrangements/fan/values.js';
 export * from './engine/lanes/placeLanes.js';
 export * from './arrangements/masonry/ends.js';
 export * from './edit/commands/needs.js';
+export * from './edit/commands/page.js';
+export { isPageAddress, LANDMARKS, landmarkOf } from './document/page.js';
 export { columnsThatFit, countColumns, minimumsFor } from './arrangements/shared/columnCount.js';
 export * from './geometry/relations.js';
 export * from './geometry/nearest.js';

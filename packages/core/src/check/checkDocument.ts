@@ -20,6 +20,7 @@ import {
   sameId,
   text,
 } from '../document/checks.js';
+import { page } from './checkPage.js';
 import type { Check, Reporter } from '../document/checks.js';
 import { pointerSegment, type Problem } from '../document/problems.js';
 import { FORMAT_VERSION, type CollectionDocument } from '../document/types.js';
@@ -221,6 +222,7 @@ const collection = fields(
       'The list of ignored findings',
     ),
     enlarges: oneOf(['all'], 'Enlarging pictures'),
+    page,
   },
   'A collection',
   [
@@ -234,6 +236,7 @@ const collection = fields(
     'tables',
     'ignored',
     'enlarges',
+    'page',
   ],
 );
 

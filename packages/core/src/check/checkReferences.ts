@@ -45,6 +45,14 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
     '',
     error,
   );
+  for (const field of ['picture', 'icon'] as const) {
+    const id = document.page?.[field];
+    if (id !== undefined && !Object.hasOwn(document.pictures, id))
+      error(
+        `/page/${field}`,
+        `There is no picture “${id}” in the collection. Add it to “pictures”, or remove this.`,
+      );
+  }
   const bandIds = new Set<string>();
   document.bands.forEach((each, k) => {
     const wider = document.bands[k - 1]?.below ?? Infinity;

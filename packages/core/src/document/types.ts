@@ -4,6 +4,7 @@ import type { Arrangement, ArrangementValues } from './arrangement.js';
 import type { FilmAsset, IconAsset, PictureAsset, RecipeId } from './content.js';
 import type { FilmId, IconId, PictureId, TileId } from './ids.js';
 import type { CollectionLook, NamedLooks, TileLook } from './look.js';
+import type { PageData } from './page.js';
 import type { Recipe, Table, TableId } from './recipes.js';
 import type { OwnPlace, Tile } from './tile.js';
 
@@ -11,6 +12,7 @@ export type * from './arrangement.js';
 export type * from './content.js';
 export type * from './ids.js';
 export type * from './look.js';
+export type { Landmark, PageData } from './page.js';
 export type * from './parts.js';
 export type * from './recipes.js';
 export type * from './tile.js';
@@ -92,4 +94,6 @@ export interface CollectionDocument {
   readonly ignored?: readonly IgnoredFinding[];
   /** Every picture without a link opens large in the page; left out: only those that say so. */
   readonly enlarges?: 'all';
+  /** What the page says of itself; left out: only the collection’s name. */
+  readonly page?: PageData;
 }

@@ -26,7 +26,7 @@ export const element = (
 });
 
 /** Elements that end where they begin (HTML, section 13.1.2). */
-const VOID: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input']);
+const VOID: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input', 'link', 'meta']);
 
 /** A node as HTML, with all that is in it escaped. */
 export function htmlOf(node: PageNode): string {

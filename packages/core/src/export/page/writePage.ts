@@ -3,11 +3,13 @@ import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
 import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from '../../engine/css/escape.js';
-import { attributesHtml, htmlOf } from '../../engine/html/node.js';
+import { attributesHtml, htmlOf, type PageElement } from '../../engine/html/node.js';
 import { hasMainHeading } from '../../parts/headings.js';
 import { levelTile, scrolling } from '../../parts/tileHtml.js';
 import { variantPath } from '../../parts/variants.js';
 import { familiesOf, FAMILIES } from '../../parts/families.js';
+import { headOf } from './head.js';
+import { asLandmark, landmarksOf } from './landmarks.js';
 import { pageCss } from './pageCss.js';
 import type {
   CollectionDocument,
@@ -72,25 +74,33 @@ export function writePage(collection: CollectionDocument, measurer: TextMeasurer
       return path;
     },
   };
+  const landmarks = landmarksOf(document);
+  let hasMain = false;
   const tiles = document.order.flatMap((id) => {
     const tile = document.tiles[id];
-    return tile ? [`    ${levelTile(document, null, tile, sources).map(htmlOf).join('')}`] : [];
+    if (!tile) return [];
+    const [own, ...before] = levelTile(document, null, tile, sources).toReversed() as [PageElement];
+    const written = asLandmark(own, landmarks.get(id));
+    hasMain ||= written.name === 'main';
+    return [`    ${[...before.toReversed(), written].map(htmlOf).join('')}`];
   });
+  const whole = hasMain ? 'div' : 'main';
   const image = groundImages(document, measurer, take);
   const css = pageCss(document, image, measurer);
-  const heading = hasMainHeading(document) ? '' : `  <h1 class="unseen">${escapeHtml(document.name)}</h1>\n`;
+  const heading = hasMainHeading(document)
+    ? ''
+    : `  <h1 class="unseen">${escapeHtml(document.page?.title ?? document.name)}</h1>\n`;
   const html = `<!doctype html>
 <html lang="${escapeHtml(document.language)}">
 <head>
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">
-  <title>${escapeHtml(document.name)}</title>
-  <link rel="stylesheet" href="style.css">
+${headOf(document, take)}  <link rel="stylesheet" href="style.css">
 ${enlarges ? ENLARGE_LINK : ''}</head>
 <body>
-${heading}  <main class="collection" data-grid="collection"${attributesHtml(scrolling(document, null))}>
+${heading}  <${whole} class="collection" data-grid="collection"${attributesHtml(scrolling(document, null))}>
 ${tiles.join('\n')}
-  </main>
+  </${whole}>
 ${enlarges ? ENLARGED_HTML : ''}</body>
 </html>
 `;

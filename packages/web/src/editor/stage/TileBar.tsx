@@ -72,8 +72,8 @@ const BUTTON = 'bg-panel';
 /** What to do while nothing is selected. */
 const Hint = () => (
   <p className="truncate px-4 pt-2.5 text-sm text-soft">
-    Press a tile to work on it, twice to write in its words; drag it to rearrange, with Shift to pin it, with Alt
-    to lay it over others.
+    Press a tile to work on it, twice to write in its words; drag it to rearrange, with Shift to pin it, with
+    Alt to lay it over others.
   </p>
 );
 

@@ -11,6 +11,7 @@ import { TopBar } from '../../editor/frame/TopBar';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { usePage } from '../../editor/engine/usePage';
 import { download } from '../../ui/download';
+import { PageRows } from './PageRows';
 import { FileText } from './FileText';
 import { collectionArchive, collectionText, pageArchive } from './archive';
 
@@ -77,6 +78,7 @@ export function ExportScreen() {
             </li>
           ))}
         </ul>
+        <PageRows />
         <div className="grid gap-1.5">
           <h2 className="text-sm font-semibold">Breakpoints measure</h2>
           <Segments
