@@ -154,8 +154,10 @@ export const namedLook =
         name: text(LIMITS.name, 'A name', 1),
         kind: oneOf(Object.keys(named), 'The kind of a named look'),
         value: (Object.hasOwn(named, kind) ? named[kind] : orNull(plainColour)) as Check,
+        follows: id,
       },
       'A named look',
+      ['follows'],
     )(value, path, report);
     sameId(value, key, path, report);
   };

@@ -151,15 +151,19 @@ export interface CollectionLook {
 export type NamedLookId = string;
 
 /** A value that many things share by its name; change it once, all follow. */
-export type NamedLook =
-  | { readonly id: NamedLookId; readonly name: string; readonly kind: 'colour'; readonly value: string }
-  | { readonly id: NamedLookId; readonly name: string; readonly kind: 'radius'; readonly value: number }
-  | { readonly id: NamedLookId; readonly name: string; readonly kind: 'space'; readonly value: number }
-  | {
-      readonly id: NamedLookId;
-      readonly name: string;
-      readonly kind: 'type';
-      readonly value: number | FluidSize;
-    };
+export type NamedLook = NamedBase &
+  (
+    | { readonly kind: 'colour'; readonly value: string }
+    | { readonly kind: 'radius'; readonly value: number }
+    | { readonly kind: 'space'; readonly value: number }
+    | { readonly kind: 'type'; readonly value: number | FluidSize }
+  );
+
+interface NamedBase {
+  readonly id: NamedLookId;
+  readonly name: string;
+  /** The named look of the same kind whose value it always has; left out, or not there: it has its own. */
+  readonly follows?: NamedLookId;
+}
 
 export type NamedLooks = Readonly<Record<NamedLookId, NamedLook>>;

@@ -1,4 +1,4 @@
-import { namedIn } from './named.js';
+import { followedBy, namedIn } from './named.js';
 import { px } from '../engine/css/units.js';
 import { lengthCss, type WrittenLength } from '../engine/css/writtenLength.js';
 import type {
@@ -177,7 +177,13 @@ export function namedLooksCss(looks: Readonly<Record<string, NamedLook>> | undef
   return Object.fromEntries(
     Object.values(looks ?? {}).map((look) => [
       `--${look.id}`,
-      look.kind === 'colour' ? look.value : look.kind === 'type' ? typeSizeCss(look.value) : px(look.value),
+      look.follows !== undefined && followedBy(looks, look) !== null
+        ? `var(--${look.follows})`
+        : look.kind === 'colour'
+          ? look.value
+          : look.kind === 'type'
+            ? typeSizeCss(look.value)
+            : px(look.value),
     ]),
   );
 }

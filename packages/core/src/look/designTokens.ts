@@ -1,5 +1,6 @@
 import type { FluidSize, NamedLook, NamedLooks } from '../document/look.js';
 import { formatHex, parse } from 'culori';
+import { calledIn } from './named.js';
 
 const GROUPS: Readonly<Record<NamedLook['kind'], string>> = {
   colour: 'colour',
@@ -9,18 +10,29 @@ const GROUPS: Readonly<Record<NamedLook['kind'], string>> = {
 };
 /** Under which name a fluid size is kept beside the one size that the format knows. */
 const FLUID = 'noria.fluid';
+/** Under which name the id of a named look is kept. */
+const ID = 'noria.id';
+const AS_ID = /^[a-z][a-z0-9-]{0,63}$/;
 
 /**
  * Named looks as design tokens (Design Tokens Community Group, Format Module 2025.10): a group for each
- * kind, colours in sRGB with their hexadecimal form, lengths as dimensions in px.
+ * kind, colours in sRGB with their hexadecimal form, lengths as dimensions in px. One that follows another is
+ * an alias of it.
  */
 export function toDesignTokens(looks: NamedLooks): object {
   const groups: Record<string, Record<string, unknown>> = {};
+  const called = calledIn(looks);
   for (const look of Object.values(looks)) {
     const group = (groups[GROUPS[look.kind]] ??= {
       $type: look.kind === 'colour' ? 'color' : 'dimension',
     });
-    group[look.id] = { $value: tokenValue(look), $description: look.name, ...extension(look) };
+    const base = look.follows === undefined ? undefined : looks[look.follows];
+    const name = called.get(look.id) ?? look.id;
+    group[name] = {
+      $value: base ? `{${GROUPS[base.kind]}.${called.get(base.id) ?? base.id}}` : tokenValue(look),
+      $description: look.name,
+      ...extension(look, name),
+    };
   }
   return groups;
 }
@@ -35,8 +47,14 @@ function tokenValue(look: NamedLook): unknown {
   return { value: typeof look.value === 'object' ? look.value.to : look.value, unit: 'px' };
 }
 
-const extension = (look: NamedLook) =>
-  typeof look.value === 'object' ? { $extensions: { [FLUID]: look.value } } : {};
+/** What the format does not know, under names of our own: a fluid size, and the id where the name is another. */
+function extension(look: NamedLook, called: string): object {
+  const own = {
+    ...(typeof look.value === 'object' && look.follows === undefined && { [FLUID]: look.value }),
+    ...(called !== look.id && { [ID]: look.id }),
+  };
+  return Object.keys(own).length > 0 ? { $extensions: own } : {};
+}
 
 export interface ReadTokens {
   readonly looks: NamedLooks;
@@ -55,6 +73,9 @@ export function fromDesignTokens(json: unknown): ReadTokens {
   const looks: Record<string, NamedLook> = {};
   const notices: string[] = [];
   const say = (path: readonly string[], why: string): void => void notices.push(`${path.join('.')}: ${why}`);
+  /** The ids of tokens by where they stand, and where those stand that they are aliases of. */
+  const ids = new Map<string, string>();
+  const aliases: { readonly id: string; readonly of: string }[] = [];
   const visit = (node: Record<string, unknown>, path: readonly string[], inherited: string | null): void => {
     const type = typeof node.$type === 'string' ? node.$type : inherited;
     if ('$value' in node) {
@@ -66,6 +87,9 @@ export function fromDesignTokens(json: unknown): ReadTokens {
       let { id } = look;
       for (let n = 2; looks[id]; n++) id = `${look.id.slice(0, 58)}-${n}`;
       looks[id] = { ...look, id };
+      ids.set(path.join('.'), id);
+      const of = aliasIn(node.$value);
+      if (of !== null) aliases.push({ id, of });
       return;
     }
     for (const [key, child] of Object.entries(node)) {
@@ -75,8 +99,17 @@ export function fromDesignTokens(json: unknown): ReadTokens {
     }
   };
   visit(json as Record<string, unknown>, [], null);
+  for (const { id, of } of aliases) {
+    const [look, base] = [looks[id], looks[ids.get(of) ?? '']];
+    // An alias in a group of another kind is a value of its own here.
+    if (look && base && base.kind === look.kind) looks[id] = { ...look, follows: base.id };
+  }
   return { looks, notices };
 }
+
+/** Where the token stands that another is an alias of; null: it has a value. */
+const aliasIn = (value: unknown): string | null =>
+  typeof value === 'string' ? (/^\{([^{}]+)\}$/.exec(value)?.[1] ?? null) : null;
 
 /** Follows `{group.token}` to the value in the end; undefined when it leads nowhere or in a circle. */
 function dereferenced(
@@ -86,8 +119,8 @@ function dereferenced(
   let at = value;
   let type: string | null = null;
   for (let step = 0; step < 20; step++) {
-    const path = typeof at === 'string' ? /^\{([^{}]+)\}$/.exec(at)?.[1] : undefined;
-    if (path === undefined) return { value: at, type };
+    const path = aliasIn(at);
+    if (path === null) return { value: at, type };
     let node: unknown = json;
     for (const key of path.split('.')) {
       if (typeof node !== 'object' || node === null || !Object.hasOwn(node, key)) return undefined;
@@ -106,14 +139,17 @@ function readToken(
   value: unknown,
   node: Record<string, unknown>,
 ): NamedLook | string {
+  const { [FLUID]: fluid, [ID]: kept } = (node.$extensions ?? {}) as Record<string, unknown>;
   const id =
+    (typeof kept === 'string' && AS_ID.test(kept) && kept) ||
     path
       .join('-')
       .toLowerCase()
       .replace(/^(colou?rs?|radius|radii|space|spacing|type)-/, '')
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^[^a-z]+|-+$/g, '')
-      .slice(0, 60) || 'look';
+      .slice(0, 60) ||
+    'look';
   const name =
     typeof node.$description === 'string' && node.$description.trim() !== ''
       ? node.$description
@@ -129,7 +165,6 @@ function readToken(
   const words = path.join(' ').toLowerCase();
   if (/radi|corner|round/.test(words)) return { ...base, kind: 'radius', value: length };
   if (/type|font|text|heading|body|size/.test(words)) {
-    const fluid = (node.$extensions as Record<string, unknown> | undefined)?.[FLUID];
     return { ...base, kind: 'type', value: isFluid(fluid) ? fluid : length };
   }
   return { ...base, kind: 'space', value: length };

@@ -12,6 +12,43 @@ export const namedIn = (value: unknown): string | null =>
 /** How a named look is referred to. */
 export const refer = (id: string) => `{${id}}`;
 
+/** The named look in the end whose value another one has; itself where it follows none, null where they go in a circle. */
+export function followedBy(looks: NamedLooks | undefined, look: NamedLook): NamedLook | null {
+  let at = look;
+  for (const seen = new Set<string>(); at.follows !== undefined;) {
+    const next = looks?.[at.follows];
+    if (!next || seen.has(at.id)) return null;
+    seen.add(at.id);
+    at = next;
+  }
+  return at;
+}
+
+/** A name as an id: small letters, digits and hyphens, a letter first. */
+const idFrom = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}+/gu, '')
+    .replaceAll('ß', 'ss')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^[^a-z]+|-+$/g, '')
+    .slice(0, 60);
+
+/** What each named look is called in a style sheet and in tokens: its name as an id, each another; by its own id. */
+export function calledIn(looks: NamedLooks | undefined): ReadonlyMap<string, string> {
+  const given = new Set<string>();
+  const called = new Map<string, string>();
+  for (const { id, name } of Object.values(looks ?? {})) {
+    const own = idFrom(name) || id;
+    let free = own;
+    for (let n = 2; given.has(free); n++) free = `${own}-${n}`;
+    given.add(free);
+    called.set(id, free);
+  }
+  return called;
+}
+
 function named<K extends NamedLook['kind']>(looks: NamedLooks | undefined, value: unknown, kind: K) {
   const id = namedIn(value);
   const found = id === null ? undefined : looks?.[id];

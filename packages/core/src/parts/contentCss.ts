@@ -1,5 +1,7 @@
 import { RING_CSS } from '../engine/css/ring.js';
 import { colourCss, measureCss, namedLooksCss, timesCss, typeSizeCss } from '../look/css.js';
+import { px } from '../engine/css/units.js';
+import { BADGE_INSET } from './badge.js';
 import { familyCss } from './families.js';
 import { ruleCss } from '../engine/css/rule.js';
 import { partKinds } from './index.js';
@@ -81,7 +83,10 @@ ${of('fills')}.badge {
   font-weight: 600;
   line-height: 1.2;
   letter-spacing: 0;
-  white-space: nowrap;
+  inline-size: max-content;
+  max-inline-size: calc(100% - ${px(2 * BADGE_INSET)});
+  box-sizing: border-box;
+  text-wrap: balance;
 }
 ${of('over')}.cover {
   color: inherit;

@@ -67,7 +67,8 @@ export function partElements(
       element: elements?.[part.kind],
       attributes,
     });
-    const marked = 'words' in part ? nodes.map((node) => withAttributes(node, wordsMark(part, sources))) : nodes;
+    const marked =
+      'words' in part ? nodes.map((node) => withAttributes(node, wordsMark(part, sources))) : nodes;
     return isFound || inLines.has(part) ? inOne(marked, attributes) : marked;
   });
 }

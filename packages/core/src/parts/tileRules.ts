@@ -8,6 +8,7 @@ import {
   sidesCss,
   typeSizeCss,
 } from '../look/css.js';
+import { BADGE_INSET } from './badge.js';
 import { textColourOf, type Known } from '../look/textColour.js';
 import { LARGE } from './contentCss.js';
 import { familyCss } from './families.js';
@@ -183,8 +184,6 @@ function typeCss(look: TileLook, role: 'heading' | 'body'): Declarations {
     ...(letterSpacing !== undefined && { 'letter-spacing': `${letterSpacing}em` }),
   };
 }
-
-const BADGE_INSET = 10;
 
 /** Held at its corner or edge alone, so that more words make it grow away from there. */
 function badgeRule(tile: Tile, { inline, block, fill, textColour }: Badge, k: number): Rule {

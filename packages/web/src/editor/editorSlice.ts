@@ -42,7 +42,7 @@ export interface WordsPlace {
 
 /** What is there in place of the settings until it is closed. */
 export type Showing =
-  'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'findings' | 'band' | 'skeletons';
+  'gaps' | 'proposals' | 'looks' | 'recipes' | 'table' | 'findings' | 'band' | 'skeletons' | 'texts';
 
 const initialState: EditorState = {
   needle: 1280,

@@ -1,19 +1,57 @@
 import { clone } from '../../document/clone.js';
 import { looksOfBands } from '../../document/bandLooks.js';
 import { looksIn } from '../../parts/uses.js';
-import { namedIn, refer } from '../../look/named.js';
+import { calledIn, namedIn, refer } from '../../look/named.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { NamedLook, NamedLookId } from '../../document/types.js';
 
-/** Adds a named look, or changes the one of the same id; all that follow it change. */
+/**
+ * Adds a named look, or changes the one of the same id; all that follow it change. One that followed another and
+ * gets a value of its own follows it no more.
+ */
 export function setNamedLook(look: NamedLook): Command {
   return (draft) => {
     const all = (draft.namedLooks ??= {});
     const before = all[look.id];
     // Those that follow a name take one kind of value.
     if (before && before.kind !== look.kind) return;
-    all[look.id] = clone(look);
+    const own = clone(look);
+    if (own.follows !== undefined && !isSame(own.value, all[own.follows]?.value)) delete own.follows;
+    all[look.id] = own;
+    passOn(draft, look.id);
+  };
+}
+
+const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Gives the named looks that follow one its value, and those that follow them. */
+function passOn({ namedLooks = {} }: Draft, id: NamedLookId): void {
+  const value = namedLooks[id]?.value;
+  for (const each of Object.values(namedLooks)) {
+    if (each.follows !== id || isSame(each.value, value)) continue;
+    each.value = clone(value) as typeof each.value;
+    passOn({ namedLooks } as Draft, each.id);
+  }
+}
+
+/** Calls named looks by their names everywhere, as a style sheet does; what they are is the same. */
+export function callByNames(): Command {
+  return (draft) => {
+    const called = calledIn(draft.namedLooks);
+    const next = (id: string) => called.get(id) ?? id;
+    if (Object.keys(draft.namedLooks ?? {}).every((id) => next(id) === id)) return;
+    writeOut(draft, (value) => {
+      const id = namedIn(value);
+      return id === null ? null : { value: refer(next(id)) };
+    });
+    const all = Object.fromEntries(
+      Object.values(draft.namedLooks ?? {}).map(({ follows, ...look }) => [
+        next(look.id),
+        { ...look, id: next(look.id), ...(follows !== undefined && { follows: next(follows) }) },
+      ]),
+    );
+    draft.namedLooks = all as NonNullable<Draft['namedLooks']>;
   };
 }
 
@@ -24,6 +62,7 @@ export function removeNamedLook(id: NamedLookId): Command {
     if (value === undefined) return;
     writeOut(draft, (each) => (namedIn(each) === id ? { value: clone(value) } : null));
     delete draft.namedLooks?.[id];
+    for (const each of Object.values(draft.namedLooks ?? {})) if (each.follows === id) delete each.follows;
   };
 }
 

@@ -10,6 +10,8 @@ import { variantPath } from '../../parts/variants.js';
 import { familiesOf, FAMILIES } from '../../parts/families.js';
 import { headOf } from './head.js';
 import { asLandmark, landmarksOf } from './landmarks.js';
+import { callByNames } from '../../edit/commands/namedLooks.js';
+import { change } from '../../edit/patch/change.js';
 import { pageCss } from './pageCss.js';
 import type {
   CollectionDocument,
@@ -45,7 +47,7 @@ export interface Page {
  * @throws whatever the measurer throws
  */
 export function writePage(collection: CollectionDocument, measurer: TextMeasurer): Page {
-  const document = withEnlarged(collection);
+  const document = change(withEnlarged(collection), callByNames()).document;
   const enlarges = hasEnlarged(document);
   const assets = new Map<string, PageAsset>();
   const take = (picture: PictureAsset, inlineSize: number) => {

@@ -24,7 +24,13 @@ export const picture: Start = {
     const bare = isBarePicture(tile) ? image(is) : undefined;
     return (
       bare ??
-      element('figure', is, [image(), cover, ...badges, captionOf(part, sources), enlargeButton(tile, part, asset)])
+      element('figure', is, [
+        image(),
+        cover,
+        ...badges,
+        captionOf(part, sources),
+        enlargeButton(tile, part, asset),
+      ])
     );
   },
   rules: (tile, input) => pictureRules(tile.parts[0] as PicturePart, input),

@@ -50,14 +50,18 @@ describe('recipes', () => {
     run(recipeFromHand('Beds'));
     const recipe = recipeOf(compose, 'Beds');
     take('t2', 't3');
-    run(takeRecipe(recipe, null));
+    run(takeRecipe({ recipe, variant: null }));
     expect(document().tiles.t3?.recipe).toMatchObject({ recipe: recipe.id });
     expect(said()).toBe('2 tiles: Beds is used.');
     take();
-    run(takeRecipe(recipe, null));
+    run(takeRecipe({ recipe, variant: null }));
     expect(document().order).toHaveLength(4);
     expect(selected()).toEqual([document().order.at(-1)]);
-    run(undo());
+    // What was added is selected, and one more is added all the same where that is asked for.
+    const next = run(takeRecipe({ recipe, variant: null, adds: true }));
+    expect(document().order).toHaveLength(5);
+    expect(selected()).toEqual([next]);
+    run(undo(2));
     expect(document().order).toHaveLength(3);
   });
 
@@ -67,7 +71,7 @@ describe('recipes', () => {
     take('t1');
     run(recipeFromHand('Beds'));
     take('t2');
-    run(takeRecipe(recipeOf(compose, 'Beds'), null));
+    run(takeRecipe({ recipe: recipeOf(compose, 'Beds'), variant: null }));
     take('t1');
     run(spanTiles({ columnSpan: 3 }));
     run(updateFromSelected());
@@ -110,7 +114,7 @@ describe('recipes', () => {
     '“%s” that ships comes in as one step',
     (_, recipe) => {
       const { run, steps, selected, document } = open();
-      run(takeRecipe(recipe, null));
+      run(takeRecipe({ recipe, variant: null }));
       expect(steps()).toEqual(['Add from recipe']);
       expect(document().tiles[selected()[0] ?? '']?.recipe?.recipe).toBeDefined();
     },

@@ -10,6 +10,7 @@ import {
   updateRecipe,
   type Assets,
   type Recipe,
+  type TileId,
   tileName,
 } from '@noria/core';
 import { newId } from '../../api/ids';
@@ -25,14 +26,23 @@ import type { AppThunk } from '../state';
 
 const fresh = ({ kind }: { kind: Parameters<typeof freshId>[0] }) => freshId(kind);
 
-/** Lets the selected tiles use a recipe, or adds a tile that does. */
+interface Taken {
+  readonly recipe: Recipe;
+  readonly variant: string | null;
+  /** Left out: those of the starters. */
+  readonly assets?: Assets;
+  /** Whether it becomes a tile of its own whatever is selected; left out: where nothing is. */
+  readonly adds?: boolean;
+}
+
+/** Lets the selected tiles use a recipe, or adds a tile that does; answers which was added. */
 export const takeRecipe =
-  (recipe: Recipe, variant: string | null, assets: Assets = starterAssets): AppThunk =>
+  ({ recipe, variant, assets = starterAssets, adds }: Taken): AppThunk<TileId | null> =>
   (dispatch, getState) => {
     const state = getState();
     const tiles = selectSelected(state);
     const use = { recipe, variant, assets, freshId: fresh };
-    if (tiles.length > 0) {
+    if (!(adds ?? tiles.length === 0)) {
       dispatch(
         runHere(
           'Use recipe',
@@ -43,7 +53,7 @@ export const takeRecipe =
         ),
       );
       dispatch(announce(`${named(tiles, selectView(state))}: ${recipe.name} is used.`));
-      return;
+      return null;
     }
     let root = '';
     dispatch(
@@ -62,6 +72,7 @@ export const takeRecipe =
     );
     dispatch(tilesSelected([root]));
     dispatch(announce(`${recipe.name} was added and selected.`));
+    return root;
   };
 
 /** Makes a recipe of the selected tile. */

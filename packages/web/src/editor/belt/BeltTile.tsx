@@ -14,6 +14,7 @@ import { addressFor } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectBand, selectSavedView } from '../selectors';
 import { fillShown } from '../looks/fillShown';
+import { putOn } from '../actions/brush';
 import { selectThrough } from '../actions/select';
 import { tilesSelected, toggled } from '../editorSlice';
 
@@ -28,6 +29,7 @@ interface BeltTileProps {
 export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTileProps) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(({ editor }) => editor.selected.includes(tile.id));
+  const brushing = useAppSelector(({ editor }) => editor.brush !== null);
   const view = useAppSelector(selectSavedView);
   const { pictures } = view;
   const name = tileName(tile, view);
@@ -57,7 +59,8 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
         aria-label={`${number}, ${name}${hidden ? ', hidden here' : ''}`}
         className={`group grid w-full touch-none gap-1.5 rounded-s text-left ${isDragging ? 'opacity-80' : ''}`}
         onClick={({ shiftKey, ctrlKey, metaKey }) => {
-          if (shiftKey) dispatch(selectThrough(tile.id));
+          if (brushing) dispatch(putOn([tile.id]));
+          else if (shiftKey) dispatch(selectThrough(tile.id));
           else dispatch(ctrlKey || metaKey ? toggled(tile.id) : tilesSelected([tile.id]));
         }}
       >

@@ -301,6 +301,7 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   band: { group: 'Show', icon: Layers, keys: ['w'], run: show('band') },
   recipes: { group: 'Show', icon: Replace, keys: ['r'], run: show('recipes') },
   looks: { group: 'Show', icon: Palette, keys: ['k'], run: show('looks') },
+  texts: { group: 'Show', icon: Image, run: show('texts') },
   fixAll: { group: 'Grid', icon: CircleCheck, run: fixAll },
   narrower: { group: 'Width', icon: ArrowLeft, keys: [','], run: toBand(1) },
   wider: { group: 'Width', icon: ArrowRight, keys: ['.'], run: toBand(-1) },

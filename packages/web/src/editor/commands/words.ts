@@ -58,6 +58,7 @@ export const COMMAND_WORDS = {
   band: 'Show the band',
   recipes: 'Show recipes',
   looks: 'Show named looks and palette',
+  texts: 'Write alternative texts',
   fixAll: 'Apply all safe fixes',
   narrower: 'Go to the next narrower band',
   wider: 'Go to the next wider band',

@@ -141,6 +141,7 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
   const { namedLooks } = useAppSelector(selectShown);
   const set = (next: NamedLook, key: string) =>
     dispatch(run('Named look', setNamedLook(next), `${look.id} ${key}`));
+  const base = look.follows === undefined ? undefined : namedLooks?.[look.follows];
   const size = look.kind === 'type' ? typeSizeOf(namedLooks, look.value) : 0;
   return (
     <li className="grid grid-cols-[1fr_auto_26px] items-center gap-1 [&>[data-number]]:w-[84px] [&>span>[data-number]]:w-[52px]">
@@ -192,6 +193,11 @@ function NamedRow({ look, uses }: { look: NamedLook; uses: number }) {
       >
         <Trash2 size={13} aria-hidden />
       </SignButton>
+      {base && (
+        <p className="col-span-3 -mt-0.5 mb-0.5 px-2 text-xs text-soft">
+          Follows {base.name}; a value of its own ends that.
+        </p>
+      )}
     </li>
   );
 }

@@ -7,18 +7,27 @@ import {
   type Assets,
   type Recipe,
   nameIn,
+  type TileId,
 } from '@noria/core';
 import { Trash2 } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import type { StoredCollection } from '../../api/collections';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Panel } from '../../ui/Panel';
-import { SignButton } from '../../ui/Button';
+import { Button, SignButton } from '../../ui/Button';
 import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
 import { takeRecipe } from '../actions/recipes';
 import { shown } from '../editorSlice';
 import { selectSelected } from '../selectors';
+import { recipeList } from '../../api/recipeList';
+import '../lists';
+import { sameTogether } from './sameTogether';
 import { RecipePreview } from './RecipePreview';
+
+const NONE: readonly StoredCollection[] = [];
+
+const shortened = (name: string) => (name.length > 24 ? `${name.slice(0, 22)}…` : name);
 
 /** The recipes of the collection and the starters, as they look; pressing one uses it. */
 export function RecipesPanel() {
@@ -27,19 +36,54 @@ export function RecipesPanel() {
   const selected = useAppSelector(selectSelected);
   const own = Object.values(document.recipes ?? {});
   const starters = STARTERS.filter(({ id }) => !document.recipes?.[id]);
+  const here = useAppSelector((state) => state.document.id);
+  const { data: collections = NONE } = recipeList.useRecipesQuery(undefined);
+  const others = useMemo(() => {
+    const names = new Set([...STARTERS, ...Object.values(document.recipes ?? {})].map(({ name }) => name));
+    return sameTogether(collections.filter(({ id }) => id !== here)).filter(
+      ({ recipe }) => !document.recipes?.[recipe.id] && !names.has(recipe.name),
+    );
+  }, [collections, here, document.recipes]);
+  // What was just added is selected, and the next one is added too.
+  const [added, setAdded] = useState<TileId | null>(null);
+  const adds = selected.length === 0 || (selected.length === 1 && selected[0]?.id === added);
+  const take = (recipe: Recipe, variant: string | null, assets: Assets) =>
+    setAdded(dispatch(takeRecipe({ recipe, variant, assets, adds })));
+  const name = selected.length === 1 ? nameIn(document, selected[0]?.id ?? '') : null;
   return (
     <Panel name="Recipes" title="Recipes" onClose={() => dispatch(shown(null))}>
       <p className="text-sm text-soft">
-        {selected.length > 0
-          ? `Press a recipe to use it for ${selected.length === 1 ? nameIn(document, selected[0]?.id ?? '') : `the ${selected.length} selected tiles`}. Words and pictures stay.`
-          : 'Press a recipe to add a tile that uses it.'}
+        {adds
+          ? `Press a recipe to add ${added === null ? 'a' : 'another'} tile that uses it.`
+          : `Press a recipe to use it for ${name ?? `the ${selected.length} selected tiles`}. Words and pictures stay.`}
       </p>
+      {adds && name !== null && (
+        <Button className="justify-self-start" onClick={() => setAdded(null)}>
+          Change {shortened(name)} instead
+        </Button>
+      )}
       {own.length > 0 && (
         <>
           <h3 className="text-sm font-semibold">In this collection</h3>
           <ul className="grid gap-2">
             {own.map((recipe) => (
-              <RecipeItem key={recipe.id} recipe={recipe} assets={document} />
+              <RecipeItem key={recipe.id} recipe={recipe} assets={document} onTake={take} />
+            ))}
+          </ul>
+        </>
+      )}
+      {others.length > 0 && (
+        <>
+          <h3 className="text-sm font-semibold">In other collections</h3>
+          <ul className="grid gap-2">
+            {others.map(({ recipe, from: [{ id, document: of }] }) => (
+              <RecipeItem
+                key={`${id} ${recipe.id}`}
+                recipe={recipe}
+                assets={of}
+                from={of.name}
+                onTake={take}
+              />
             ))}
           </ul>
         </>
@@ -47,14 +91,22 @@ export function RecipesPanel() {
       <h3 className="text-sm font-semibold">Starters</h3>
       <ul className="grid gap-2">
         {starters.map((recipe) => (
-          <RecipeItem key={recipe.id} recipe={recipe} assets={starterAssets} />
+          <RecipeItem key={recipe.id} recipe={recipe} assets={starterAssets} onTake={take} />
         ))}
       </ul>
     </Panel>
   );
 }
 
-function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
+interface RecipeItemProps {
+  readonly recipe: Recipe;
+  readonly assets: Assets;
+  /** The collection that it is in, where that is another. */
+  readonly from?: string;
+  readonly onTake: (recipe: Recipe, variant: string | null, assets: Assets) => void;
+}
+
+function RecipeItem({ recipe, assets, from, onTake }: RecipeItemProps) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const samples = useMemo(() => Object.values(document.pictures).slice(0, 4), [document.pictures]);
@@ -68,7 +120,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
         type="button"
         aria-label={`Use ${recipe.name}`}
         className="grid w-full gap-1 rounded-m p-1 text-left hover:bg-field"
-        onClick={() => dispatch(takeRecipe(recipe, null, assets))}
+        onClick={() => onTake(recipe, null, assets)}
       >
         <span
           className="block rounded-s p-2"
@@ -86,6 +138,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
         </span>
         <span className="flex items-baseline justify-between gap-2 px-1">
           <span className="truncate font-semibold">{recipe.name}</span>
+          {from !== undefined && <span className="truncate text-xs text-faint">{from}</span>}
           {uses !== null && (
             <span className="text-xs text-faint">
               {uses} {uses === 1 ? 'use' : 'uses'}
@@ -105,7 +158,7 @@ function RecipeItem({ recipe, assets }: { recipe: Recipe; assets: Assets }) {
               type="button"
               aria-label={`Use ${recipe.name}, ${name}`}
               className="rounded-s border border-hair px-1.5 text-xs leading-[22px] text-soft hover:border-copper hover:text-copper-ink"
-              onClick={() => dispatch(takeRecipe(recipe, id, assets))}
+              onClick={() => onTake(recipe, id, assets)}
             >
               {name}
             </button>

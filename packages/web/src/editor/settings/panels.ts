@@ -11,5 +11,6 @@ export const PANELS: Readonly<Record<Showing, ComponentType>> = {
   table: whenShown(() => import('../tables/TablePanel').then((file) => file.TablePanel)),
   findings: whenShown(() => import('../reflow/FindingsPanel').then((file) => file.FindingsPanel)),
   skeletons: whenShown(() => import('./SkeletonsPanel').then((file) => file.SkeletonsPanel)),
+  texts: whenShown(() => import('../pictures/TextsPanel').then((file) => file.TextsPanel)),
   band: whenShown(() => import('../reflow/BandPanel').then((file) => file.BandPanel)),
 };

@@ -13,7 +13,7 @@ import { usePage } from '../../editor/engine/usePage';
 import { download } from '../../ui/download';
 import { PageRows } from './PageRows';
 import { FileText } from './FileText';
-import { collectionArchive, collectionText, pageArchive } from './archive';
+import { collectionArchive, collectionText, pageArchive, type Archive } from './archive';
 
 const size = (text: string) => `${(new TextEncoder().encode(text).length / 1024).toFixed(1)} kB`;
 
@@ -33,12 +33,18 @@ export function ExportScreen() {
   const [shown, text] = files.find(([path]) => path === chosen) ?? [chosen, null];
   const [busy, setBusy] = useState<string | null>(null);
 
-  const take = (name: string, make: () => Promise<Blob>) => {
+  const take = (name: string, make: () => Promise<Archive>) => {
     setBusy(name);
     make()
-      .then((blob) => {
+      .then(({ blob, missing }) => {
         download(blob, name);
         dispatch(announce(`${name} was downloaded.`));
+        if (missing.length > 0)
+          dispatch(
+            warn(
+              `Not in the library any more, so not in ${name}: ${missing.join(', ')}. Their slots stay empty. Replace them in Compose.`,
+            ),
+          );
       })
       .catch((error: unknown) =>
         dispatch(

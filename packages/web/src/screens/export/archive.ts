@@ -2,7 +2,7 @@ import type { CollectionDocument, Page } from '@noria/core';
 import { zip, type Zippable } from 'fflate';
 import { filmAddress } from '../../api/films';
 import { originalAddress, variantAddress } from '../../api/pictures';
-import { request } from '../../api/problem';
+import { request, ServerProblem } from '../../api/problem';
 import { fontAddress } from '../../editor/engine/fonts';
 
 const bytes = async (address: string) => new Uint8Array(await (await request(address)).arrayBuffer());
@@ -16,38 +16,72 @@ const packed = (files: Zippable) =>
     );
   });
 
+/** An archive, and what could not be put in it, by its name: it is in the library no more. */
+export interface Archive {
+  readonly blob: Blob;
+  readonly missing: readonly string[];
+}
+
+/** The files that are there, by path, and the names of those that are in the library no more. */
+async function gathered(
+  files: readonly Wanted[],
+): Promise<{ readonly there: Zippable; readonly missing: string[] }> {
+  const missing = new Set<string>();
+  const found = await Promise.all(
+    files.map(async ({ path, address, name }) => {
+      try {
+        return [[path, await bytes(address)] as const];
+      } catch (error) {
+        if (!(error instanceof ServerProblem) || error.status !== 404) throw error;
+        missing.add(name);
+        return [];
+      }
+    }),
+  );
+  return { there: Object.fromEntries(found.flat()), missing: [...missing] };
+}
+
+interface Wanted {
+  readonly path: string;
+  readonly address: string;
+  readonly name: string;
+}
+
 /** The page with everything it needs: HTML, CSS, picture variants, fonts. */
-export async function pageArchive(document: CollectionDocument, page: Page): Promise<Blob> {
+export async function pageArchive(document: CollectionDocument, page: Page): Promise<Archive> {
   const texts = Object.entries(page.files).map(([path, text]) => [path, utf8(text)] as const);
-  const assets = await Promise.all(
-    page.assets.map(async (asset) => {
-      if (asset.kind === 'font') return [asset.path, await bytes(fontAddress(asset.file))] as const;
+  const { there, missing } = await gathered(
+    page.assets.map((asset): Wanted => {
+      const { path } = asset;
+      if (asset.kind === 'font') return { path, address: fontAddress(asset.file), name: asset.file };
       if (asset.kind === 'film') {
         const film = document.films?.[asset.film];
         if (!film) throw new Error(`The film ${asset.film} is missing from the collection.`);
-        return [asset.path, await bytes(filmAddress(film))] as const;
+        return { path, address: filmAddress(film), name: film.name };
       }
       const picture = document.pictures[asset.picture];
       if (!picture) throw new Error(`The picture ${asset.picture} is missing from the collection.`);
-      return [asset.path, await bytes(variantAddress(picture, asset.inlineSize))] as const;
+      return { path, address: variantAddress(picture, asset.inlineSize), name: picture.name };
     }),
   );
-  return packed(Object.fromEntries([...texts, ...assets]));
+  return { blob: await packed({ ...Object.fromEntries(texts), ...there }), missing };
 }
 
 /** The collection itself, as Noria and its command line read it, with its pictures. */
-export async function collectionArchive(document: CollectionDocument, fileName: string): Promise<Blob> {
-  const pictures = await Promise.all(
-    Object.values(document.pictures).map(
-      async (picture) => [`pictures/${picture.file}`, await bytes(originalAddress(picture))] as const,
-    ),
-  );
-  const films = await Promise.all(
-    Object.values(document.films ?? {}).map(
-      async (film) => [`films/${film.file}`, await bytes(filmAddress(film))] as const,
-    ),
-  );
-  return packed(Object.fromEntries([[fileName, utf8(collectionText(document))], ...pictures, ...films]));
+export async function collectionArchive(document: CollectionDocument, fileName: string): Promise<Archive> {
+  const { there, missing } = await gathered([
+    ...Object.values(document.pictures).map((picture) => ({
+      path: `pictures/${picture.file}`,
+      address: originalAddress(picture),
+      name: picture.name,
+    })),
+    ...Object.values(document.films ?? {}).map((film) => ({
+      path: `films/${film.file}`,
+      address: filmAddress(film),
+      name: film.name,
+    })),
+  ]);
+  return { blob: await packed({ [fileName]: utf8(collectionText(document)), ...there }), missing };
 }
 
 export const collectionText = (document: CollectionDocument) => `${JSON.stringify(document, null, 2)}\n`;

@@ -2,7 +2,8 @@ import { X } from 'lucide-react';
 import { AlertDialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { addressFor, pictureDetails, type LibraryPicture } from '../../api/pictures';
+import { addressFor, originalAddress, pictureDetails, type LibraryPicture } from '../../api/pictures';
+import { request } from '../../api/problem';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { pictureList } from '../../api/pictureList';
 import '../../editor/lists';
@@ -15,10 +16,17 @@ import { sizeOf } from './PictureCard';
 interface PictureDetailsProps {
   readonly picture: LibraryPicture;
   readonly onClose: () => void;
+  readonly onDeleted: (deleted: Deleted) => void;
+}
+
+/** A picture that was deleted, with what it takes to bring it back. */
+export interface Deleted {
+  readonly picture: LibraryPicture;
+  readonly file: File;
 }
 
 /** One picture of the library: what it shows, what it is, where it is used. */
-export function PictureDetails({ picture, onClose }: PictureDetailsProps) {
+export function PictureDetails({ picture, onClose, onDeleted }: PictureDetailsProps) {
   const dispatch = useAppDispatch();
   const { hash } = picture;
   const [name, setName] = useState(picture.name);
@@ -41,12 +49,20 @@ export function PictureDetails({ picture, onClose }: PictureDetailsProps) {
   };
 
   const remove = async () => {
+    let file: File | null = null;
+    try {
+      const bytes = await (await request(originalAddress(picture))).blob();
+      file = new File([bytes], picture.name, { type: picture.mediaType });
+    } catch {
+      // What can’t be read any more can’t be brought back, and is deleted all the same.
+    }
     const { error } = await deletePicture({ hash, evenUsed: (uses ?? []).length > 0 });
     if (error) {
       dispatch(warn(error.message ?? 'The picture was not deleted.'));
       return;
     }
     dispatch(announce(`${picture.name} was deleted.`));
+    if (file) onDeleted({ picture: { ...picture, name, alternativeText }, file });
     onClose();
   };
 
@@ -144,7 +160,8 @@ export function PictureDetails({ picture, onClose }: PictureDetailsProps) {
             </AlertDialog.Title>
             <AlertDialog.Description className="text-soft">
               It is shown in {(uses ?? []).map((use) => `“${use.name}” (${use.tiles.join(', ')})`).join(', ')}
-              . These tiles will have nothing to show in its place.
+              . These tiles keep an empty slot that is marked, until another picture is put there or this one
+              is brought back.
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
               <AlertDialog.Cancel asChild>

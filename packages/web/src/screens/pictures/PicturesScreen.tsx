@@ -1,11 +1,14 @@
 import { useEffect, useState, type DragEvent } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
+import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import { MoreBelow } from '../../ui/MoreBelow';
 import { Segments } from '../../ui/Segments';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 import { PictureCard } from './PictureCard';
-import { PictureDetails } from './PictureDetails';
+import { PictureTexts } from './PictureTexts';
+import { PictureDetails, type Deleted } from './PictureDetails';
+import { bringBack } from './bringBack';
 import { TAKEN_TYPES, uploadFiles } from '../../editor/pictures/upload';
 import { Uploads } from '../../editor/pictures/Uploads';
 import { orderChosen } from '../../editor/pictures/uploadsSlice';
@@ -17,6 +20,8 @@ export function PicturesScreen() {
   const [search, setSearch] = useState('');
   const [only, setOnly] = useState<'all' | 'unused' | 'silent'>('all');
   const { pictures, found, trouble, more } = usePictures(search, true, only);
+  const [view, setView] = useState<'pictures' | 'texts'>('pictures');
+  const [deleted, setDeleted] = useState<Deleted | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const [dropping, setDropping] = useState(false);
   const order = useAppSelector(({ uploads }) => uploads.order);
@@ -90,7 +95,7 @@ export function PicturesScreen() {
                 </FileButton>
               </div>
             </div>
-            <div className="mb-5 grid grid-cols-[minmax(200px,340px)_270px] items-center gap-3">
+            <div className="mb-5 grid grid-cols-[minmax(160px,340px)_270px_220px] items-center gap-3">
               <input
                 type="search"
                 aria-label="Find pictures"
@@ -109,7 +114,30 @@ export function PicturesScreen() {
                 ]}
                 onChoose={setOnly}
               />
+              <Segments
+                name="View of pictures"
+                value={view}
+                choices={[
+                  { value: 'pictures', label: 'Pictures' },
+                  { value: 'texts', label: 'Alternative texts' },
+                ]}
+                onChoose={setView}
+              />
             </div>
+            {deleted && (
+              <p role="status" className="mb-5 flex items-center gap-3 rounded-m bg-field px-4 py-2">
+                <span className="min-w-0 truncate">“{deleted.picture.name}” was deleted.</span>
+                <Button
+                  onClick={() => {
+                    setDeleted(null);
+                    void dispatch(bringBack(deleted));
+                  }}
+                >
+                  Undo
+                </Button>
+                <Button onClick={() => setDeleted(null)}>Dismiss</Button>
+              </p>
+            )}
             {trouble !== null && (
               <p role="alert" className="mb-5 rounded-m border border-amiss px-4 py-2.5">
                 {trouble}
@@ -122,21 +150,32 @@ export function PicturesScreen() {
                   : 'No picture matches.'}
               </p>
             )}
-            <ul className="grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-4">
-              {shown.map((picture) => (
-                <li key={picture.hash}>
-                  <PictureCard
-                    picture={picture}
-                    chosen={picture.hash === chosen}
-                    onChoose={() => setChosen(picture.hash === chosen ? null : picture.hash)}
-                  />
-                </li>
-              ))}
-            </ul>
+            {view === 'texts' ? (
+              <PictureTexts pictures={shown} />
+            ) : (
+              <ul className="grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-4">
+                {shown.map((picture) => (
+                  <li key={picture.hash}>
+                    <PictureCard
+                      picture={picture}
+                      chosen={picture.hash === chosen}
+                      onChoose={() => setChosen(picture.hash === chosen ? null : picture.hash)}
+                    />
+                  </li>
+                ))}
+              </ul>
+            )}
             {more && <MoreBelow onMore={more} />}
           </div>
         </main>
-        {details && <PictureDetails key={details.hash} picture={details} onClose={() => setChosen(null)} />}
+        {details && (
+          <PictureDetails
+            key={details.hash}
+            picture={details}
+            onClose={() => setChosen(null)}
+            onDeleted={setDeleted}
+          />
+        )}
       </div>
       {dropping && (
         <p className="pointer-events-none fixed inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">

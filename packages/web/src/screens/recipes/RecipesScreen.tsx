@@ -12,6 +12,7 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { StoredCollection } from '../../api/collections';
+import { sameTogether, type Used } from '../../editor/recipes/sameTogether';
 import { recipeList } from '../../api/recipeList';
 import '../../editor/lists';
 import { RecipePreview } from '../../editor/recipes/RecipePreview';
@@ -87,24 +88,6 @@ export function RecipesScreen() {
 
 /** More collections than these are counted, not listed. */
 const MOST_LINKS = 4;
-
-interface Used {
-  readonly recipe: Recipe;
-  readonly from: readonly [StoredCollection, ...StoredCollection[]];
-}
-
-/** The recipes of all collections; those that are alike in every point are one. */
-function sameTogether(collections: readonly StoredCollection[]): Used[] {
-  const all = new Map<string, Used>();
-  for (const collection of collections) {
-    for (const recipe of Object.values(collection.document.recipes ?? {})) {
-      const key = JSON.stringify([recipe, collection.document.look]);
-      const known = all.get(key);
-      all.set(key, { recipe, from: known ? [...known.from, collection] : [collection] });
-    }
-  }
-  return [...all.values()];
-}
 
 const usesOf = (recipe: Recipe, document: CollectionDocument): number =>
   tilesUsing(document, recipe.id).filter((tile) => tile.recipe?.tile === recipe.root).length;
