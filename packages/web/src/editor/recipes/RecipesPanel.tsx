@@ -27,6 +27,12 @@ import { RecipePreview } from './RecipePreview';
 
 const NONE: readonly StoredCollection[] = [];
 
+/** Whether a recipe is one to begin with, as it came. */
+const isStarter = (recipe: Recipe) => {
+  const starter = STARTERS.find(({ id }) => id === recipe.id);
+  return starter !== undefined && JSON.stringify(starter) === JSON.stringify(recipe);
+};
+
 const shortened = (name: string) => (name.length > 24 ? `${name.slice(0, 22)}…` : name);
 
 /** The recipes of the collection and the starters, as they look; pressing one uses it. */
@@ -39,9 +45,8 @@ export function RecipesPanel() {
   const here = useAppSelector((state) => state.document.id);
   const { data: collections = NONE } = recipeList.useRecipesQuery(undefined);
   const others = useMemo(() => {
-    const names = new Set([...STARTERS, ...Object.values(document.recipes ?? {})].map(({ name }) => name));
     return sameTogether(collections.filter(({ id }) => id !== here)).filter(
-      ({ recipe }) => !document.recipes?.[recipe.id] && !names.has(recipe.name),
+      ({ recipe }) => !document.recipes?.[recipe.id] && !isStarter(recipe),
     );
   }, [collections, here, document.recipes]);
   // What was just added is selected, and the next one is added too.

@@ -6,7 +6,7 @@ import { run } from '../../editor/document/run';
 import { selectShown } from '../../editor/document/selectors';
 import { ChoosePicture } from '../../editor/settings/content/ChoosePicture';
 import { SignButton } from '../../ui/Button';
-import { Row, Section } from '../../ui/Rows';
+import { Row } from '../../ui/Rows';
 import { TextField } from '../../ui/TextField';
 import { WordsField } from '../../ui/WordsField';
 
@@ -80,7 +80,8 @@ export function PageRows() {
   const set = (field: keyof PageValues, value: string | undefined, key: string | null = null) =>
     dispatch(run(FIELDS[field], setPage({ [field]: value }), key));
   return (
-    <Section title="Page">
+    <section className="grid gap-0.5">
+      <h2 className="mb-1 text-sm font-semibold">Page</h2>
       <Row label="Language" help="Of the words in the tiles: by it they are hyphenated and read out">
         <TextField
           list={list}
@@ -153,6 +154,6 @@ export function PageRows() {
           Others find the social picture only by a whole address. Write the canonical address too.
         </p>
       )}
-    </Section>
+    </section>
   );
 }
