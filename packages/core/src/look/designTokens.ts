@@ -102,7 +102,7 @@ export function fromDesignTokens(json: unknown): ReadTokens {
   for (const { id, of } of aliases) {
     const [look, base] = [looks[id], looks[ids.get(of) ?? '']];
     // An alias in a group of another kind is a value of its own here.
-    if (look && base && base.kind === look.kind) looks[id] = { ...look, follows: base.id };
+    if (look && base?.kind === look.kind) looks[id] = { ...look, follows: base.id };
   }
   return { looks, notices };
 }

@@ -119,6 +119,8 @@ export interface PartKind<P extends Part = Part> {
   readonly sizesPictures?: true;
   /** Whether it is a heading of the page, and its level where it says one. Left out: it is none. */
   readonly heading?: (part: P) => { readonly level?: number | undefined } | null;
+  /** Whether a card often does without its words, so that who writes on passes them over while they are empty. */
+  readonly isExtra?: true;
   /** Whether it can be the link where its tile leads somewhere. */
   readonly canLead?: (part: P) => boolean;
   /** Its large type as a multiple of the collection's headings; left out: it has none, or as they are. */

@@ -18,7 +18,7 @@ export const PictureText = ({ name, src, value, onType }: PictureTextProps) => (
       <span className="truncate text-sm font-semibold">{name}</span>
       <WordsField
         name={`Alternative text of ${name}`}
-        lines={2}
+        lines={3}
         hint="What it shows, for those who don’t see it"
         value={value}
         onType={(words) => onType(words.slice(0, MOST))}

@@ -35,14 +35,14 @@ const all = [pine, link, mark].map(setNamedLook);
 
 describe('named looks that follow others', () => {
   test('have the value of the one that they follow, over any steps, until they get one of their own', () => {
-    const changed = after(...all, setNamedLook({ ...pine, value: '#123456' } as NamedLook));
+    const changed = after(...all, setNamedLook({ ...pine, value: '#123456' }));
     expect(Object.values(changed.namedLooks ?? {}).map(({ value }) => value)).toEqual([
       '#123456',
       '#123456',
       '#123456',
     ]);
     expect(changed.namedLooks?.['colour-3']?.follows).toBe('colour-2');
-    const own = after(...all, setNamedLook({ ...link, value: '#ffffff' } as NamedLook));
+    const own = after(...all, setNamedLook({ ...link, value: '#ffffff' }));
     expect(own.namedLooks?.['colour-2']).not.toHaveProperty('follows');
     expect(Object.values(own.namedLooks ?? {}).map(({ value }) => value)).toEqual([
       '#0b6e4f',

@@ -51,7 +51,7 @@ export function callByNames(): Command {
         { ...look, id: next(look.id), ...(follows !== undefined && { follows: next(follows) }) },
       ]),
     );
-    draft.namedLooks = all as NonNullable<Draft['namedLooks']>;
+    draft.namedLooks = all;
   };
 }
 

@@ -3,7 +3,7 @@ import { LIMITS } from '../../document/limits.js';
 import { partIn } from '../../document/card.js';
 import { plainWords } from '../../parts/richText.js';
 import { tableSlots } from './mapping.js';
-import { plainName } from './plainName.js';
+import { pictureIn, plainName } from './plainName.js';
 import type { Draft } from '../commands/draft.js';
 import { emptySlot } from '../recipes/handOn.js';
 import type { ContentField, HeldSlot } from '../recipes/slots.js';
@@ -16,7 +16,7 @@ export type Row = Readonly<Record<string, string>>;
 /** What a cell makes of a slot; undefined: nothing, the field stays. */
 function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown {
   if (holds === 'picture') {
-    const wanted = plainName(cell);
+    const wanted = pictureIn(cell);
     const found = Object.values(draft.pictures).find(
       ({ id, name, file }) => wanted !== '' && [id, name, file].some((each) => plainName(each) === wanted),
     );

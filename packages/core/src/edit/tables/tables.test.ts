@@ -1,3 +1,4 @@
+import { pictureIn } from './plainName.js';
 import { describe, expect, test } from '@jest/globals';
 import { filterTable, importTable, sortTable, updateTable } from './commands.js';
 import { guessKey, guessMapping } from './mapping.js';
@@ -159,4 +160,16 @@ describe('tiles from a table', () => {
       updateTable(imported, 'huts', readTable(bytes(text)), { freshId, removeGone: true }),
     ).toThrow(words);
   });
+});
+
+test.each([
+  ['Hut at dusk', 'hut at dusk'],
+  ['hut-at-dusk.webp', 'hut at dusk'],
+  ['pictures\\winter\\Hut at dusk.JPG', 'hut at dusk'],
+  ['https://example.org/media/hut%20at%20dusk.jpeg?w=800#top', 'hut at dusk'],
+  ['https://example.org/media/', 'media'],
+  ['100% snow.png', '100 snow'],
+  ['  ', ''],
+])('a cell “%s” names the picture “%s”', (cell, name) => {
+  expect(pictureIn(cell)).toBe(name);
 });

@@ -39,7 +39,7 @@ function sharing(
   take: TakePicture,
 ): PageElement[] {
   const variants = pictureVariants(picture);
-  const inlineSize = variants.findLast((size) => size <= SHARED) ?? (variants[0] as number);
+  const inlineSize = variants.findLast((size) => size <= SHARED) ?? variants[0] ?? picture.inlineSize;
   const path = take(picture, inlineSize);
   const properties: Record<string, string | number | undefined> = {
     'og:type': 'website',

@@ -3,7 +3,7 @@ import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
 import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from '../../engine/css/escape.js';
-import { attributesHtml, htmlOf, type PageElement } from '../../engine/html/node.js';
+import { attributesHtml, htmlOf } from '../../engine/html/node.js';
 import { hasMainHeading } from '../../parts/headings.js';
 import { levelTile, scrolling } from '../../parts/tileHtml.js';
 import { variantPath } from '../../parts/variants.js';
@@ -77,16 +77,14 @@ export function writePage(collection: CollectionDocument, measurer: TextMeasurer
     },
   };
   const landmarks = landmarksOf(document);
-  let hasMain = false;
-  const tiles = document.order.flatMap((id) => {
+  const written = document.order.flatMap((id) => {
     const tile = document.tiles[id];
-    if (!tile) return [];
-    const [own, ...before] = levelTile(document, null, tile, sources).toReversed() as [PageElement];
-    const written = asLandmark(own, landmarks.get(id));
-    hasMain ||= written.name === 'main';
-    return [`    ${[...before.toReversed(), written].map(htmlOf).join('')}`];
+    const nodes = tile ? levelTile(document, null, tile, sources) : [];
+    const own = nodes.at(-1);
+    return own ? [[...nodes.slice(0, -1), asLandmark(own, landmarks.get(id))]] : [];
   });
-  const whole = hasMain ? 'div' : 'main';
+  const tiles = written.map((nodes) => `    ${nodes.map(htmlOf).join('')}`);
+  const whole = written.some((nodes) => nodes.at(-1)?.name === 'main') ? 'div' : 'main';
   const image = groundImages(document, measurer, take);
   const css = pageCss(document, image, measurer);
   const heading = hasMainHeading(document)

@@ -20,5 +20,6 @@ export const eyebrow: PartKind<EyebrowPart> = {
   }),
   least: 'line',
   weight: 1,
+  isExtra: true,
   slots: [{ field: 'words', name: 'Eyebrow', holds: 'words' }],
 };

@@ -38,6 +38,7 @@ export const film: PartKind<FilmPart> = {
   rules: filmRules,
   least: 'nothing',
   weight: 3,
+  isExtra: true,
   slots: [
     { field: 'film', name: 'Film', holds: 'other' },
     { field: 'poster', name: 'Poster', holds: 'other' },

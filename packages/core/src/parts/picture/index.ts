@@ -37,6 +37,7 @@ export const picture: PartKind<PicturePart> = {
   rules: pictureRules,
   least: 'nothing',
   weight: 3,
+  isExtra: true,
   slots: [
     { field: 'picture', name: 'Picture', holds: 'picture', likely: /image|photo|file/i },
     { field: 'caption', name: 'Caption', holds: 'words' },

@@ -19,7 +19,7 @@ import { Section, Row } from '../../ui/Rows';
 import { count } from '../../ui/words';
 import { selectShown } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { picturesFor } from './picturesFor';
+import { missingWords, picturesFor } from './picturesFor';
 import { runHere } from '../here';
 import { fresh, NO_COLUMN, words } from './tableFile';
 
@@ -41,7 +41,7 @@ export function NewTable({ name, table, onDone }: { name: string; table: ReadTab
   const make = async () => {
     if (key === null) return;
     try {
-      const pictures = await picturesFor(table, recipe, mapping, document);
+      const { pictures, missing } = await picturesFor(table, recipe, mapping, document);
       const id = newId(name, 'table');
       const command = importTable(table, {
         id,
@@ -61,6 +61,8 @@ export function NewTable({ name, table, onDone }: { name: string; table: ReadTab
         }),
       );
       dispatch(announce(`${count(table.rows.length, 'tile was', 'tiles were')} made from ${name}.`));
+      const amiss = missingWords(missing);
+      if (amiss !== null) dispatch(warn(amiss));
       onDone();
     } catch (error) {
       dispatch(warn(words(error)));

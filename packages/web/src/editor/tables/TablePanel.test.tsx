@@ -118,4 +118,19 @@ describe('tiles from a table', () => {
     await waitFor(() => expect(warned()).toMatch(/“huts\.json” was not imported\./));
     expect(document().order).toHaveLength(1);
   });
+
+  test('whose pictures are in no library are made all the same, and what is missing is said', async () => {
+    const panel = open();
+    panel.give('table-file', 'huts.csv', 'Hut,Photo\nSnow,https://example.org/a/snow.jpg\nLarch,larch.png\n');
+    await screen.findByText('huts: 2 rows');
+    await choose('Recipe of the rows', 'Picture card');
+    await choose('Column for Picture', 'Photo');
+    fireEvent.click(screen.getByRole('button', { name: 'Make 2 tiles' }));
+    await waitFor(() => expect(panel.document().order).toHaveLength(3));
+    await waitFor(() =>
+      expect(panel.store.getState().notices.warning).toMatch(
+        /^Not found in the library: https:\/\/example\.org\/a\/snow\.jpg, larch\.png\. Their slots stay empty/,
+      ),
+    );
+  });
 });

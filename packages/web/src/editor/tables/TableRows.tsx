@@ -17,7 +17,7 @@ import { Segments } from '../../ui/Segments';
 import { WordsField } from '../../ui/WordsField';
 import { selectShown } from '../document/selectors';
 import { warn } from '../../ui/notices/noticesSlice';
-import { picturesFor } from './picturesFor';
+import { missingWords, picturesFor } from './picturesFor';
 import { runHere } from '../here';
 import { fresh, NO_COLUMN, readFile, TABLE_TYPES, words } from './tableFile';
 
@@ -33,7 +33,9 @@ export function TableRows({ table }: { table: Table }) {
     try {
       const next = await readFile(file);
       const recipe = document.recipes?.[table.recipe];
-      const pictures = recipe ? await picturesFor(next, recipe, table.mapping, document) : [];
+      const { pictures, missing } = recipe
+        ? await picturesFor(next, recipe, table.mapping, document)
+        : { pictures: [], missing: [] };
       const known = Object.fromEntries(pictures.map((picture) => [picture.id, picture]));
       const before = { ...document, pictures: { ...document.pictures, ...known } };
       const done = updateTable(before, table.id, next, { freshId: fresh, removeGone: gone === 'remove' });
@@ -44,6 +46,8 @@ export function TableRows({ table }: { table: Table }) {
         }),
       );
       setReport(done.report);
+      const amiss = missingWords(missing);
+      if (amiss !== null) dispatch(warn(amiss));
     } catch (error) {
       dispatch(warn(words(error)));
     }

@@ -23,7 +23,7 @@ import { selectWhole } from '../selectors';
 import { TextMarks } from '../settings/content/TextMarks';
 import { useRichText } from '../settings/content/useRichText';
 import { drawnWords } from './onStage';
-import { writtenIn } from './places';
+import { isRich, writtenIn } from './places';
 import { writeBeside } from './write';
 
 interface WordsOnStageProps {
@@ -45,7 +45,7 @@ export function WordsOnStage({ place, scale, bar }: WordsOnStageProps) {
   const set = useSetPart({ part: part as TextPart, ids: [place.tile] });
   const style = useDrawn(place, scale);
   const keys = useWritingKeys(place, (before) => {
-    if (written) set(written.field as 'words', name.label, before);
+    if (written) set(written.field, name.label, before);
   });
   const dispatch = useAppDispatch();
   const onTypedOn = useCallback(() => void dispatch(writeBeside(1)), [dispatch]);
@@ -53,7 +53,7 @@ export function WordsOnStage({ place, scale, bar }: WordsOnStageProps) {
   const field = {
     name: name.whole,
     onTypedOn,
-    onType: (words: Words) => set(written.field as 'words', name.label, words),
+    onType: (words: Words) => set(written.field, name.label, words),
   };
   return (
     <div
@@ -64,9 +64,9 @@ export function WordsOnStage({ place, scale, bar }: WordsOnStageProps) {
         data-writing
         className="written pointer-events-auto absolute box-border cursor-text outline-2 outline-offset-4 outline-copper select-text"
         style={style}
-        {...keys(part.kind === 'text' ? part.words : written.words)}
+        {...keys(isRich(part) ? part.words : written.words, isRich(part))}
       >
-        {part.kind === 'text' ? (
+        {isRich(part) ? (
           <RichWords {...field} value={part.words} bar={bar} label={name.label} />
         ) : (
           <>
@@ -88,8 +88,7 @@ function useDrawn(place: WordsPlace, scale: number): CSSProperties {
   useLayoutEffect(() => {
     const measure = () => {
       const drawn = drawnWords(place, scale);
-      if (drawn)
-        setStyle((was) => (JSON.stringify(was) === JSON.stringify(drawn) ? was : (drawn as CSSProperties)));
+      if (drawn) setStyle((was) => (JSON.stringify(was) === JSON.stringify(drawn) ? was : drawn));
     };
     measure();
     // Fonts that come, and pictures, move words too.
@@ -108,15 +107,14 @@ function useWritingKeys(place: WordsPlace, restore: (before: Words) => void) {
     const { writing } = getState().editor;
     return writing?.tile === place.tile && writing.part === place.part;
   };
-  return (value: Words) => ({
+  return (value: Words, hasLines: boolean) => ({
     onFocus: () => void (before.current ??= value),
     onBlur: ({ relatedTarget }: { readonly relatedTarget: EventTarget | null }) => {
       const stays = relatedTarget instanceof Element && relatedTarget.closest('[data-writing]');
       if (!stays && document.hasFocus() && isHere()) dispatch(writingIn(null));
     },
     onKeyDownCapture: (event: KeyboardEvent<HTMLElement>) => {
-      const isRich = typeof value !== 'string' || event.currentTarget.querySelector('.tiptap') !== null;
-      const isEnter = event.key === 'Enter' && (!isRich || event.ctrlKey || event.metaKey);
+      const isEnter = event.key === 'Enter' && (!hasLines || event.ctrlKey || event.metaKey);
       // The bar is another’s, and so is what is composed of several keys.
       if (!event.currentTarget.contains(event.target as Node) || event.nativeEvent.isComposing) return;
       if (event.key === 'Tab') {
@@ -138,11 +136,12 @@ function useWritingKeys(place: WordsPlace, restore: (before: Words) => void) {
 
 /**
  * What was typed before the field came, in the place of what is selected; as if it were typed now.
+ * @param insert puts words in the place of what is selected
  * @param onTypedOn goes on to the next words, where a tabulator was typed
  */
-function insertTypedAhead(onTypedOn: () => void) {
+function insertTypedAhead(insert: (words: string) => void, onTypedOn: () => void) {
   const [here, ...further] = takeTypedAhead().split('\t');
-  if (here) document.execCommand('insertText', false, here);
+  if (here) insert(here);
   if (further.length === 0) return;
   typeAhead(further.join('\t'));
   onTypedOn();
@@ -158,6 +157,8 @@ interface FieldProps<Value> {
 /** Words without marks, in one paragraph. */
 function PlainWords({ name, value, onType, onTypedOn }: FieldProps<string>) {
   const field = useRef<HTMLDivElement>(null);
+  const typed = useRef(onType);
+  useEffect(() => void (typed.current = onType));
   useLayoutEffect(() => {
     const at = field.current;
     // What came from elsewhere, such as an undo, is shown; the caret stays where something is typed.
@@ -171,7 +172,12 @@ function PlainWords({ name, value, onType, onTypedOn }: FieldProps<string>) {
     if (!at) return;
     at.focus({ preventScroll: true });
     getSelection()?.selectAllChildren(at);
-    insertTypedAhead(onTypedOn);
+    insertTypedAhead((words) => {
+      at.textContent = words;
+      getSelection()?.selectAllChildren(at);
+      getSelection()?.collapseToEnd();
+      typed.current(words);
+    }, onTypedOn);
   }, [onTypedOn]);
   return (
     <div
@@ -181,7 +187,7 @@ function PlainWords({ name, value, onType, onTypedOn }: FieldProps<string>) {
       contentEditable="plaintext-only"
       suppressContentEditableWarning
       className="min-w-[1px] whitespace-pre-wrap outline-none"
-      onInput={({ currentTarget }) => onType((currentTarget.textContent ?? '').replace(/\s*\n\s*/g, ' '))}
+      onInput={({ currentTarget }) => onType(currentTarget.textContent.replace(/\s*\n\s*/g, ' '))}
     />
   );
 }
@@ -197,7 +203,7 @@ function RichWords({ bar, label, onTypedOn, ...field }: RichWordsProps) {
     // Its own command gives the focus a frame later, and what is typed meanwhile would be lost.
     editor.commands.selectAll();
     editor.view.focus();
-    insertTypedAhead(onTypedOn);
+    insertTypedAhead((words) => editor.commands.insertContent(words), onTypedOn);
   }, [editor, onTypedOn]);
   return (
     <>

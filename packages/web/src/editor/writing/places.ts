@@ -1,9 +1,11 @@
 import {
   allTiles,
+  partKindOf,
   plainWords,
   shownParts,
   type CollectionDocument,
   type Part,
+  type TextPart,
   type Tile,
   type TileId,
 } from '@noria/core';
@@ -18,13 +20,14 @@ export function writtenIn(
   return 'caption' in part ? { field: 'caption', words: part.caption } : null;
 }
 
-/** Parts that a card often does without: they are passed over while they are empty. */
 const isAsked = (part: Part): boolean => {
   const written = writtenIn(part);
-  return (
-    written !== null && (written.words !== '' || !(part.kind === 'eyebrow' || written.field === 'caption'))
-  );
+  return written !== null && (written.words !== '' || !partKindOf(part).isExtra);
 };
+
+/** Whether a part’s words can have paragraphs, lists and marks. */
+export const isRich = (part: Part): part is TextPart =>
+  partKindOf(part).slots.some(({ field, takesRich }) => field === 'words' && takesRich === true);
 
 /** Where words of a tile are written, in the order in which they are read. */
 export const placesIn = (tile: Tile): readonly WordsPlace[] =>
