@@ -218,9 +218,12 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   await saved(page);
 
   await page.getByRole('button', { name: '2, Icons' }).click();
-  await page.getByRole('button', { name: 'Add icon…' }).click();
+  await page.getByRole('button', { name: 'Add icons…' }).click();
   await page.getByRole('textbox', { name: 'Find an icon' }).fill('soup');
   await page.getByRole('button', { name: 'Soup', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Find an icon' }).fill('star');
+  await page.getByRole('dialog').getByRole('listitem').first().getByRole('button', { name: 'Star' }).click();
+  await page.getByRole('button', { name: 'Add 2 icons' }).click();
   await saved(page);
   const stored = (await readStored(application, id)).document;
   expect(stored.tiles.a).toMatchObject({
@@ -237,7 +240,7 @@ test('rich words, marks and a link over the tile are written, and the page keeps
       },
     ],
   });
-  expect(stored.icons).toHaveProperty('soup');
+  expect(Object.keys(stored.icons ?? {})).toEqual(['soup', 'star']);
   await page.getByRole('link', { name: 'Export' }).click();
   const html = page.getByLabel('Text of index.html');
   await expect(html).toContainText('<h1 class="unseen">Words</h1>');

@@ -36,14 +36,13 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
     if (mark) next.splice(k + by, 0, mark);
     set(next);
   };
-  const addIcon = (icon: IconAsset) => {
+  const addIcons = (added: readonly IconAsset[]) => {
     setPicking(null);
     dispatch(
-      runHere('Add icon', (draft) => {
-        (draft.icons ??= {})[icon.id] ??= clone(icon);
-        setPart(ids, part.id, {
-          icons: [...part.icons, { icon: icon.id, picture: null, label: icon.name, address: '' }],
-        })(draft);
+      runHere(added.length === 1 ? 'Add icon' : `Add ${added.length} icons`, (draft) => {
+        for (const icon of added) (draft.icons ??= {})[icon.id] ??= clone(icon);
+        const items = added.map(({ id, name }) => ({ icon: id, picture: null, label: name, address: '' }));
+        setPart(ids, part.id, { icons: [...part.icons, ...items] })(draft);
       }),
     );
   };
@@ -52,7 +51,7 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
       <Row label={PART.icons.label}>
         <div className="flex gap-1">
           <Button className="px-1.5!" onClick={() => setPicking('icon')}>
-            Add icon…
+            Add icons…
           </Button>
           <Button className="px-1.5!" onClick={() => setPicking('picture')}>
             Add picture…
@@ -123,7 +122,7 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
           dispatch(runHere(PART.iconLabels.label, setPart(ids, part.id, { showLabels: value === 'shown' })))
         }
       />
-      <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcon} />
+      <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcons} />
       <PicturePicker
         open={picking === 'picture'}
         onClose={() => setPicking(null)}

@@ -1,5 +1,7 @@
 import type { IconAsset } from '@noria/core';
 import { Dialog } from 'radix-ui';
+import { Button } from '../../../ui/Button';
+import { foundIcons } from './foundIcons';
 import { createElement, useEffect, useMemo, useState } from 'react';
 
 type Nodes = readonly (readonly [string, Readonly<Record<string, string>>])[];
@@ -49,22 +51,23 @@ export function Icon({ icon, size }: { icon: IconAsset; size: number }) {
 interface IconPickerProps {
   readonly open: boolean;
   readonly onClose: () => void;
-  readonly onChoose: (icon: IconAsset) => void;
+  readonly onChoose: (icons: readonly IconAsset[]) => void;
 }
 
-/** The shipped icons, found by name and by what they stand for. */
+/** The shipped icons, found by name and by what they stand for; one or several are chosen. */
 export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
   const [set, setSet] = useState<IconSet | null>(null);
   const [search, setSearch] = useState('');
+  const [chosen, setChosen] = useState<readonly string[]>([]);
   useEffect(() => {
     if (open) void load().then(setSet);
+    else setChosen([]);
   }, [open]);
-  const found = useMemo(() => {
-    const words = search.trim().toLowerCase();
-    return Object.keys(set?.nodes ?? {}).filter(
-      (id) => words === '' || id.includes(words) || set?.tags[id]?.some((tag) => tag.includes(words)),
-    );
-  }, [set, search]);
+  const found = useMemo(
+    () => (set ? foundIcons(Object.keys(set.nodes), set.tags, search) : []),
+    [set, search],
+  );
+  const add = (ids: readonly string[]) => onChoose(ids.map((id) => assetOf(id, set?.nodes[id] ?? [])));
   return (
     <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>
@@ -73,7 +76,7 @@ export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
           aria-describedby={undefined}
           className="fixed top-[12vh] left-1/2 z-[170] flex max-h-[70vh] w-[560px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-4 shadow-float"
         >
-          <Dialog.Title className="font-title text-lg font-[650]">Choose an icon</Dialog.Title>
+          <Dialog.Title className="font-title text-lg font-[650]">Choose icons</Dialog.Title>
           <input
             autoFocus
             aria-label="Find an icon"
@@ -81,6 +84,11 @@ export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
             value={search}
             className="h-8 rounded-s bg-field px-2.5 outline-none focus-visible:outline-2 focus-visible:outline-copper"
             onChange={(event) => setSearch(event.target.value)}
+            onKeyDown={({ key }) => {
+              if (key !== 'Enter') return;
+              const ids = chosen.length > 0 ? chosen : found.slice(0, 1);
+              if (ids.length > 0) add(ids);
+            }}
           />
           <ul className="grid min-h-[120px] grid-cols-[repeat(auto-fill,minmax(44px,1fr))] gap-1 overflow-y-auto [scrollbar-width:thin]">
             {found.slice(0, MOST_SHOWN).map((id) => {
@@ -91,8 +99,12 @@ export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
                     type="button"
                     aria-label={icon.name}
                     title={icon.name}
-                    className="grid size-11 place-items-center rounded-s hover:bg-copper-wash hover:text-copper-ink"
-                    onClick={() => onChoose(icon)}
+                    aria-pressed={chosen.includes(id)}
+                    className="grid size-11 place-items-center rounded-s hover:bg-copper-wash hover:text-copper-ink aria-pressed:bg-copper-wash aria-pressed:text-copper-ink aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-copper"
+                    onClick={() =>
+                      setChosen(chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id])
+                    }
+                    onDoubleClick={() => add([id])}
                   >
                     <Icon icon={icon} size={22} />
                   </button>
@@ -100,11 +112,18 @@ export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
               );
             })}
           </ul>
-          <p className="text-sm text-faint" role="status">
-            {set
-              ? `${found.length} found${found.length > MOST_SHOWN ? `, ${MOST_SHOWN} shown` : ''}`
-              : 'Loading…'}
-          </p>
+          <div className="flex items-center justify-between gap-3">
+            <p className="text-sm text-faint" role="status">
+              {!set
+                ? 'Loading…'
+                : found.length === 0
+                  ? 'No icon matches. Try another word for it.'
+                  : `${found.length} found${found.length > MOST_SHOWN ? `, ${MOST_SHOWN} shown` : ''}. Press one or several; Enter in the field takes the first.`}
+            </p>
+            <Button look="solid" disabled={chosen.length === 0} onClick={() => add(chosen)}>
+              {chosen.length > 1 ? `Add ${chosen.length} icons` : 'Add icon'}
+            </Button>
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
