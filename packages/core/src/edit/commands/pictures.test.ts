@@ -147,3 +147,15 @@ describe('a film that is dropped on a tile', () => {
     expect(put(start, 'fresh').order.slice(0, 2)).toEqual(['words', 'fresh']);
   });
 });
+
+test('pictures that are dropped on a row of icons are logos in it, in order, with what they show as labels', () => {
+  const row = {
+    ...start,
+    tiles: { ...start.tiles, row: cardWith('icons', 'row') },
+    order: [...start.order, 'row'],
+  };
+  const dropped = drop(drop(row, 'row', 'one', 'two'), 'row', 'three');
+  expect(dropped.order).toEqual(row.order);
+  const logo = (id: string) => expect.objectContaining({ icon: null, picture: id, label: id });
+  expect(heldBy(dropped.tiles.row).icons).toMatchObject({ icons: ['one', 'two', 'three'].map(logo) });
+});

@@ -1,4 +1,5 @@
 import { clone } from '../../document/clone.js';
+import { LIMITS } from '../../document/limits.js';
 import { mediaOf, partIn, partsOf, pictureOf, shownParts } from '../../document/card.js';
 import { withContents } from '../../document/levels.js';
 import { kindTitle } from '../../parts/said.js';
@@ -11,6 +12,7 @@ import type { Command } from '../patch/change.js';
 import type {
   CollectionDocument,
   FilmAsset,
+  IconsPart,
   PartId,
   PictureAsset,
   PictureId,
@@ -26,7 +28,7 @@ export function byNumberedName<F extends { readonly name: string }>(files: reado
   return files.toSorted((a, b) => collator.compare(a.name, b.name));
 }
 
-/** Where a picture goes that is dropped on a tile: into a part, or behind the contents (null). */
+/** Where a picture goes that is dropped on a tile: into a part, into its row of icons too, or behind the contents (null). */
 export interface PicturePlace {
   /** The tile itself, or one in it. */
   readonly tile: TileId;
@@ -35,7 +37,8 @@ export interface PicturePlace {
 
 /**
  * Where a tile takes a picture: in its picture, an empty one first; as the poster of its film; in a group in
- * the first picture there is in it; else behind what it holds. Null: there is no such tile.
+ * the first picture there is in it; in a tile that is a row of icons as one more; else behind what it holds.
+ * Null: there is no such tile.
  */
 export function picturePlace({ tiles }: Pick<CollectionDocument, 'tiles'>, id: TileId): PicturePlace | null {
   if (!tiles[id]) return null;
@@ -47,7 +50,13 @@ export function picturePlace({ tiles }: Pick<CollectionDocument, 'tiles'>, id: T
   const found = places.find(({ isEmpty }) => isEmpty) ?? places[0];
   if (found) return { tile: found.tile, part: found.part };
   const media = mediaOf(tiles[id]);
-  return { tile: id, part: media && 'poster' in media ? media.id : null };
+  return { tile: id, part: (media && 'poster' in media ? media.id : rowOf(tiles[id])?.id) ?? null };
+}
+
+/** The row of icons that is all that a tile holds; null where there is more, or none. */
+export function rowOf(tile: Tile): IconsPart | null {
+  const [only, ...others] = shownParts(tile);
+  return only && 'icons' in only && others.length === 0 ? only : null;
 }
 
 /**
@@ -62,6 +71,9 @@ export function droppedSlots(document: CollectionDocument, onto: TileId): TileId
     if (!tile || place?.part !== null) return 'picture';
     return tile.recipe ? `${tile.recipe.recipe} ${tile.recipe.tile}` : kindTitle(tile);
   };
+  // A row takes as many as come.
+  const row = tiles[onto] && rowOf(tiles[onto]);
+  if (row) return Array.from({ length: LIMITS.icons - row.icons.length }, () => onto);
   return at === -1
     ? []
     : order.slice(at).filter((id) => id === onto || (way(id) === way(onto) && !isFilm(tiles[id])));
@@ -82,6 +94,7 @@ function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId)
   const held = part === null ? undefined : partIn(tile, part);
   if (part !== null) {
     if (held && 'poster' in held) setPart([id], part, { poster: picture })(draft);
+    else if (held && 'icons' in held) addLogo(draft, id, held, picture);
     else if (held && 'picture' in held && held.picture !== picture)
       setPart([id], part, shownAnew(picture))(draft);
     return;
@@ -91,6 +104,13 @@ function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId)
   tile.look.fill = clone({ kind: 'picture', picture, focalPoint: { x: 0.5, y: 0.5 }, tint });
   // A colour that was chosen for another ground may not be read on this one.
   tile.look.textColour = 'auto';
+}
+
+/** Adds a picture to a row of icons, with what it shows as its label. */
+function addLogo(draft: Draft, id: TileId, row: IconsPart, picture: PictureId): void {
+  const asset = draft.pictures[picture];
+  const label = asset?.alternativeText.trim() || asset?.name || '';
+  setPart([id], row.id, { icons: [...row.icons, { icon: null, picture, label, address: '' }] })(draft);
 }
 
 /** The tiles of a level that a picture fills, in reading order, from the one pointed at on. */
@@ -133,7 +153,7 @@ export function placePictures({ pictures, slots, aspects, freshId, position }: P
   });
   const rest = pictures.flatMap((picture, k) => (given.includes(k) ? [] : [{ id: freshId(), picture }]));
   return {
-    tiles: [...taken, ...rest].map(({ id }) => id),
+    tiles: [...new Set([...taken, ...rest].map(({ id }) => id))],
     command: (draft) => {
       for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
       for (const { id, picture } of taken) {

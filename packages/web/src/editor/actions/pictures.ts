@@ -139,7 +139,7 @@ export const takePictures =
       }),
     );
     dispatch(tilesSelected(tiles));
-    const fresh = tiles.length - slots.length;
+    const fresh = pictures.length - slots.length;
     dispatch(
       announce(
         many

@@ -67,6 +67,18 @@ test.each<[string, Partial<Hovering>, string, readonly string[]]>([
   expect(promised(hovering)).toEqual({ says, tiles });
 });
 
+test('a row of icons takes pictures as logos', () => {
+  const { document } = change(four, addTile('icons', 'row'));
+  expect(promised({ onto: 'row' }, document)).toEqual({
+    says: 'Drop: “Icons” takes the picture as a logo.',
+    tiles: ['row'],
+  });
+  expect(promised({ onto: 'row', types: THREE }, document)).toEqual({
+    says: 'Drop: “Icons” takes the pictures as logos.',
+    tiles: ['row'],
+  });
+});
+
 test('where nothing takes a picture, new tiles are promised', () => {
   const two = stats([[1, 1]]);
   expect(promised({}, two).says).toBe('Drop: one new tile with the picture.');

@@ -1,4 +1,4 @@
-import { tileName, type TileId } from '@noria/core';
+import { rowOf, tileName, type TileId } from '@noria/core';
 import { slotsFor } from '../actions/pictures';
 import { selectView } from '../selectors';
 import { count } from '../../ui/words';
@@ -60,6 +60,13 @@ function picturePromise(state: RootState, pictures: readonly string[], onto: Til
   const view = selectView(state);
   const target = onto === null ? undefined : view.tiles[onto];
   const name = target && `“${tileName(target, view)}”`;
+  if (target && rowOf(target)) {
+    const many = pictures.length > 1 || !pictures.every((type) => type.startsWith('image/'));
+    return {
+      says: `Drop: ${name} takes the ${many ? 'pictures as logos' : 'picture as a logo'}.`,
+      tiles: [target.id],
+    };
+  }
   if (pictures.some((type) => !type.startsWith('image/')))
     return {
       says: `Drop to fill tiles${name ? ` from ${name} on` : ''}; the rest become new tiles.`,

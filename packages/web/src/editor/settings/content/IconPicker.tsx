@@ -61,15 +61,24 @@ export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   useEffect(() => {
     if (open) void load().then(setSet);
-    else setChosen([]);
   }, [open]);
   const found = useMemo(
     () => (set ? foundIcons(Object.keys(set.nodes), set.tags, search) : []),
     [set, search],
   );
-  const add = (ids: readonly string[]) => onChoose(ids.map((id) => assetOf(id, set?.nodes[id] ?? [])));
+  const add = (ids: readonly string[]) => {
+    setChosen([]);
+    onChoose(ids.map((id) => assetOf(id, set?.nodes[id] ?? [])));
+  };
   return (
-    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+    <Dialog.Root
+      open={open}
+      onOpenChange={(next) => {
+        if (next) return;
+        setChosen([]);
+        onClose();
+      }}
+    >
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-[160] bg-ink/25" />
         <Dialog.Content
