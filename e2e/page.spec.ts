@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import {
   addFromRecipe,
+  addTile,
   assignArea,
   change,
   checkDocument,
@@ -216,6 +217,54 @@ test('tiles of every kind and look are as high as core says', async ({ page }, i
     .disableRules('color-contrast')
     .analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
+});
+
+test('icons in one line run past both edges of their card, and rest for those who asked for less motion', async ({
+  page,
+}, info) => {
+  const icons = (id: string, line: 'centred' | 'scrolling') => [
+    addTile('icons', id),
+    setPart([id], 'icons', {
+      line,
+      icons: Array.from({ length: 24 }, (_, k) => ({
+        icon: null,
+        picture: 'hut-at-dusk',
+        label: `Hut ${k}`,
+        address: k % 2 === 0 ? '#hut' : '',
+      })),
+    }),
+    setLook([id], { fill: '#22303c', padding: 0 }),
+  ];
+  const document = [
+    setArrangement({ autoRows: 'auto' }, 0, 'all'),
+    ...icons('centred', 'centred'),
+    ...icons('scrolling', 'scrolling'),
+  ].reduce<CollectionDocument>(
+    (each, command) => change(each, command).document,
+    await demo('winter-at-the-huts'),
+  );
+  await page.goto(await exported(document, info));
+  for (const width of [360, 800, 1280]) await expectAsCoreAt(page, document, measurer, width);
+  const lines = () =>
+    page.locator('.line').evaluateAll((all) =>
+      all.map((line) => {
+        const card = line.closest('[data-tile]')?.getBoundingClientRect();
+        const [row, again] = [...line.children] as HTMLElement[];
+        const at = row?.getBoundingClientRect();
+        return {
+          overLeft: (at?.left ?? 0) < (card?.left ?? 0),
+          overRight: (at?.right ?? 0) > (card?.right ?? 0),
+          moves: row ? getComputedStyle(row).animationName : '',
+          again: again ? again.inert && getComputedStyle(again).display : null,
+        };
+      }),
+    );
+  expect(await lines()).toEqual([
+    { overLeft: true, overRight: true, moves: 'none', again: null },
+    { overLeft: expect.any(Boolean), overRight: true, moves: 'scroll-by', again: 'flex' },
+  ]);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  expect((await lines())[1]).toMatchObject({ moves: 'none', again: 'none' });
 });
 
 test('a link over a tile of any kind is reached wherever the tile is pressed', async ({ page }, info) => {

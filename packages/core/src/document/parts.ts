@@ -71,6 +71,8 @@ export interface IconsPart extends PartBase {
   readonly size: number;
   /** Labels that are not shown are still read out. */
   readonly showLabels: boolean;
+  /** In one line that runs past both edges and fades there; left out: it wraps. */
+  readonly line?: 'centred' | 'scrolling';
 }
 
 /** A link or button. */

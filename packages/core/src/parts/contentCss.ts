@@ -4,6 +4,7 @@ import { px } from '../engine/css/units.js';
 import { BADGE_INSET } from './badge.js';
 import { familyCss } from './families.js';
 import { ruleCss } from '../engine/css/rule.js';
+import type { Needed } from './compositions/index.js';
 import { partKinds } from './index.js';
 import type { CollectionDocument, NamedLooks } from '../document/types.js';
 import type { PartCss } from './part.js';
@@ -36,9 +37,9 @@ export const namedRule = (
 
 /**
  * How tiles look in this collection: the same rules on the stage and in the page.
- * @param apart whether there are cards whose parts make no composition
+ * @param needed what some tiles need beside what all do
  */
-export function contentCss({ look }: Pick<CollectionDocument, 'look'>, apart: boolean): string {
+export function contentCss({ look }: Pick<CollectionDocument, 'look'>, { apart, line }: Needed): string {
   const { bodySize, tilePadding, radius } = look;
   const all = partKinds().map(({ css }) => css(look));
   const of = (which: keyof PartCss) => [...new Set(all.map((css) => css[which] ?? ''))].join('');
@@ -116,7 +117,7 @@ ${RING_CSS}
 [data-tile] :is(p, li) a {
   color: inherit;
 }
-${apart ? `${LINES_CSS}${of('apart')}` : ''}`;
+${line ? of('line') : ''}${apart ? `${LINES_CSS}${of('apart')}` : ''}`;
 }
 
 /** The background of the page or the stage. */

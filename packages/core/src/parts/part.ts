@@ -63,6 +63,8 @@ export interface PartCss {
   readonly fills?: string;
   /** Of what lies over that. */
   readonly over?: string;
+  /** Of icons in one line. */
+  readonly line?: string;
   /** Of the part in a card whose parts make no composition. */
   readonly apart?: string;
 }

@@ -60,7 +60,7 @@ const rulesOf = whileSame<CollectionDocument['look'], ReturnType<typeof readRule
 /** The rules that all tiles of a collection share; read once for a look. */
 const sharedRules = ({ look, namedLooks }: CollectionDocument): ReturnType<typeof readRules> =>
   rulesOf(look, [namedLooks], () =>
-    readRules(`${namedRule(':root', { namedLooks })}${contentCss({ look }, true)}`),
+    readRules(`${namedRule(':root', { namedLooks })}${contentCss({ look }, { apart: true, line: true })}`),
   );
 
 /** The page that a tile is alone in. */

@@ -12,7 +12,7 @@ import { motionCss } from './motionCss.js';
 import { piecesOf, type Piece } from './pieces.js';
 import { mergedRules, ruleCss, tileSelector, type Declarations } from '../../engine/css/rule.js';
 import { differingRules, tileRules } from '../../parts/tileRules.js';
-import { isApart, isBare } from '../../parts/compositions/index.js';
+import { isBare, neededBy } from '../../parts/compositions/index.js';
 import { pictureOf } from '../../document/card.js';
 import { typeSizeCss } from '../../look/css.js';
 import { px } from '../../engine/css/units.js';
@@ -47,7 +47,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
         ...plain(widest[COLLECTION] ?? {}, initial),
       },
     }),
-    contentCss({ look: sizes.look }, Object.values(document.tiles).some(isApart)).trimEnd(),
+    contentCss({ look: sizes.look }, neededBy(Object.values(document.tiles))).trimEnd(),
     allTiles(document)
       .flatMap((id) =>
         wholeTile(document, document.tiles[id] as Tile, { widest, initial, image }).map(ruleCss),

@@ -42,6 +42,21 @@ export function compositionOf(card: Card): Composition {
 /** Whether a card's parts make no composition, so that the page needs the rules for that. */
 export const isApart = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile) === apart;
 
+/** Whether a tile has icons in one line, so that the page needs the rules for that. */
+const hasLine = (tile: Tile): boolean =>
+  shownParts(tile).some((part) => 'icons' in part && part.line !== undefined);
+
+/** What of the rules that all tiles share some tile needs. */
+export interface Needed {
+  readonly apart: boolean;
+  readonly line: boolean;
+}
+
+export const neededBy = (tiles: readonly Tile[]): Needed => ({
+  apart: tiles.some(isApart),
+  line: tiles.some(hasLine),
+});
+
 /** Whether a tile's contents flow in it: words and rows, neither a group nor a picture that fills it. */
 export const flows = (tile: Tile): boolean => tile.kind === 'card' && compositionOf(tile).flows;
 

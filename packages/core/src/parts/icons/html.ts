@@ -1,5 +1,5 @@
 import { hrefOf } from '../../engine/css/escape.js';
-import { element, type PageElement } from '../../engine/html/node.js';
+import { element, type Attributes, type PageElement } from '../../engine/html/node.js';
 import type { CollectionDocument, IconAsset, IconsPart } from '../../document/types.js';
 import type { Sources } from '../part.js';
 
@@ -25,6 +25,25 @@ export const itemsOf = (
     const inside = [shown, words];
     return element('li', {}, address ? [element('a', { href: hrefOf(address) }, inside)] : inside);
   });
+
+/**
+ * A row in one line. One that scrolls is there twice, so that it comes in on one side as it goes out on the
+ * other; the second is for the eye alone.
+ */
+export function lineOf(
+  part: IconsPart,
+  document: CollectionDocument,
+  sources: Sources,
+  attributes: Attributes = {},
+): PageElement {
+  const items = itemsOf(part, document, sources);
+  const again = element('ul', { 'aria-hidden': 'true', inert: true }, items);
+  const name = part.line === 'scrolling' ? 'icons line scrolls' : 'icons line';
+  return element('div', { class: name, ...attributes }, [
+    element('ul', {}, items),
+    part.line === 'scrolling' && again,
+  ]);
+}
 
 /** Icons are drawn with strokes of the text colour. */
 const drawing = ({ shapes }: IconAsset, size: number): PageElement =>

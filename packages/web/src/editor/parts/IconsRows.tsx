@@ -116,6 +116,18 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
         command={(size) => setPart(ids, part.id, { size })}
       />
       <ChoiceRow
+        field={PART.iconLine}
+        value={part.line ?? 'wrapped'}
+        onChoose={(line) =>
+          dispatch(
+            runHere(
+              PART.iconLine.label,
+              setPart(ids, part.id, { line: line === 'wrapped' ? undefined : line }),
+            ),
+          )
+        }
+      />
+      <ChoiceRow
         field={PART.iconLabels}
         value={part.showLabels ? 'shown' : 'read'}
         onChoose={(value) =>

@@ -1,4 +1,4 @@
-import { LIMITS, type FilmPart, type Part, type PicturePart } from '@noria/core';
+import { LIMITS, type FilmPart, type IconsPart, type Part, type PicturePart } from '@noria/core';
 import type { ChoiceField, Field } from '../fields/field';
 
 /** The settings of parts: what a card is made of. */
@@ -15,6 +15,15 @@ export const PART = {
   address: { label: 'Link' },
   icons: { label: 'Icons' },
   iconSize: { label: 'Icon size', unit: 'px', least: 8, most: 200 },
+  iconLine: {
+    label: 'Lines',
+    help: 'One line runs past both edges of the card and fades there; scrolling pauses under the pointer and rests for those who asked for less motion',
+    choices: [
+      { value: 'wrapped', label: 'Wrapped' },
+      { value: 'centred', label: 'One' },
+      { value: 'scrolling', label: 'Scrolling' },
+    ],
+  } satisfies ChoiceField<NonNullable<IconsPart['line']> | 'wrapped'>,
   iconLabels: {
     label: 'Labels',
     choices: [

@@ -4,7 +4,7 @@ import {
   measured,
   contentCss,
   looksGrow,
-  isApart,
+  neededBy,
   levelOf,
   measureOf,
   namedRule,
@@ -35,7 +35,7 @@ type Drawn = Pick<CollectionDocument, 'look' | 'tiles' | 'pictures'> & {
 export function drawingCss({ look, tiles, pictures, namedLooks }: Drawn, first = 0, last = Infinity): string {
   const own = [
     namedRule(':host', { namedLooks }),
-    contentCss({ look }, Object.values(tiles).some(isApart)),
+    contentCss({ look }, neededBy(Object.values(tiles))),
     ...Object.values(tiles)
       .slice(first, last)
       .map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
