@@ -134,7 +134,7 @@ test('tiles of the demo are as high by their content as in the browser', async (
       .filter((tile) => tile.kind === 'card' && pictureOf(tile) === null);
     const html = tiles.map((tile) => tileHtml(collection, tile, NOTHING)).join('');
     await page.setContent(
-      `<!doctype html><style>${namedRule(':root', collection)} ${(await fontFaces()).join('')} body { margin: 0; container-type: inline-size } ${contentCss(collection, true)} ${tiles.map((tile) => tileCss(collection, tile, () => 'none')).join('\n')}
+      `<!doctype html><style>${namedRule(':root', collection)} ${(await fontFaces()).join('')} body { margin: 0; container-type: inline-size } ${contentCss(collection, { apart: true, line: true })} ${tiles.map((tile) => tileCss(collection, tile, () => 'none')).join('\n')}
       #around { display: grid; justify-items: stretch } </style><div id="around">${html}</div>`,
     );
     await page.evaluate(() => document.fonts.ready);
