@@ -28,7 +28,7 @@ export const PART = {
     label: 'Labels',
     choices: [
       { value: 'shown', label: 'Shown' },
-      { value: 'read', label: 'For screen readers only' },
+      { value: 'read', label: 'Screen readers only' },
     ],
   },
   picture: { label: 'Picture' },
