@@ -1,4 +1,4 @@
-import { FAMILIES, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
+import { FAMILIES, isDrawing, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
 import { copyFile, mkdir, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
@@ -46,9 +46,15 @@ async function writeAsset(
     });
     return;
   }
-  const from = join(pictures, document.pictures[asset.picture]?.file ?? '');
+  const picture = document.pictures[asset.picture];
+  const from = join(pictures, picture?.file ?? '');
   try {
-    await sharp(from, { density: 300 }).resize({ width: asset.inlineSize }).webp({ quality: 84 }).toFile(to);
+    if (picture && isDrawing(picture)) await copyFile(from, to);
+    else
+      await sharp(from, { density: 300 })
+        .resize({ width: asset.inlineSize })
+        .webp({ quality: 84 })
+        .toFile(to);
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
     throw new CliError(

@@ -1,4 +1,4 @@
-import { pictureVariants, type PictureAsset } from '@noria/core';
+import { isDrawing, pictureVariants, type PictureAsset } from '@noria/core';
 import { fileId } from './ids';
 import { everyPage, type Page } from './pages';
 import { request } from './problem';
@@ -7,13 +7,19 @@ import { workspacePath } from './workspace';
 const pictures = () => workspacePath('pictures');
 
 export const originalAddress = ({ hash }: Pick<PictureAsset, 'hash'>) => `${pictures()}/${hash}`;
-export const variantAddress = ({ hash }: Pick<PictureAsset, 'hash'>, inlineSize: number) =>
+const variantAddress = ({ hash }: Pick<PictureAsset, 'hash'>, inlineSize: number) =>
   `${pictures()}/${hash}/${inlineSize}`;
 
+type Sized = Pick<PictureAsset, 'hash' | 'inlineSize' | 'mediaType'>;
+
+/** A variant of a picture; a drawing itself, which has none. */
+export const fileAddress = (picture: Sized, inlineSize: number) =>
+  isDrawing(picture) ? originalAddress(picture) : variantAddress(picture, inlineSize);
+
 /** The smallest variant that is still sharp over so many device px. */
-export function addressFor(picture: Pick<PictureAsset, 'hash' | 'inlineSize'>, devicePx: number): string {
+export function addressFor(picture: Sized, devicePx: number): string {
   const sizes = pictureVariants(picture);
-  return variantAddress(picture, sizes.find((size) => size >= devicePx) ?? (sizes.at(-1) as number));
+  return fileAddress(picture, sizes.find((size) => size >= devicePx) ?? (sizes.at(-1) as number));
 }
 
 /** A picture of the workspace's library. */

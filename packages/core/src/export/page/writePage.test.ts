@@ -116,3 +116,13 @@ test('contrast is that of WCAG', () => {
   expect(contrast('#777777', '#ffffff')).toBeCloseTo(4.48, 2);
   expect(contrast('#336699', '#336699')).toBe(1);
 });
+
+test('a drawing goes out as it is, once, wherever it is shown', () => {
+  const drawing: PictureAsset = { ...hut, file: 'hut.svg', mediaType: 'image/svg+xml' };
+  const page = writePage({ ...withTiles(pictureTile()), pictures: { hut: drawing } }, LETTERS);
+  expect(page.files['index.html']).toMatch(/<img [^>]*src="pictures\/hut\.svg" width="1800"/);
+  expect(page.files['index.html']).not.toMatch(/srcset|sizes=/);
+  expect(page.assets.filter(({ kind }) => kind === 'picture').map(({ path }) => path)).toEqual([
+    'pictures/hut.svg',
+  ]);
+});

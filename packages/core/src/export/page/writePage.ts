@@ -6,7 +6,7 @@ import { escapeHtml } from '../../engine/css/escape.js';
 import { attributesHtml, htmlOf } from '../../engine/html/node.js';
 import { hasMainHeading } from '../../parts/headings.js';
 import { levelTile, scrolling } from '../../parts/tileHtml.js';
-import { variantPath } from '../../parts/variants.js';
+import { isDrawing, variantPath } from '../../parts/variants.js';
 import { familiesOf, FAMILIES } from '../../parts/families.js';
 import { headOf } from './head.js';
 import { asLandmark, landmarksOf } from './landmarks.js';
@@ -58,6 +58,7 @@ export function writePage(collection: CollectionDocument, measurer: TextMeasurer
   const sources: Sources = {
     picture: (picture, tile) => {
       const variants = pictureVariants(picture);
+      if (isDrawing(picture)) return { src: take(picture, picture.inlineSize) };
       const paths = variants.map((size) => take(picture, size));
       const middle = variants.findLastIndex((size) => size <= 1280);
       return {

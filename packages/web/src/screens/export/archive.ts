@@ -1,7 +1,7 @@
 import type { CollectionDocument, Page } from '@noria/core';
 import { zip, type Zippable } from 'fflate';
 import { filmAddress } from '../../api/films';
-import { originalAddress, variantAddress } from '../../api/pictures';
+import { originalAddress, fileAddress } from '../../api/pictures';
 import { request, ServerProblem } from '../../api/problem';
 import { fontAddress } from '../../editor/engine/fonts';
 
@@ -61,7 +61,7 @@ export async function pageArchive(document: CollectionDocument, page: Page): Pro
       }
       const picture = document.pictures[asset.picture];
       if (!picture) throw new Error(`The picture ${asset.picture} is missing from the collection.`);
-      return { path, address: variantAddress(picture, asset.inlineSize), name: picture.name };
+      return { path, address: fileAddress(picture, asset.inlineSize), name: picture.name };
     }),
   );
   return { blob: await packed({ ...Object.fromEntries(texts), ...there }), missing };

@@ -1,6 +1,6 @@
 import type { CollectionDocument, Page } from '@noria/core';
 import { filmAddress } from '../../api/films';
-import { variantAddress } from '../../api/pictures';
+import { fileAddress } from '../../api/pictures';
 import { fontAddress } from '../../editor/engine/fonts';
 
 /** The page of a collection as one text, its pictures, films and fonts at the addresses that Noria has them at. */
@@ -13,7 +13,7 @@ export function framedPage(document: CollectionDocument, { files, assets }: Page
       if (film) addresses.set(asset.path, filmAddress(film));
     } else {
       const picture = document.pictures[asset.picture];
-      if (picture) addresses.set(asset.path, variantAddress(picture, asset.inlineSize));
+      if (picture) addresses.set(asset.path, fileAddress(picture, asset.inlineSize));
     }
   }
   const at = (text: string) =>
