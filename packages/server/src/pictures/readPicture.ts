@@ -6,6 +6,7 @@ import { hashOf } from '../files/files.service.js';
 import { ProblemException } from '../problems/problem.js';
 import { glance, type Glance } from './glance.js';
 import { looksLikeSvg, MOST_SVG_BYTES, SVG_BEGINNING } from './svg/looksLikeSvg.js';
+import { withViewBox } from './svg/withViewBox.js';
 import { svgOutOfBounds } from './svg/bounds.js';
 import { hasBlocks, writeWithoutWords } from './withoutWords.js';
 
@@ -137,7 +138,7 @@ async function readDrawing({ path, name }: Upload, reading: Reading): Promise<Re
   const text = await reading.safeSvg(said);
   if (text === null) throw notAPicture(name, 'Nothing of a drawing is left once it is made safe.');
   const kept = reading.scratch;
-  await writeFile(kept, text);
+  await writeFile(kept, withViewBox(text));
   const { width, height } = await sharp(kept, options).metadata();
   const scale = Math.max(1, DRAWING_WIDTH / width);
   return {
