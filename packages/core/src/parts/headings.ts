@@ -2,7 +2,7 @@ import { shownParts } from '../document/card.js';
 import { withContents } from '../document/levels.js';
 import { whileSame } from '../memo.js';
 import { partKindOf } from './index.js';
-import type { CollectionDocument, TileId } from '../document/types.js';
+import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 
 /** The level of each part of a tile, where that is a heading. */
 export type HeadingLevels = readonly (number | undefined)[];
@@ -45,3 +45,10 @@ export const hasMainHeading = (document: CollectionDocument) =>
     .flatMap((id) => withContents(document, id))
     .flatMap((id) => (document.tiles[id] ? shownParts(document.tiles[id]) : []))
     .some((part) => partKindOf(part).heading?.(part)?.level === 1);
+
+/** How many times the size of headings a tile’s large type has, where nothing of its own is set: a figure alone is larger. */
+export function largeTimes(tile: Tile): number {
+  const kinds = shownParts(tile).map((part) => ({ part, kind: partKindOf(part) }));
+  if (kinds.some(({ part, kind }) => kind.heading?.(part))) return 1;
+  return kinds.find(({ kind }) => kind.headingTimes !== undefined)?.kind.headingTimes ?? 1;
+}

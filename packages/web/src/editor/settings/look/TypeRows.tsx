@@ -1,4 +1,4 @@
-import { FAMILIES, type FamilyName } from '@noria/core';
+import { FAMILIES, largeTimes, type FamilyName, type TypeSize } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
@@ -30,11 +30,20 @@ export function TypeRows({ look }: { look: Look }) {
   );
 }
 
+/** What is inherited, as large as it is seen; a length that is written stays as it is. */
+function asSeen(size: TypeSize, times: number): TypeSize {
+  const by = (px: number) => Math.round(px * times * 10) / 10;
+  if (typeof size === 'string' || times === 1) return size;
+  return typeof size === 'number' ? by(size) : { ...size, from: by(size.from), to: by(size.to) };
+}
+
 function RoleRows({ look, role, title }: { look: Look; role: Role; title: string }) {
   const view = useAppSelector(selectShared);
   const own = FIELDS.filter((field) => look.look[`${role}${field}`] !== undefined);
   const family = look.look[`${role}Family`] ?? view.look[`${role}Family`];
-  const size = look.look[`${role}Size`] ?? view.look[`${role}Size`];
+  const size =
+    look.look[`${role}Size`] ??
+    (role === 'heading' ? asSeen(view.look.headingSize, largeTimes(look.tiles[0])) : view.look.bodySize);
   return (
     <Fold title={title} says={own.length > 0 ? `${own.length} set` : 'as the collection'}>
       <Row label="Family" {...look.here(`${role}Family`)}>
