@@ -149,6 +149,7 @@ export * from './edit/recipes/commands.js';
 export * from './edit/recipes/update.js';
 export * from './edit/recipes/slots.js';
 export * from './edit/tables/plainName.js';
+export { formatCell, formatsOf } from './edit/tables/cellFormat.js';
 export * from './look/designTokens.js';
 export * from './edit/tables/readTable.js';
 export * from './edit/tables/mapping.js';

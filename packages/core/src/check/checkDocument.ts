@@ -163,6 +163,11 @@ const recipe =
     sameId(value, key, path, report);
   };
 
+const cellFormat = pattern(
+  /^(number|percent|date|date-long|day-month|currency-[A-Z]{3})$/,
+  'A format of cells',
+  '“number”, “date” or “currency-EUR”',
+);
 const cell = text(LIMITS.words, 'A cell of a table');
 const looseTile: Check = (value, path, report) =>
   tile(isObject(value) ? String(value.id) : '')(value, path, report);
@@ -177,6 +182,7 @@ const table =
         columns: list(cell, 1, LIMITS.tableColumns, 'The list of columns'),
         key: cell,
         mapping: record(() => cell, LIMITS.slots, 'The mapping'),
+        formats: record(() => cellFormat, LIMITS.tableColumns, 'The formats'),
         sort: orNull(fields({ column: cell, descending: oneOf([true, false], 'The direction') }, 'A sort')),
         filter: orNull(fields({ column: cell, words: cell }, 'A filter')),
         order: list(cell, 0, LIMITS.tiles, 'The order of rows'),
@@ -189,6 +195,7 @@ const table =
         ),
       },
       'A table',
+      ['formats'],
     )(value, path, report);
     sameId(value, key, path, report);
   };

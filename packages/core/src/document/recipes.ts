@@ -41,6 +41,9 @@ export interface Recipe {
 export type TableId = string;
 
 /** Rows of a table, each of which fills a tile made by a recipe. */
+/** How cells are written: numbers, shares, amounts of money by their ISO 4217 code, and days. */
+export type CellFormat = 'number' | 'percent' | 'date' | 'date-long' | 'day-month' | `currency-${string}`;
+
 export interface Table {
   readonly id: TableId;
   readonly name: string;
@@ -50,6 +53,8 @@ export interface Table {
   readonly key: string;
   /** Slot names, each with the column that fills it. */
   readonly mapping: Readonly<Record<string, string>>;
+  /** Columns whose cells are written in a format, by the language of the collection; others are as they are. */
+  readonly formats?: Readonly<Record<string, CellFormat>>;
   readonly sort: { readonly column: string; readonly descending: boolean } | null;
   /** Rows whose column holds these words; empty words: all. */
   readonly filter: { readonly column: string; readonly words: string } | null;

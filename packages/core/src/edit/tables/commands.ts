@@ -5,7 +5,15 @@ import { addTiles, tilesFrom } from '../recipes/commands.js';
 import { fillRow, type Row, type WritableTile } from './fillRow.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
-import type { CollectionDocument, Recipe, Table, TableId, Tile, TileId } from '../../document/types.js';
+import type {
+  CellFormat,
+  CollectionDocument,
+  Recipe,
+  Table,
+  TableId,
+  Tile,
+  TileId,
+} from '../../document/types.js';
 import type { ReadTable } from './readTable.js';
 
 export interface ImportTable {
@@ -15,6 +23,8 @@ export interface ImportTable {
   readonly variant: string | null;
   readonly key: string;
   readonly mapping: Readonly<Record<string, string>>;
+  /** By columns; left out: cells are as they are written. */
+  readonly formats?: Readonly<Record<string, CellFormat>>;
   readonly position: number;
   readonly freshId: (tile: Tile) => TileId;
 }
@@ -52,7 +62,7 @@ function sortedKeys({ sort, rows, order: keys }: Pick<Table, 'sort' | 'rows' | '
 export function importTable(read: ReadTable, options: ImportTable): Command {
   const rows = byKey(read.rows, options.key);
   return (draft) => {
-    const { id, name, recipe, key, mapping } = options;
+    const { id, name, recipe, key, mapping, formats = {} } = options;
     (draft.recipes ??= {})[recipe.id] ??= clone(recipe) as NonNullable<Draft['recipes']>[string];
     const table: Table = {
       id,
@@ -61,6 +71,7 @@ export function importTable(read: ReadTable, options: ImportTable): Command {
       columns: read.columns,
       key,
       mapping,
+      ...(Object.keys(formats).length > 0 && { formats }),
       sort: null,
       filter: null,
       order: [...rows.keys()],

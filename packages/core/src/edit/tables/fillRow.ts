@@ -2,19 +2,20 @@ import { typedAddress } from '../../engine/css/address.js';
 import { LIMITS } from '../../document/limits.js';
 import { partIn } from '../../document/card.js';
 import { plainWords } from '../../parts/richText.js';
+import { formatCell } from './cellFormat.js';
 import { tableSlots } from './mapping.js';
 import { pictureIn, plainName } from './plainName.js';
 import type { Draft } from '../commands/draft.js';
 import { emptySlot } from '../recipes/handOn.js';
 import type { ContentField, HeldSlot } from '../recipes/slots.js';
-import type { Recipe, Table, Words } from '../../document/types.js';
+import type { CellFormat, Recipe, Table, Words } from '../../document/types.js';
 
 export type WritableTile = Draft['tiles'][string];
 /** Cells by their columns. */
 export type Row = Readonly<Record<string, string>>;
 
 /** What a cell makes of a slot; undefined: nothing, the field stays. */
-function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown {
+function valueFor(draft: Draft, { holds }: ContentField, cell: string, format?: CellFormat): unknown {
   if (holds === 'picture') {
     const wanted = pictureIn(cell);
     const found = Object.values(draft.pictures).find(
@@ -26,7 +27,7 @@ function valueFor(draft: Draft, { holds }: ContentField, cell: string): unknown 
     const { address } = typedAddress(cell.replace(/[\t\n\r]/g, ''));
     return address || undefined;
   }
-  return cell.slice(0, LIMITS.words);
+  return formatCell(cell, format, draft.language).slice(0, LIMITS.words);
 }
 
 /** Empties what the slots of new tiles hold, so that one that no column fills shows no sample. */
@@ -56,12 +57,13 @@ export function fillRow(
     const tile = tiles.find(({ recipe: use }) => use?.tile === found?.tile);
     const part = found && tile && partIn(tile, found.part);
     if (!found || !part) continue;
-    const value = valueFor(draft, found.of, row[column] ?? '');
+    const format = table.formats?.[column];
+    const value = valueFor(draft, found.of, row[column] ?? '', format);
     if (value === undefined) continue;
     const fields = part as unknown as Record<string, unknown>;
     if (before) {
       if (before[column] === row[column]) continue;
-      const was = valueFor(draft, found.of, before[column] ?? '');
+      const was = valueFor(draft, found.of, before[column] ?? '', format);
       const held = fields[found.field];
       const now = found.of.takesRich ? plainWords(held as Words) : held;
       if (was !== undefined && now !== was) continue;

@@ -125,6 +125,27 @@ describe('tiles from a table', () => {
     expect(headings(run(few, filterTable('huts', null)))).toEqual(['Six', 'By hand', 'Two']);
   });
 
+  test('have their cells in a format, and keep it when the table comes in anew', () => {
+    const beds = readTable(bytes('no,title,text\n1,2400,2027-06-05\n2,closed,soon\n'));
+    const formats = { title: 'number', text: 'day-month' } as const;
+    const options = { id: 'beds', name: 'Beds', recipe: note, variant: null, key: 'no', mapping, formats };
+    const first = run(emptyDocument('Huts'), importTable(beds, { ...options, position: 0, freshId }));
+    const said = ({ order, tiles }: CollectionDocument) =>
+      order.map((id) => [heldBy(tiles[id]).heading, heldBy(tiles[id]).text]);
+    expect(said(first)).toEqual([
+      ['2,400', 'June 5'],
+      ['closed', 'soon'],
+    ]);
+    const byHand = run(first, hold([first.order[0] ?? ''], { text: 'In June' }));
+    const next = readTable(bytes('no,title,text\n1,3100,2027-06-12\n2,12,2027-07-01\n'));
+    const { command, report } = updateTable(byHand, 'beds', next, { freshId, removeGone: true });
+    expect(report.kept).toEqual({ 1: ['text'] });
+    expect(said(run(byHand, command))).toEqual([
+      ['3,100', 'In June'],
+      ['12', 'July 1'],
+    ]);
+  });
+
   test('keep what was changed by hand when the table comes in anew, and it is said what changed', () => {
     const byHand = run(imported, hold([imported.order[0] ?? ''], { heading: 'By hand' }));
     const next = readTable(bytes('no,title,text\n1,Zwei,Bread\n10,Six,Snow\n11,Eight,Wind\n'));

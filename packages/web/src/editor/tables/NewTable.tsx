@@ -7,6 +7,7 @@ import {
   starterAssets,
   STARTERS,
   tableSlots,
+  type CellFormat,
   type ReadTable,
   type Recipe,
 } from '@noria/core';
@@ -19,6 +20,7 @@ import { Section, Row } from '../../ui/Rows';
 import { count } from '../../ui/words';
 import { selectShown } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
+import { FormatChoice } from './FormatChoice';
 import { missingWords, picturesFor } from './picturesFor';
 import { runHere } from '../here';
 import { fresh, NO_COLUMN, words } from './tableFile';
@@ -34,6 +36,7 @@ export function NewTable({ name, table, onDone }: { name: string; table: ReadTab
   const recipe = recipeOf(usable, recipeId);
   const [mapping, setMapping] = useState(() => guessMapping(recipe, table));
   const [key, setKey] = useState(guessKey(table));
+  const [formats, setFormats] = useState<Readonly<Record<string, CellFormat>>>({});
   const choose = (id: string) => {
     setRecipe(id);
     setMapping(guessMapping(recipeOf(usable, id), table));
@@ -50,6 +53,7 @@ export function NewTable({ name, table, onDone }: { name: string; table: ReadTab
         variant: null,
         key,
         mapping,
+        formats,
         position: order.length,
         freshId: fresh,
       });
@@ -94,15 +98,30 @@ export function NewTable({ name, table, onDone }: { name: string; table: ReadTab
       </Row>
       {tableSlots(recipe).map((slot) => (
         <Row key={slot.name} label={slot.name}>
-          <Choice
-            name={`Column for ${slot.name}`}
-            value={mapping[slot.name] ?? NO_COLUMN}
-            choices={[{ value: NO_COLUMN, label: 'nothing' }, ...columns]}
-            onChoose={(column) => {
-              const { [slot.name]: _, ...rest } = mapping;
-              setMapping(column === NO_COLUMN ? rest : { ...rest, [slot.name]: column });
-            }}
-          />
+          <div className="grid gap-1">
+            <Choice
+              name={`Column for ${slot.name}`}
+              value={mapping[slot.name] ?? NO_COLUMN}
+              choices={[{ value: NO_COLUMN, label: 'nothing' }, ...columns]}
+              onChoose={(column) => {
+                const { [slot.name]: _, ...rest } = mapping;
+                setMapping(column === NO_COLUMN ? rest : { ...rest, [slot.name]: column });
+              }}
+            />
+            {slot.of.holds === 'words' && (
+              <FormatChoice
+                slot={slot.name}
+                cells={table.rows.map((row) => row[mapping[slot.name] ?? ''] ?? '')}
+                language={document.language}
+                value={formats[mapping[slot.name] ?? '']}
+                onChoose={(format) => {
+                  const column = mapping[slot.name] ?? '';
+                  const { [column]: _, ...rest } = formats;
+                  setFormats(format === undefined ? rest : { ...rest, [column]: format });
+                }}
+              />
+            )}
+          </div>
         </Row>
       ))}
       <div className="flex gap-1.5 pt-1.5">

@@ -119,6 +119,20 @@ describe('tiles from a table', () => {
     expect(document().order).toHaveLength(1);
   });
 
+  test('have numbers in the format that is chosen by what becomes of the first', async () => {
+    const panel = open();
+    panel.give('table-file', 'huts.csv', HUTS);
+    await screen.findByText('huts: 3 rows');
+    await choose('Recipe of the rows', 'Big figure');
+    await choose('Column for Label', 'Hut');
+    // Mere words have none.
+    expect(screen.queryByRole('combobox', { name: 'Format of Label' })).toBeNull();
+    await choose('Column for Figure', 'Height');
+    await choose('Format of Figure', '2,100');
+    fireEvent.click(screen.getByRole('button', { name: 'Make 3 tiles' }));
+    await waitFor(() => expect(panel.said()).toEqual(['2,100|Snow', '1,850|Larch', '2,710|Tower']));
+  });
+
   test('whose pictures are in no library are made all the same, and what is missing is said', async () => {
     const panel = open();
     panel.give('table-file', 'huts.csv', 'Hut,Photo\nSnow,https://example.org/a/snow.jpg\nLarch,larch.png\n');
