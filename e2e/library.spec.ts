@@ -10,7 +10,7 @@ import {
   saved,
   test,
 } from './noria';
-import { file } from './files';
+import { drop, file, hover } from './files';
 
 const tilesOf = '[data-tile-hand]';
 
@@ -207,4 +207,44 @@ test('the page’s own data is set in Export, and stands in the page', async ({
     address: 'https://example.org/huts/',
     picture: expect.stringMatching(/^https:\/\/example\.org\/huts\/pictures\/ridge-path/),
   });
+});
+
+test('numbered files come by their numbers, with the order in which they were picked one press away; a row of icons takes logos', async ({
+  page,
+  application,
+}) => {
+  const { id } = await createCollection(application, { name: 'In order' });
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await expect(page.getByText('No tiles yet').first()).toBeVisible();
+  const files = await Promise.all(
+    [10, 2, 1].map((n) => file(`morning ${n}.jpg`, 60 + n, 60, `#4a5b${String(n).padStart(2, '0')}`)),
+  );
+  await drop(page.getByRole('main', { name: 'Stage' }), files);
+  const names = async () => {
+    await saved(page);
+    const { document } = await readStored(application, id);
+    return document.order.map((each) => {
+      const tile = document.tiles[each];
+      const [part] = tile?.kind === 'card' ? tile.parts : [];
+      return part && 'picture' in part ? document.pictures[part.picture ?? '']?.name : undefined;
+    });
+  };
+  const tray = page.getByRole('region', { name: 'Uploads' });
+  await expect(tray.getByRole('status')).toHaveText('3 pictures by number.');
+  await expectAccessible(page);
+  expect(await names()).toEqual(['morning 1', 'morning 2', 'morning 10']);
+  await tray.getByRole('button', { name: 'Use the order picked' }).click();
+  await expect(tray).toHaveCount(0);
+  await expect.poll(names).toEqual(['morning 10', 'morning 2', 'morning 1']);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator(tilesOf)).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  await page.getByRole('menuitem', { name: /^Icons/ }).click();
+  const row = page.locator(tilesOf).first();
+  await hover(row, files);
+  await expect(page.getByText('takes the pictures as logos')).toBeVisible();
+  await drop(row, files);
+  await expect(page.getByRole('list', { name: 'Icons' }).getByRole('listitem')).toHaveCount(3);
+  await expect(page.locator(tilesOf)).toHaveCount(1);
 });

@@ -6,7 +6,7 @@ import { applyPatch } from '../patch/applyPatch.js';
 import { change, type Command } from '../patch/change.js';
 import { groupTiles } from './groups.js';
 import { addPart, placePart } from './parts.js';
-import { droppedSlots, picturePlace, placeFilm, placePictures } from './pictures.js';
+import { droppedSlots, isNumbered, picturePlace, placeFilm, placePictures } from './pictures.js';
 import { setLook, setPart } from './tiles.js';
 import type { CollectionDocument, FilmAsset, PictureAsset } from '../../document/types.js';
 
@@ -158,4 +158,15 @@ test('pictures that are dropped on a row of icons are logos in it, in order, wit
   expect(dropped.order).toEqual(row.order);
   const logo = (id: string) => expect.objectContaining({ icon: null, picture: id, label: id });
   expect(heldBy(dropped.tiles.row).icons).toMatchObject({ icons: ['one', 'two', 'three'].map(logo) });
+});
+
+test.each([
+  [['a 2.jpg', 'a 10.jpg'], true],
+  [['IMG_0012.jpg', 'img_0013.JPG'], true],
+  [['slope 2.jpg', 'hut 3.jpg'], false],
+  [['1.jpg', '1.jpg'], false],
+  [['one.jpg', '2.jpg'], false],
+  [['3.jpg'], false],
+])('%p are a series: %p', (names, series) => {
+  expect(isNumbered(names.map((name) => ({ name })))).toBe(series);
 });

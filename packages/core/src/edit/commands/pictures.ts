@@ -28,6 +28,16 @@ export function byNumberedName<F extends { readonly name: string }>(files: reado
   return files.toSorted((a, b) => collator.compare(a.name, b.name));
 }
 
+/** Whether files are one series: all are called alike but for a number, each another. */
+export function isNumbered(files: readonly { readonly name: string }[]): boolean {
+  const names = files.map(({ name }) => /^(.*?)(\d+)(\D*)$/.exec(name));
+  const series = new Set(
+    names.map((found) => found && `${found[1]?.toLowerCase()} ${found[3]?.toLowerCase()}`),
+  );
+  const numbers = new Set(names.map((found) => Number(found?.[2])));
+  return files.length > 1 && series.size === 1 && !series.has(null) && numbers.size === files.length;
+}
+
 /** Where a picture goes that is dropped on a tile: into a part, into its row of icons too, or behind the contents (null). */
 export interface PicturePlace {
   /** The tile itself, or one in it. */

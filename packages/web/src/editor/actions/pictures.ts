@@ -1,7 +1,9 @@
 import { COMMAND_WORDS } from '../commands/words';
 import {
+  byNumberedName,
   droppedSlots,
   fitPictures,
+  isNumbered,
   pictureSlots,
   placeAt,
   placeFilm,
@@ -17,12 +19,12 @@ import {
   type TileId,
 } from '@noria/core';
 import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
-import { outcome } from '../document/run';
+import { outcome, undo } from '../document/run';
 import { askForFiles } from '../../ui/askForFiles';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { busyWith, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { orderChosen } from '../pictures/uploadsSlice';
+import { orderChosen, renumberedNoted, type Renumbered } from '../pictures/uploadsSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { nextPosition } from './tiles';
@@ -53,7 +55,7 @@ export const addPictures =
     files: readonly File[],
     { onto, cell = null, bestFit }: TakePictures = { onto: null, bestFit: false },
   ): AppThunk<Promise<void>> =>
-  async (dispatch) => {
+  async (dispatch, getState) => {
     const films = files.filter(({ type }) => type.startsWith('video/'));
     const others = files.filter((file) => !films.includes(file));
     // A tile takes one of what is dropped on it; beside pictures it takes those.
@@ -62,7 +64,21 @@ export const addPictures =
     if (others.length === 0) return;
     const { uploadFiles } = await import('../pictures/upload');
     const arrived = await dispatch(uploadFiles(others));
-    if (arrived.length > 0) dispatch(takePictures(arrived, { onto, cell, bestFit }));
+    if (arrived.length === 0) return;
+    const isSeries = !bestFit && getState().uploads.order === 'picked' && isNumbered(arrived);
+    const ordered = isSeries ? byNumberedName(arrived) : arrived;
+    dispatch(takePictures(ordered, { onto, cell, bestFit }));
+    if (ordered.some((picture, k) => picture !== arrived[k]))
+      dispatch(renumberedNoted({ picked: arrived, onto, cell, steps: getState().document.past.length }));
+  };
+
+/** Takes pictures in the order in which they were picked, that were taken by their numbers. */
+export const takeAsPicked =
+  ({ picked, onto, cell }: Renumbered): AppThunk =>
+  (dispatch) => {
+    dispatch(renumberedNoted(null));
+    dispatch(undo());
+    dispatch(takePictures(picked, { onto, cell, bestFit: false }));
   };
 
 /** Asks for files, and adds what was chosen, in the order in which it was chosen or by the numbers in its names. */

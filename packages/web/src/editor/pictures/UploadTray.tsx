@@ -3,7 +3,8 @@ import { Progress } from 'radix-ui';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button, SignButton } from '../../ui/Button';
 import { cancelUploads } from './upload';
-import { troublesRead } from './uploadsSlice';
+import { takeAsPicked } from '../actions/pictures';
+import { renumberedNoted, troublesRead } from './uploadsSlice';
 
 /** What is being uploaded, how far it has come, and what was not taken. */
 export function UploadTray() {
@@ -37,8 +38,27 @@ export function UploadTray() {
           </Progress.Root>
         </>
       )}
+      <InNumberOrder />
       <Troubles />
     </section>
+  );
+}
+
+/** Says that pictures came by their numbers, with the way to the order in which they were picked. */
+function InNumberOrder() {
+  const dispatch = useAppDispatch();
+  const renumbered = useAppSelector(({ uploads, document }) =>
+    uploads.renumbered?.steps === document.past.length ? uploads.renumbered : null,
+  );
+  if (!renumbered) return null;
+  return (
+    <div className="grid grid-cols-[1fr_auto_auto] items-center gap-2">
+      <span role="status">{renumbered.picked.length} pictures by number.</span>
+      <Button onClick={() => dispatch(takeAsPicked(renumbered))}>Use the order picked</Button>
+      <SignButton name="Dismiss" onClick={() => dispatch(renumberedNoted(null))}>
+        <X size={14} aria-hidden />
+      </SignButton>
+    </div>
   );
 }
 

@@ -1,4 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { TileId } from '@noria/core';
+import type { LibraryPicture } from '../../api/pictures';
 
 export interface UploadsState {
   /** How many are to be uploaded, and how far they have come; null: none. */
@@ -9,8 +11,19 @@ export interface UploadsState {
   readonly troubles: readonly string[];
   /** The order in which many pictures are taken. */
   readonly order: 'picked' | 'numbered';
+  /** Pictures that were taken by their numbers although they were picked otherwise; null: none. */
+  readonly renumbered: Renumbered | null;
   /** Counts up when the library has become another. */
   readonly changes: number;
+}
+
+export interface Renumbered {
+  /** As they were picked. */
+  readonly picked: readonly LibraryPicture[];
+  readonly onto: TileId | null;
+  readonly cell: { readonly column: number; readonly row: number } | null;
+  /** How many steps were done then. */
+  readonly steps: number;
 }
 
 const initialState: UploadsState = {
@@ -18,6 +31,7 @@ const initialState: UploadsState = {
   preparing: null,
   troubles: [],
   order: 'picked',
+  renumbered: null,
   changes: 0,
 };
 
@@ -46,6 +60,10 @@ export const uploadsSlice = createSlice({
     ended: (state) => ({ ...state, batch: null, preparing: null, changes: state.changes + 1 }),
     troublesRead: (state) => ({ ...state, troubles: [] }),
     orderChosen: (state, { payload }: PayloadAction<UploadsState['order']>) => ({ ...state, order: payload }),
+    renumberedNoted: (state, { payload }: PayloadAction<Renumbered | null>) => ({
+      ...state,
+      renumbered: payload,
+    }),
     libraryChanged: (state) => ({ ...state, changes: state.changes + 1 }),
   },
 });
@@ -59,5 +77,6 @@ export const {
   ended,
   troublesRead,
   orderChosen,
+  renumberedNoted,
   libraryChanged,
 } = uploadsSlice.actions;
