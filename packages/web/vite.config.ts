@@ -20,7 +20,7 @@ const enlargeScript: Plugin = {
 
 /** What the first view needs, and so every other. */
 const BASE =
-  /node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs[\\/]toolkit[\\/]dist[\\/](?!query)|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/]limits|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
+  /node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs[\\/]toolkit[\\/]dist[\\/](?!query)|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/](limits|slug)|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
 /** What lays out and checks collections. */
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
 /** What changes them, as far as Compose needs it at once. */

@@ -54,6 +54,7 @@ export * from './arrangements/masonry/ends.js';
 export * from './edit/commands/needs.js';
 export * from './edit/commands/page.js';
 export { isPageAddress, LANDMARKS, landmarkOf } from './document/page.js';
+export { slugOf } from './document/slug.js';
 export { columnsThatFit, countColumns, minimumsFor } from './arrangements/shared/columnCount.js';
 export * from './geometry/relations.js';
 export * from './geometry/nearest.js';

@@ -1,4 +1,5 @@
 import { whileSame } from '../memo.js';
+import { slugOf } from '../document/slug.js';
 import { lengthAt, type WrittenLength } from '../engine/css/writtenLength.js';
 import type { CollectionLook, Colour, Measure, NamedLook, NamedLooks, TypeSize } from '../document/look.js';
 import type { BandLook, CollectionDocument, NarrowerBand } from '../document/types.js';
@@ -24,23 +25,12 @@ export function followedBy(looks: NamedLooks | undefined, look: NamedLook): Name
   return at;
 }
 
-/** A name as an id: small letters, digits and hyphens, a letter first. */
-const idFrom = (name: string): string =>
-  name
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}+/gu, '')
-    .replaceAll('ß', 'ss')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^[^a-z]+|-+$/g, '')
-    .slice(0, 60);
-
 /** What each named look is called in a style sheet and in tokens: its name as an id, each another; by its own id. */
 export function calledIn(looks: NamedLooks | undefined): ReadonlyMap<string, string> {
   const given = new Set<string>();
   const called = new Map<string, string>();
   for (const { id, name } of Object.values(looks ?? {})) {
-    const own = idFrom(name) || id;
+    const own = slugOf(name) || id;
     let free = own;
     for (let n = 2; given.has(free); n++) free = `${own}-${n}`;
     given.add(free);

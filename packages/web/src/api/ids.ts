@@ -1,13 +1,7 @@
-/** A name as an id of the file format: small letters, digits and hyphens, a letter first. */
-export const slugOf = (name: string, otherwise: string) =>
-  name
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}+/gu, '')
-    .replaceAll('ß', 'ss')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^[^a-z]+|-$/g, '')
-    .slice(0, 50) || otherwise;
+import { slugOf as slugIn } from '@noria/core';
+
+/** A name as an id of the file format; another word where nothing of it can be one. */
+export const slugOf = (name: string, otherwise: string) => slugIn(name) || otherwise;
 
 /** Small letters and digits that no other tab comes upon. */
 const random = (length: number) => crypto.randomUUID().replaceAll('-', '').slice(0, length);

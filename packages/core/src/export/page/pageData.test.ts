@@ -5,21 +5,11 @@ import { assignArea, paintArea } from '../../edit/commands/areas.js';
 import { setLandmark, setLanguage, setPage } from '../../edit/commands/page.js';
 import { change } from '../../edit/patch/change.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
+import { hut } from '../../testing/hut.js';
 import { sample } from '../../testing/sample.js';
 import { writePage } from './writePage.js';
-import type { CollectionDocument, PictureAsset } from '../../document/types.js';
+import type { CollectionDocument } from '../../document/types.js';
 import type { Command } from '../../edit/patch/change.js';
-
-const hut: PictureAsset = {
-  id: 'hut',
-  name: 'Hut',
-  file: 'hut.webp',
-  hash: 'a'.repeat(64),
-  mediaType: 'image/webp',
-  inlineSize: 1800,
-  blockSize: 1200,
-  alternativeText: 'A hut & its window',
-};
 
 const plain: CollectionDocument = {
   ...sample([
@@ -62,7 +52,7 @@ describe('what a page says of itself', () => {
       '<meta property="og:image" content="https://example.org/huts/pictures/hut-1280.webp">',
       '<meta property="og:image:width" content="1280">',
       '<meta property="og:image:height" content="853">',
-      '<meta property="og:image:alt" content="A hut &amp; its window">',
+      '<meta property="og:image:alt" content="A hut &amp; its &quot;window&quot;">',
     ])
       expect(html).toContain(`  ${line}\n`);
     expect(assets.map(({ path }) => path)).toEqual(

@@ -3,21 +3,11 @@ import { HtmlValidate } from 'html-validate';
 import { contrast } from '../../look/contrast.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
+import { hut } from '../../testing/hut.js';
 import { sample } from '../../testing/sample.js';
 import { writePage } from './writePage.js';
 import { cardWith } from '../../testing/held.js';
 import type { CollectionDocument, PictureAsset, Tile } from '../../document/types.js';
-
-const hut: PictureAsset = {
-  id: 'hut',
-  name: 'Hut',
-  file: 'hut.webp',
-  hash: 'a'.repeat(64),
-  mediaType: 'image/webp',
-  inlineSize: 1800,
-  blockSize: 1200,
-  alternativeText: 'A hut & its "window"',
-};
 
 function withTiles(...tiles: Tile[]): CollectionDocument {
   const base = sample([[1, 1]]);
