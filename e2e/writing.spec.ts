@@ -137,6 +137,34 @@ test('by pointer: a double press writes in the words that it meets; elsewhere a 
   await expect(page.getByTestId('crop-hand')).toBeVisible();
 });
 
+test('words that an undo takes away, and another view, end the writing: keys are commands again', async ({
+  page,
+}) => {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Text heading and words' }).click();
+  await expect(selectedHand(page)).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(field(page)).toBeFocused();
+  await page.keyboard.press('Control+z');
+  await expect(field(page)).toHaveCount(0);
+  await page.keyboard.press('Control+y');
+  await expect(page.getByRole('button', { name: /^Undo: Add tile/ })).toBeVisible();
+  await hand(page, 'opening').focus();
+  await page.keyboard.press('Enter');
+  await expect(field(page)).toBeFocused();
+  // By an address, as the back button goes: nothing loses the focus first.
+  const goTo = (view: string) =>
+    page.evaluate((to) => {
+      history.pushState(null, '', location.pathname.replace(/[a-z]+$/, to));
+      dispatchEvent(new PopStateEvent('popstate'));
+    }, view);
+  await goTo('check');
+  await expect(field(page)).toHaveCount(0);
+  await goTo('compose');
+  await expect(hand(page, 'opening')).toBeVisible();
+  await expect(field(page)).toHaveCount(0);
+});
+
 test('empty words get a line to be written in, and a group’s words are reached in turn', async ({ page }) => {
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Text heading and words' }).click();

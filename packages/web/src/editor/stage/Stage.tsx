@@ -1,7 +1,8 @@
 import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
-import { Suspense, useCallback, useMemo, useRef, useState, type DragEvent } from 'react';
+import { Suspense, useCallback, useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector } from '../hooks';
+import { writingIn } from '../editorSlice';
 import { useSize } from '../../ui/useSize';
 import { selectShown } from '../document/selectors';
 import { addPictures } from '../actions/pictures';
@@ -62,6 +63,8 @@ export function Stage() {
   );
   const [bar, setBar] = useState<HTMLElement | null>(null);
   const [dropping, setDropping] = useState<Hovering | null>(null);
+  // Another view has no field that keys could be for.
+  useEffect(() => () => void dispatch(writingIn(null)), [dispatch]);
   const ground = useRef<GroundHandle>(null);
   const collection = useAppSelector(selectShown);
   const whole = useAppSelector(selectWhole);

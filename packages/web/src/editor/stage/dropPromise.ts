@@ -62,8 +62,10 @@ function picturePromise(state: RootState, pictures: readonly string[], onto: Til
   const name = target && `“${tileName(target, view)}”`;
   if (target && rowOf(target)) {
     const many = pictures.length > 1 || !pictures.every((type) => type.startsWith('image/'));
+    const rest = pictures.length - slotsFor(state, { onto }, pictures.length).length;
+    const says = `${name} takes ${rest > 0 ? 'as many as it holds' : many ? 'the pictures as logos' : 'the picture as a logo'}`;
     return {
-      says: `Drop: ${name} takes the ${many ? 'pictures as logos' : 'picture as a logo'}.`,
+      says: `Drop: ${says}${rest > 0 ? `; ${newTiles(rest, 'picture', false)}` : ''}.`,
       tiles: [target.id],
     };
   }

@@ -36,7 +36,8 @@ interface WordsOnStageProps {
 /** A field over words on the stage, that looks as they do. */
 export function WordsOnStage({ place, scale, bar }: WordsOnStageProps) {
   const collection = useAppSelector(selectShown);
-  const part = partIn(collection.tiles[place.tile], place.part);
+  const found = partIn(collection.tiles[place.tile], place.part);
+  const part = found?.hidden ? undefined : found;
   const written = part && writtenIn(part);
   const [name] = useState(() => {
     const label = written?.field === 'caption' ? PART.caption.label : part ? partName(part) : '';
@@ -49,6 +50,11 @@ export function WordsOnStage({ place, scale, bar }: WordsOnStageProps) {
   });
   const dispatch = useAppDispatch();
   const onTypedOn = useCallback(() => void dispatch(writeBeside(1)), [dispatch]);
+  const isGone = !written;
+  useEffect(() => {
+    // An undo or somebody else took the words away: keys are no longer for them.
+    if (isGone) dispatch(writingIn(null));
+  }, [isGone, dispatch]);
   if (!part || !written) return null;
   const field = {
     name: name.whole,
