@@ -26,14 +26,21 @@ if (typeof navigator !== 'undefined') stay();
 export async function goneOf(tabs: readonly string[]): Promise<Set<string>> {
   const others = new Set(tabs.filter((tab) => tab !== thisTab));
   if (others.size === 0 || typeof navigator === 'undefined' || !hasLocks()) return others;
-  if (before !== null && others.has(before)) {
+  if (before !== null && others.has(before) && !wasReloaded()) {
     // A page that is being left lets go a moment after the next one has come.
     const patience = { signal: AbortSignal.timeout(PATIENCE) };
     await navigator.locks.request(lockOf(before), patience, () => undefined).catch(() => undefined);
   }
   const { held = [] } = await navigator.locks.query();
   const there = new Set(held.map(({ name }) => name));
-  return new Set([...others].filter((tab) => !there.has(lockOf(tab))));
+  const isGone = (tab: string) => !there.has(lockOf(tab)) || (tab === before && wasReloaded());
+  return new Set([...others].filter(isGone));
+}
+
+/** A page that was loaded again has taken the place of the one before, even while that one’s lock is not free yet. */
+function wasReloaded(): boolean {
+  const [how] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+  return how?.type === 'reload';
 }
 
 /** Does work that only one tab may do at a time. */

@@ -21,6 +21,10 @@ export async function drainLeft(dispatch: AppDispatch, getState: () => RootState
       told.add(of.collection);
       dispatch(warn(words));
     };
+    if (outcome.kind === 'meets' && getState().document.id === of.collection) {
+      await askHere(dispatch, getState, of.collection);
+      continue;
+    }
     if (outcome.kind === 'saved') dispatch(announce(`Unsent changes of “${outcome.name}” were saved.`));
     if (outcome.kind === 'aside') dispatch(warn(`${outcome.why} They are kept under “Set aside”.`));
     if (outcome.kind === 'meets')
@@ -28,6 +32,15 @@ export async function drainLeft(dispatch: AppDispatch, getState: () => RootState
     if (outcome.kind === 'deleted')
       tell('A collection with unsent changes was deleted elsewhere. Open its address to take them away.');
   }
+}
+
+/** Asks at once where nothing is unsaved on the screen; what is, goes first, and the next round asks. */
+async function askHere(dispatch: AppDispatch, getState: () => RootState, id: string): Promise<void> {
+  const { saving, underWay, unsent } = getState().document;
+  if (saving.state !== 'saved' || underWay || unsent.length > 0) return;
+  // Only where it is on the screen are these scripts needed, and there already.
+  const { open } = await import('./open');
+  await dispatch(open(id));
 }
 
 const told = new Set<string>();

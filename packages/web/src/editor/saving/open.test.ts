@@ -1,10 +1,14 @@
-import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { applyPatch, type CollectionDocument, type JsonPatch } from '@noria/core';
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { applyPatch, setTile, type CollectionDocument, type JsonPatch } from '@noria/core';
 import { askAhead } from '../../api/ahead';
 import { collectionPath } from '../../api/listedCollections';
 import { composeStore, stats } from '../../testing/composeStore';
+import { run as edit } from '../document/run';
+import { acknowledged, sent } from '../document/documentSlice';
 import { listAside } from './aside';
+import { drainLeft } from './drain';
 import { open } from './open';
+import { dropOwnOutbox } from './outbox';
 
 /** The browser’s synchronous storage, which has what it keeps as its own keys; there is no other one here. */
 class Journal {
@@ -97,6 +101,9 @@ beforeEach(() => {
   Object.assign(globalThis, { localStorage: journal });
 });
 
+// What a test leaves with a question is not for the next one to send.
+afterEach(() => dropOwnOutbox(id));
+
 test('a collection is opened as it is stored, at its revision', async () => {
   server([start, applyPatch(start, named('t1', 'Huts'))]);
   const { document, store, steps } = await opening();
@@ -176,6 +183,32 @@ describe('what another tab left unsent', () => {
     expect(names(document())).toEqual(['Bunks', 'Stat 2']);
     expect(saving()).toMatchObject({ state: 'asked' });
     expect(store.getState().document.question?.meetings).toHaveLength(1);
+  });
+
+  test('only after the collection was opened is asked about too, where nothing is unsaved on the screen', async () => {
+    server([start, applyPatch(start, named('t1', 'Huts'))]);
+    const { run, store, document, saving, warned } = await opening();
+    left(1, named('t1', 'Bunks'));
+    await run(drainLeft);
+    expect(saving()).toMatchObject({ state: 'asked' });
+    expect(store.getState().document.question?.meetings).toHaveLength(1);
+    expect(names(document())).toEqual(['Bunks', 'Stat 2']);
+    expect(warned()).toBeFalsy();
+  });
+
+  test('waits until what is unsaved on the screen is saved', async () => {
+    const { all } = server([start, applyPatch(start, named('t1', 'Huts'))]);
+    const { run, store, document, saving } = await opening();
+    left(1, named('t1', 'Bunks'));
+    run(edit('Rename', setTile(['t2'], { name: 'Beds' })));
+    await run(drainLeft);
+    expect(names(document())).toEqual(['Huts', 'Beds']);
+    expect(isLeft()).toBe(true);
+    all.push(document());
+    store.dispatch(sent('k'));
+    store.dispatch(acknowledged(3));
+    await run(drainLeft);
+    expect(saving()).toMatchObject({ state: 'asked' });
   });
 
   test('of a collection that was deleted is not lost', async () => {
