@@ -32,7 +32,7 @@ async function asset({ id, name, size, alternativeText }) {
     blockSize,
     alternativeText,
     // Its colours and placeholder, as the server reads them.
-    ...(await glance(sharp(join(demo, 'pictures', file)))),
+    ...(await glance(sharp(join(demo, 'pictures', file)), { inlineSize, blockSize })),
   };
 }
 

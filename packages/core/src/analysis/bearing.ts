@@ -9,6 +9,7 @@ import { evenColumn } from '../geometry/evenColumn.js';
 import { pictureOf } from '../document/card.js';
 import type { Band } from '../document/bands.js';
 import type { Span } from './packing/fillCells.js';
+import { isPictureFill } from '../look/paints.js';
 import type { MeasuredArrangement, CollectionDocument, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../engine/text/types.js';
 
@@ -128,8 +129,7 @@ export function coveredAspect({ pictures }: Pick<CollectionDocument, 'pictures'>
   const part = pictureOf(tile);
   if (part?.fit === 'contain') return null;
   const { fill } = tile.look;
-  const id: string | null =
-    part !== null ? part.picture : typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : null;
+  const id: string | null = part !== null ? part.picture : isPictureFill(fill) ? fill.picture : null;
   const picture = id === null ? undefined : pictures[id];
   return picture ? picture.inlineSize / picture.blockSize : null;
 }

@@ -1,6 +1,14 @@
 import { partKindOf } from '../parts/index.js';
-import { looksOfBands, picturesOfBands } from '../document/bandLooks.js';
-import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../parts/uses.js';
+import { looksOfBands } from '../document/bandLooks.js';
+import {
+  filmsIn,
+  iconsIn,
+  namedLooksIn,
+  namedLooksOf,
+  picturesIn,
+  usedOf,
+  usesOfBands,
+} from '../parts/uses.js';
 import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 
 /** Tiles that a thumbnail has room for. */
@@ -40,6 +48,7 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
     ...(groups && { groups: mine(groups) }),
     ...(looks && { looks: mine(looks) }),
   }));
+  const behind = usesOfBands({ bands: own });
   return {
     formatVersion,
     name,
@@ -50,8 +59,8 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
     tiles,
     order,
     bands: own,
-    pictures: of(document.pictures, [...kept.flatMap(picturesIn), ...picturesOfBands({ bands: own })]),
-    films: of(document.films, kept.flatMap(filmsIn)),
+    pictures: of(document.pictures, [...kept.flatMap(picturesIn), ...usedOf(behind, 'picture')]),
+    films: of(document.films, [...kept.flatMap(filmsIn), ...usedOf(behind, 'film')]),
     icons: of(document.icons, kept.flatMap(iconsIn)),
     namedLooks: of(document.namedLooks, [
       ...kept.flatMap(namedLooksOf),

@@ -6,7 +6,7 @@ import { contrast } from '../look/contrast.js';
 import { cropIn, isFocusLost, sharpnessIn, shownShare } from '../look/crop.js';
 import { evenColumn } from '../geometry/evenColumn.js';
 import { laneImbalance, placeLanes } from '../engine/lanes/placeLanes.js';
-import { laidOver } from '../look/colour.js';
+import { composed, hexOf, rgbOf } from '../look/blend.js';
 import { layoutRows } from '../arrangements/rows/layoutRows.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { leastContrast } from '../look/textColour.js';
@@ -172,7 +172,9 @@ describe('the sums', () => {
   test('contrast is the ratio of WCAG, to the picture under its tint', () => {
     expect(contrast('#ffffff', '#000000')).toBe(21);
     expect(contrast('#777777', '#ffffff')).toBeCloseTo(4.48, 2);
-    const behind = ['#c0c0c0', '#f0f0f0'].map((colour) => laidOver('#000000', 0.6, colour));
+    const behind = ['#c0c0c0', '#f0f0f0'].map((colour) =>
+      hexOf(composed({ colour: rgbOf(colour), alpha: 1 }, { colour: [0, 0, 0], alpha: 0.6 }).colour),
+    );
     expect(leastContrast('#ffffff', behind)).toBeCloseTo(contrast('#ffffff', behind[1] ?? ''), 6);
     expect(leastContrast('#ffffff', ['#c0c0c0', '#f0f0f0'])).toBeLessThan(2);
   });

@@ -1,7 +1,7 @@
 import { pictureOf } from '../document/card.js';
 import { placeIn, type Band } from '../document/bands.js';
 import { documentIn } from '../document/bandLooks.js';
-import { letsThrough } from '../look/css.js';
+import { letsThrough } from '../look/paints.js';
 import { areasMeet } from '../geometry/relations.js';
 import type { CollectionDocument, Tile, TileId } from '../document/types.js';
 import type { LaidOutTile, Layout } from '../arrangements/kind.js';
@@ -41,10 +41,10 @@ export function unseenTiles(
 
 /** Whether nothing behind a tile is seen through it. */
 function isOpaque(tile: Tile): boolean {
-  const { fill, fade } = tile.look;
+  const { fade } = tile.look;
   if (fade) return false;
   if (pictureOf(tile)?.picture) return true;
-  return !letsThrough(fill);
+  return !letsThrough(tile.look);
 }
 
 function isCovered(tile: LaidOutTile, over: readonly LaidOutTile[]): boolean {

@@ -2,6 +2,7 @@
 
 import { LIMITS } from '../document/limits.js';
 import { id } from '../look/checks.js';
+import { RASTER } from '../look/raster.js';
 import { fields, list, number, oneOf, pattern, record, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
 
@@ -31,13 +32,14 @@ export const picture =
       blockSize: extent,
       alternativeText,
       colours: list(colour, 1, 8, 'The list of colours'),
+      raster: pattern(RASTER, 'A raster', '“24x16:” and its bytes in base64'),
       placeholder: pattern(
         /^data:image\/webp;base64,[A-Za-z0-9+/=]{1,2000}$/,
         'A placeholder',
         '“data:image/webp;base64,…”',
       ),
     };
-    fields(known, 'A picture', ['colours', 'placeholder'])(value, path, report);
+    fields(known, 'A picture', ['colours', 'raster', 'placeholder'])(value, path, report);
     sameId(value, key, path, report);
   };
 

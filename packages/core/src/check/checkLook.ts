@@ -1,34 +1,40 @@
-import { colour, id, orNamed, plainColour, point, share, tint } from '../look/checks.js';
+import { colour, gradients, id, orNamed, plainColour, point, share, tint } from '../look/checks.js';
+import { BLENDS } from '../document/look.js';
 import { FAMILIES } from '../parts/families.js';
 import { length } from '../document/lengthCheck.js';
 import { LIMITS } from '../document/limits.js';
 import { fields, isObject, list, number, oneOf, orNull, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
 
-const stop = fields({ id, colour, at: share, opacity: share }, 'A stop of a gradient', ['id', 'opacity']);
-const stops = list(stop, 2, LIMITS.stops, 'The list of stops');
-const gradients: Readonly<Record<string, Check>> = {
-  linear: fields(
-    { kind: oneOf(['linear'], 'The kind of a fill'), angle: number(-360, 360, 'An angle'), stops },
-    'A linear gradient',
+const paints: Readonly<Record<string, Check>> = {
+  ...gradients,
+  plain: fields(
+    { kind: oneOf(['plain'], 'The kind of a fill'), colour, opacity: share },
+    'A colour with its opacity',
   ),
-  radial: fields(
-    { kind: oneOf(['radial'], 'The kind of a fill'), x: share, y: share, stops },
-    'A radial gradient',
+};
+const media = {
+  focalPoint: point,
+  tint,
+  fit: oneOf(['cover', 'contain'], 'The fit of a picture'),
+  zoom: number(1, LIMITS.zoom, 'A zoom'),
+  position: point,
+};
+const OPTIONAL_IN_MEDIA = ['fit', 'zoom', 'position'];
+const layerFills: Readonly<Record<string, Check>> = {
+  ...paints,
+  picture: fields(
+    { kind: oneOf(['picture'], 'The kind of a fill'), picture: id, ...media },
+    'A picture as fill',
+    OPTIONAL_IN_MEDIA,
   ),
 };
 const fills: Readonly<Record<string, Check>> = {
-  ...gradients,
-  picture: fields(
-    {
-      kind: oneOf(['picture'], 'The kind of a fill'),
-      picture: id,
-      focalPoint: point,
-      tint,
-      fit: oneOf(['cover', 'contain'], 'The fit of a picture'),
-    },
-    'A picture as fill',
-    ['fit'],
+  ...layerFills,
+  film: fields(
+    { kind: oneOf(['film'], 'The kind of a fill'), film: id, poster: orNull(id), ...media },
+    'A film as fill',
+    OPTIONAL_IN_MEDIA,
   ),
 };
 
@@ -49,6 +55,7 @@ const measure = (most: number, what: string) => orNamed(length(0, most, what));
 const offset = number(-LIMITS.shadow, LIMITS.shadow, 'A shadow’s offset');
 const shadow = fields(
   {
+    id,
     x: offset,
     y: offset,
     blur: number(0, LIMITS.shadow, 'A shadow’s blur'),
@@ -57,7 +64,18 @@ const shadow = fields(
     opacity: share,
   },
   'A shadow',
+  ['id'],
 );
+const severalShadows = list(shadow, 1, LIMITS.layers, 'The list of shadows');
+const shadows: Check = (value, path, report) =>
+  (Array.isArray(value) ? severalShadows : shadow)(value, path, report);
+const sizeOfCorner = length(0, LIMITS.radius, 'A corner radius');
+const corners = fields(
+  { startStart: sizeOfCorner, startEnd: sizeOfCorner, endEnd: sizeOfCorner, endStart: sizeOfCorner },
+  'Four corners',
+);
+const borderWidth = number(0, LIMITS.border, 'A border’s width');
+const borderSides = sides(borderWidth);
 
 const typePx = number(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size');
 const pageWidth = number(LIMITS.narrowest, 10_000, 'A width');
@@ -78,21 +96,34 @@ const typeFields = (role: string) => ({
 });
 
 const optionalLook = {
+  over: list(
+    fields(
+      { id, fill: colourOr(layerFills, 'The kind of a layer'), blend: oneOf(BLENDS, 'How a layer is mixed') },
+      'A layer',
+      ['id', 'blend'],
+    ),
+    0,
+    LIMITS.layers,
+    'The list of layers',
+  ),
+  backdropBlur: number(0, LIMITS.blur, 'A blur'),
   align: oneOf(['start', 'center', 'end', 'stretch'], 'The alignment'),
   direction: oneOf(['column', 'row'], 'The direction'),
   gap: measure(LIMITS.gap, 'A gap'),
   padding: ((value, path, report) =>
     (isObject(value) ? paddings : measure(LIMITS.padding, 'A padding'))(value, path, report)) as Check,
-  radius: measure(LIMITS.radius, 'A corner radius'),
+  radius: ((value, path, report) =>
+    (isObject(value) ? corners : measure(LIMITS.radius, 'A corner radius'))(value, path, report)) as Check,
   border: fields(
     {
-      width: number(0, LIMITS.border, 'A border’s width'),
-      paint: colourOr(gradients, 'The kind of a paint'),
+      width: ((value, path, report) =>
+        (isObject(value) ? borderSides : borderWidth)(value, path, report)),
+      paint: colourOr(paints, 'The kind of a paint'),
     },
     'A border',
   ),
-  outerShadow: shadow,
-  innerShadow: shadow,
+  outerShadow: shadows,
+  innerShadow: shadows,
   fade: fades,
   writingDirection: oneOf(['horizontal', 'vertical'], 'The writing direction'),
   ...typeFields('heading'),

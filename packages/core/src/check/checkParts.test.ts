@@ -41,8 +41,8 @@ describe('what tiles hold and look like is checked', () => {
     ],
     [
       'a fill of no kind',
-      { look: { ...look, fill: { kind: 'conic' } } },
-      '/tiles/a/look/fill/kind: The kind of a fill is one of "linear", "radial", "picture"',
+      { look: { ...look, fill: { kind: 'spiral' } } },
+      '/tiles/a/look/fill/kind: The kind of a fill is one of "linear", "radial", "conic"',
     ],
     [
       'a colour that is CSS',

@@ -1,7 +1,7 @@
 import { LIMITS } from '../document/limits.js';
 import { partIn } from '../document/card.js';
-import { looksOfBands, picturesOfBands } from '../document/bandLooks.js';
-import { namedLooksIn, namesIn, usesIn } from '../parts/uses.js';
+import { looksOfBands } from '../document/bandLooks.js';
+import { namedLooksIn, namesIn, usesIn, usesOfBands } from '../parts/uses.js';
 import type { Reporter } from '../document/checks.js';
 import type { CollectionDocument, Recipe, Tile } from '../document/types.js';
 
@@ -81,11 +81,11 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
     const looks = { bands: [each] };
     const names = namedLooksIn(looksOfBands(looks)).map((id) => ({ id, at: '/looks' }));
     checkNames(document, names, `/bands/${k}`, error);
-    for (const id of picturesOfBands(looks)) {
-      if (!Object.hasOwn(document.pictures, id))
+    for (const { what, id } of usesOfBands(looks)) {
+      if (!Object.hasOwn(document[`${what}s`] ?? {}, id))
         error(
           `/bands/${k}/looks`,
-          `There is no picture “${id}” in the collection. Add it to “pictures”, or choose another fill.`,
+          `There is no ${what} “${id}” in the collection. Add it to “${what}s”, or choose another fill.`,
         );
     }
     for (const tileId of Object.keys(each.groups ?? {})) {

@@ -1,21 +1,24 @@
+import { isGradient } from '../look/paints.js';
 import { partKindOf } from '../parts/index.js';
 import { formatTrackSize } from '../engine/css/trackSize.js';
 import type {
   Arrangement,
   Badge,
-  Border,
   CollectionDocument,
   Fill,
+  FillLayer,
   Gradient,
   GradientStop,
   Part,
+  Shadow,
   Tile,
+  TileLook,
   TrackSize,
 } from '../document/types.js';
 
 /** Names a new entry of a list; `taken` are the ids that it must not get. */
 export type NameEntry = (
-  what: 'stop' | 'icon' | 'badge' | 'track' | 'part',
+  what: 'stop' | 'icon' | 'badge' | 'track' | 'part' | 'layer' | 'shadow',
   taken: ReadonlySet<string>,
 ) => string;
 
@@ -98,22 +101,33 @@ const partIds = (parts: readonly Part[], name: NameEntry): readonly Part[] =>
     return changedIn(part, { [entries.field]: entryIds(all, entries.what, name) });
   });
 
-function lookIds<Look extends { readonly fill?: Fill; readonly border?: Border }>(
-  look: Look,
-  name: NameEntry,
-): Look {
-  const { fill, border } = look;
+function lookIds<Look extends Partial<TileLook>>(look: Look, name: NameEntry): Look {
+  const { fill, over, border, outerShadow, innerShadow } = look;
   return changedIn(look, {
-    ...(isGradient(fill) && { fill: stopIds(fill, name) }),
-    ...(border &&
-      isGradient(border.paint) && {
-        border: changedIn(border, { paint: stopIds(border.paint, name) }),
-      }),
+    ...(fill !== undefined && { fill: fillIds(fill, name) }),
+    ...(over && {
+      over: listed(entryIds<FillLayer>(over, 'layer', name), (layer) =>
+        changedIn(layer, { fill: fillIds(layer.fill, name) }),
+      ),
+    }),
+    ...(border && { border: changedIn(border, { paint: fillIds(border.paint, name) }) }),
+    ...(outerShadow && { outerShadow: shadowIds(outerShadow, name) }),
+    ...(innerShadow && { innerShadow: shadowIds(innerShadow, name) }),
   } as Partial<Look>);
 }
 
-const isGradient = (paint: Fill | undefined): paint is Gradient =>
-  typeof paint === 'object' && paint.kind !== 'picture';
+const isSeveral = (shadow: Shadow | readonly Shadow[]): shadow is readonly Shadow[] => Array.isArray(shadow);
+
+/** One shadow alone needs no id. */
+const shadowIds = (shadow: Shadow | readonly Shadow[], name: NameEntry) =>
+  isSeveral(shadow) ? entryIds<Shadow>(shadow, 'shadow', name) : shadow;
+
+function fillIds<F extends Fill>(fill: F, name: NameEntry): F {
+  const whole: Fill = fill;
+  if (isGradient(whole)) return stopIds(whole, name) as F;
+  if (typeof whole !== 'object' || !('tint' in whole) || !isGradient(whole.tint)) return fill;
+  return changedIn(whole, { tint: stopIds(whole.tint, name) }) as F;
+}
 
 const stopIds = (gradient: Gradient, name: NameEntry): Gradient =>
   changedIn(gradient, { stops: entryIds<GradientStop>(gradient.stops, 'stop', name) });
@@ -147,7 +161,7 @@ function idsFor(count: number, ids: readonly string[], name: NameEntry): readonl
 
 function entryIds<Entry extends Identified>(
   entries: readonly Entry[],
-  what: 'stop' | 'icon' | 'badge' | 'part',
+  what: Parameters<NameEntry>[0],
   name: NameEntry,
 ): readonly Entry[] {
   const ids = idsFor(

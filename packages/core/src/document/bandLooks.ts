@@ -1,5 +1,5 @@
 import { perObjectAnd, whileSame } from '../memo.js';
-import type { BandLook, CollectionDocument, PictureId, Tile, TileLook, TypeSizes } from './types.js';
+import type { BandLook, CollectionDocument, Tile, TileLook, TypeSizes } from './types.js';
 
 /** What a band sets or inherits of a tile's look. */
 export function bandLookIn(document: CollectionDocument, tile: string, bandIndex: number): BandLook {
@@ -11,12 +11,6 @@ export function bandLookIn(document: CollectionDocument, tile: string, bandIndex
 /** What bands set of the looks of tiles. */
 export const looksOfBands = ({ bands }: Pick<CollectionDocument, 'bands'>): readonly BandLook[] =>
   bands.flatMap(({ looks = {} }) => Object.values(looks));
-
-/** The pictures that bands put behind tiles. */
-export const picturesOfBands = (document: Pick<CollectionDocument, 'bands'>): PictureId[] =>
-  looksOfBands(document).flatMap(({ fill }) =>
-    typeof fill === 'object' && fill?.kind === 'picture' ? [fill.picture] : [],
-  );
 
 /**
  * A collection with the looks that it has in a band: what the band sets stands where the

@@ -36,6 +36,8 @@ export interface PictureAsset {
   readonly alternativeText: string;
   /** Its mean, darkest and lightest colour, `#rrggbb`; left out: not known. */
   readonly colours?: readonly string[];
+  /** It in a few px, `24x16:` and the bytes of their channels in base64; left out: not known, or it lets through. */
+  readonly raster?: string;
   /** A few px of it as a `data:` address, shown until it has come. */
   readonly placeholder?: string;
 }

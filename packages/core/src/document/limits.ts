@@ -22,6 +22,12 @@ export const LIMITS = {
   badges: 8,
   height: 100_000,
   stops: 12,
+  /** How far beside its tile the middle of a gradient may lie, and how far it may reach, in sizes of the tile. */
+  outside: 2,
+  reach: 4,
+  /** Layers over a fill, and shadows of a tile. */
+  layers: 8,
+  blur: 100,
   shadow: 400,
   border: 100,
   spans: 2000,

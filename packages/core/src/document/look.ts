@@ -1,7 +1,7 @@
 /** What things look like. Lengths that are numbers are CSS px. */
 
 import type { WrittenLength } from '../engine/css/writtenLength.js';
-import type { PictureId } from './ids.js';
+import type { FilmId, PictureId } from './ids.js';
 
 /** `#rrggbb`, or the id of a named look in braces: `{moss}`. */
 export type Colour = string;
@@ -39,37 +39,119 @@ export interface LinearGradient {
   readonly stops: readonly GradientStop[];
 }
 
-/** A circle that reaches to the farthest corner. */
+/** From a middle outwards, which may lie outside of the tile. */
 export interface RadialGradient {
   readonly kind: 'radial';
   /** Its middle, as shares of the tile. */
   readonly x: number;
   readonly y: number;
+  /** How far it reaches, as shares of the tile’s width and height; left out: a circle to the farthest corner. */
+  readonly radii?: Radii;
+  /** Turns the ellipse of its radii clockwise, degrees; left out: 0. */
+  readonly angle?: number;
   readonly stops: readonly GradientStop[];
 }
 
-export type Gradient = LinearGradient | RadialGradient;
+export interface Radii {
+  readonly x: number;
+  readonly y: number;
+}
 
-/** A picture behind the contents. */
-export interface PictureFill {
-  readonly kind: 'picture';
-  readonly picture: PictureId;
+/** Around a middle, which may lie outside of the tile. */
+export interface ConicGradient {
+  readonly kind: 'conic';
+  /** Its middle, as shares of the tile. */
+  readonly x: number;
+  readonly y: number;
+  /** Where it begins: degrees, 0 upwards and clockwise from there, as in CSS. */
+  readonly angle: number;
+  readonly stops: readonly GradientStop[];
+}
+
+export type Gradient = LinearGradient | RadialGradient | ConicGradient;
+
+/** One colour that lets through what is behind it; opacity 0 (nothing of it shows) to 1. */
+export interface PlainPaint {
+  readonly kind: 'plain';
+  readonly colour: Colour;
+  readonly opacity: number;
+}
+
+/** What a line is drawn with. */
+export type Paint = Colour | PlainPaint | Gradient;
+
+/** What is laid over a picture or film: one colour, or a gradient whose stops have opacities. */
+export type Veil = Tint | Gradient;
+
+/** What fills of pictures and films have in common. */
+interface MediaFill {
   readonly focalPoint: FocalPoint;
-  readonly tint: Tint;
+  readonly tint: Veil;
   /** Left out: it covers the tile. */
   readonly fit?: 'cover' | 'contain';
+  /** 1 to 8 times the size that covers its place; left out: 1. */
+  readonly zoom?: number;
+  /** Which piece of it shows, as `object-position`; left out: the one around the focal point. */
+  readonly position?: FocalPoint;
+}
+
+/** A picture behind the contents. */
+export interface PictureFill extends MediaFill {
+  readonly kind: 'picture';
+  readonly picture: PictureId;
+}
+
+/** A film behind the contents: it plays by itself, without sound, again and again. */
+export interface FilmFill extends MediaFill {
+  readonly kind: 'film';
+  readonly film: FilmId;
+  /** What shows before it plays, and to those who asked for less motion. */
+  readonly poster: PictureId | null;
 }
 
 /** The colour may be `none`: what lies behind the tile shows through. */
-export type Fill = Colour | Gradient | PictureFill;
+export type Fill = Paint | PictureFill | FilmFill;
+
+/** How a layer is mixed with what is under it in its tile, as CSS Compositing 1 calls it. */
+export type Blend = (typeof BLENDS)[number];
+
+export const BLENDS = [
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'color-dodge',
+  'color-burn',
+  'hard-light',
+  'soft-light',
+  'difference',
+  'exclusion',
+  'hue',
+  'saturation',
+  'color',
+  'luminosity',
+] as const;
+
+/** A layer over a tile’s fill, behind its contents. */
+export interface FillLayer {
+  /** Tells it apart from the other layers; filled in where it is left out. */
+  readonly id?: string;
+  readonly fill: Paint | PictureFill;
+  /** Left out: `normal`. */
+  readonly blend?: Blend;
+}
 
 export interface Border {
-  readonly width: number;
-  readonly paint: Colour | Gradient;
+  readonly width: number | FourSides;
+  readonly paint: Paint;
 }
 
 /** A shadow that a tile casts, or one cast into it. */
 export interface Shadow {
+  /** Tells it apart from the other shadows; filled in where it is left out. */
+  readonly id?: string;
   readonly x: number;
   readonly y: number;
   readonly blur: number;
@@ -84,6 +166,14 @@ export interface FourSides<L = number> {
   readonly inlineEnd: L;
   readonly blockEnd: L;
   readonly inlineStart: L;
+}
+
+/** Of a tile’s corners: the first word says which end of the block axis, the second which of the inline axis. */
+export interface FourCorners<L = WrittenLength> {
+  readonly startStart: L;
+  readonly startEnd: L;
+  readonly endEnd: L;
+  readonly endStart: L;
 }
 
 /** A type size that grows with the page: `from` px at `fromWidth` and narrower, `to` px at `toWidth` and wider. */
@@ -105,6 +195,10 @@ export type Alignment = 'start' | 'center' | 'end' | 'stretch';
 /** What is left out is as the collection has it, or none. */
 export interface TileLook {
   readonly fill: Fill;
+  /** Layers over the fill, the uppermost first; left out: none. */
+  readonly over?: readonly FillLayer[];
+  /** How much of what lies behind the tile is blurred, px; left out: 0. It is seen where the fill lets it through. */
+  readonly backdropBlur?: number;
   /** The colour of words; `auto`: light or dark, whichever is more legible on what lies behind. */
   readonly textColour: Colour;
   /** How the contents are spread along their direction. */
@@ -114,10 +208,11 @@ export interface TileLook {
   readonly direction?: 'column' | 'row';
   readonly gap?: Measure;
   readonly padding?: Measure | FourSides<WrittenLength>;
-  readonly radius?: Measure;
+  readonly radius?: Measure | FourCorners;
   readonly border?: Border;
-  readonly outerShadow?: Shadow;
-  readonly innerShadow?: Shadow;
+  /** One, or several with the uppermost first. */
+  readonly outerShadow?: Shadow | readonly Shadow[];
+  readonly innerShadow?: Shadow | readonly Shadow[];
   /** Edges that fade out over so many px. */
   readonly fade?: FourSides;
   /** Words run along the inline axis, or down the block axis. */

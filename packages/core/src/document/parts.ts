@@ -2,7 +2,7 @@
 
 import type { IconItem, Words } from './content.js';
 import type { FilmId, PartId, PictureId } from './ids.js';
-import type { Alignment, FocalPoint, Tint } from './look.js';
+import type { Alignment, FocalPoint, Veil } from './look.js';
 
 /** How a part stands in its card, whatever it holds. */
 export interface PartStanding {
@@ -96,7 +96,7 @@ export interface PicturePart extends PartBase {
   readonly zoom?: number;
   /** Which piece of it shows, as `object-position`; left out: the one around the focal point. */
   readonly position?: FocalPoint;
-  readonly tint?: Tint;
+  readonly tint?: Veil;
   /** The set of pictures that it opens large in, in the page; left out: as the collection says. */
   readonly enlarges?: string;
 }

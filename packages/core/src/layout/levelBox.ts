@@ -6,6 +6,7 @@ import { isSquareGroup } from '../arrangements/questions.js';
 import { tileBox } from '../parts/tileBox.js';
 import type { LayoutOptions } from './options.js';
 import type { LevelBox } from '../arrangements/kind.js';
+import { borderSides } from '../look/paints.js';
 import type { CollectionDocument, TileId } from '../document/types.js';
 
 /** A level of any kind as a box, with the levels inside its groups. */
@@ -25,10 +26,11 @@ export function levelBox(document: CollectionDocument, band: Band, options: Layo
     const level = levelOf(document, id);
     const own = bandsOf(level)[band.index] as Band;
     const inner = levelBox(level, { ...own, at: pageInlineSize }, options);
-    const width = looks.tiles[id]?.look.border?.width ?? 0;
+    const { blockStart, inlineEnd, blockEnd, inlineStart } = borderSides(looks.tiles[id]?.look.border);
     // Browsers draw borders in whole px, never less than one.
-    const drawn = width > 0 ? Math.max(1, Math.floor(width)) : 0;
-    const style = { ...inner.box.style, border: [drawn, drawn, drawn, drawn] as const };
+    const drawn = (width: number) => (width > 0 ? Math.max(1, Math.floor(width)) : 0);
+    const border = [drawn(blockStart), drawn(inlineEnd), drawn(blockEnd), drawn(inlineStart)] as const;
+    const style = { ...inner.box.style, border };
     return { ...inner, box: { ...inner.box, id, style } };
   }
 }

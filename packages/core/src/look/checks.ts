@@ -1,7 +1,7 @@
 /** Checks of the values that looks and parts are made of. */
 
 import { isAddress } from '../engine/css/address.js';
-import { fields, number, pattern, shown, text } from '../document/checks.js';
+import { fields, isObject, list, number, oneOf, pattern, shown, text } from '../document/checks.js';
 import { LIMITS } from '../document/limits.js';
 import type { Check } from '../document/checks.js';
 
@@ -35,4 +35,29 @@ export const address: Check = (value, path, report) => {
   });
 };
 
-export const tint = fields({ colour, opacity: share }, 'A tint');
+const stop = fields({ id, colour, at: share, opacity: share }, 'A stop of a gradient', ['id', 'opacity']);
+const stops = list(stop, 2, LIMITS.stops, 'The list of stops');
+const angle = number(-360, 360, 'An angle');
+const kind = (name: string) => oneOf([name], 'The kind of a fill');
+/** A middle may lie outside of its tile. */
+const middle = number(-LIMITS.outside, 1 + LIMITS.outside, 'The middle of a gradient');
+const radius = number(0.01, LIMITS.reach, 'A radius of a gradient');
+const radii = fields({ x: radius, y: radius }, 'The radii of a gradient');
+
+export const gradients: Readonly<Record<string, Check>> = {
+  linear: fields({ kind: kind('linear'), angle, stops }, 'A linear gradient'),
+  radial: fields({ kind: kind('radial'), x: middle, y: middle, radii, angle, stops }, 'A radial gradient', [
+    'radii',
+    'angle',
+  ]),
+  conic: fields({ kind: kind('conic'), x: middle, y: middle, angle, stops }, 'A conic gradient'),
+};
+
+const evenTint = fields({ colour, opacity: share }, 'A tint');
+
+/** What is laid over a picture: a colour, or a gradient. */
+export const tint: Check = (value, path, report) => {
+  const named = isObject(value) ? String(value.kind) : '';
+  const gradient = Object.hasOwn(gradients, named) ? gradients[named] : undefined;
+  (gradient ?? evenTint)(value, path, report);
+};

@@ -52,12 +52,3 @@ export function fromOklch({ lightness, chroma, hue }: LightnessChromaHue): strin
   const shows = [r, g, b].every((channel) => channel > -SLACK && channel < 1 + SLACK);
   return formatHex(shows ? colour : clampChroma(colour, 'oklch'));
 }
-
-/** `over` laid on `under` with an opacity of 0 to 1, in sRGB as browsers composite (CSS Compositing 1). */
-export function laidOver(over: string, opacity: number, under: string): string {
-  const channel = (hex: string, at: number) => Number.parseInt(hex.slice(at, at + 2), 16);
-  const mixed = [1, 3, 5].map((at) =>
-    Math.round(channel(over, at) * opacity + channel(under, at) * (1 - opacity)),
-  );
-  return `#${mixed.map((value) => value.toString(16).padStart(2, '0')).join('')}`;
-}

@@ -1,8 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { contrast } from './contrast.js';
-import { fromOklch, laidOver, toOklch } from './colour.js';
-import { fadeCss, gradientCss, groundCss, typeSizeCss } from './css.js';
+import { composed, hexOf, rgbOf } from './blend.js';
+import { fromOklch, toOklch } from './colour.js';
+import { fadeCss, typeSizeCss } from './css.js';
+import { gradientCss } from './gradientCss.js';
+import { groundCss } from './groundCss.js';
 import { coloursOf, contrastIn, legibleTextColour, leastContrast } from './textColour.js';
 import { fromDesignTokens, toDesignTokens } from './designTokens.js';
 import { coloursApart, paletteFrom } from './palette.js';
@@ -33,8 +36,10 @@ describe('colours', () => {
   });
 
   test('are laid over one another', () => {
-    expect(laidOver('#000000', 0.5, '#ffffff')).toBe('#808080');
-    expect(laidOver('#123456', 1, '#ffffff')).toBe('#123456');
+    const laid = (over: string, alpha: number, under: string) =>
+      hexOf(composed({ colour: rgbOf(under), alpha: 1 }, { colour: rgbOf(over), alpha }).colour);
+    expect(laid('#000000', 0.5, '#ffffff')).toBe('#808080');
+    expect(laid('#123456', 1, '#ffffff')).toBe('#123456');
   });
 });
 
@@ -76,7 +81,7 @@ describe('text colour', () => {
         focalPoint: { x: 0.5, y: 0.5 },
         tint: { colour: '#000000', opacity },
       }) as const;
-    expect(coloursOf(document, behind(0.8))).toEqual(['#1a1a1a', '#000000', '#333333']);
+    expect(coloursOf(document, { fill: behind(0.8) })).toEqual(['#1a1a1a', '#000000', '#333333']);
     const tile = newTile('text', 't');
     const ratio = (opacity: number) =>
       contrastIn(document, { look: { ...tile.look, textColour: '#ffffff', fill: behind(opacity) } });
@@ -129,14 +134,15 @@ describe('looks as CSS', () => {
         { colour: '{moss}', at: 1, opacity: 0.5 },
       ],
     } as const;
-    expect(gradientCss(paint)).toBe(
-      'linear-gradient(90deg, #000000 0%, color-mix(in srgb, var(--moss) 50%, transparent) 100%)',
+    expect(gradientCss(paint, {})).toBe(
+      'linear-gradient(90deg in srgb, #000000 0%, color-mix(in srgb, var(--moss) 50%, transparent) 100%)',
     );
-    expect(groundCss('#ffffff', { width: 2, paint }, null)).toEqual({
-      background: `linear-gradient(#ffffff, #ffffff) padding-box, ${gradientCss(paint)} border-box`,
+    const drawn = { image: () => null };
+    expect(groundCss({ fill: '#ffffff', border: { width: 2, paint } }, drawn)).toEqual({
+      background: `linear-gradient(#ffffff, #ffffff) padding-box, ${gradientCss(paint, {})} border-box`,
       border: '2px solid transparent',
     });
-    expect(groundCss('none', undefined, null)).toEqual({ background: 'none' });
+    expect(groundCss({ fill: 'none' }, drawn)).toEqual({ background: 'none' });
   });
 
   test('edges fade on both axes together', () => {

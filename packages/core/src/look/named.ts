@@ -1,7 +1,15 @@
 import { whileSame } from '../memo.js';
 import { slugOf } from '../document/slug.js';
 import { lengthAt, type WrittenLength } from '../engine/css/writtenLength.js';
-import type { CollectionLook, Colour, Measure, NamedLook, NamedLooks, TypeSize } from '../document/look.js';
+import type {
+  CollectionLook,
+  Colour,
+  FourCorners,
+  Measure,
+  NamedLook,
+  NamedLooks,
+  TypeSize,
+} from '../document/look.js';
 import type { BandLook, CollectionDocument, NarrowerBand } from '../document/types.js';
 
 const REFERENCE = /^\{([a-z][a-z0-9-]{0,63})\}$/;
@@ -56,6 +64,25 @@ const ANY_PAGE = 1280;
 export const measureOf = (looks: NamedLooks | undefined, value: Measure, page = ANY_PAGE): number =>
   lengthAt(unnamed(looks, value), page);
 
+/** The radii of the corners in the order of CSS, px on a page so wide. */
+export const cornersOf = (
+  looks: NamedLooks | undefined,
+  radius: Measure | FourCorners,
+  page = ANY_PAGE,
+): readonly [number, number, number, number] => {
+  if (typeof radius !== 'object') {
+    const all = measureOf(looks, radius, page);
+    return [all, all, all, all];
+  }
+  const { startStart, startEnd, endEnd, endStart } = radius;
+  return [
+    lengthAt(startStart, page),
+    lengthAt(startEnd, page),
+    lengthAt(endEnd, page),
+    lengthAt(endStart, page),
+  ];
+};
+
 /** A length as it is written, with its name followed. A name that is not there is 0. */
 export const unnamed = (looks: NamedLooks | undefined, value: Measure): WrittenLength =>
   namedIn(value) === null
@@ -87,7 +114,9 @@ export const lookGrows = (
   grows(looks, headingSize) ||
   grows(looks, bodySize) ||
   isWritten(gap) ||
-  isWritten(radius) ||
+  (typeof radius === 'object' && radius !== null
+    ? Object.values(radius).some(isWritten)
+    : isWritten(radius)) ||
   (typeof padding === 'object' && padding !== null
     ? Object.values(padding).some(isWritten)
     : isWritten(padding));

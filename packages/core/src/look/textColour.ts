@@ -1,35 +1,42 @@
 import { contrast } from './contrast.js';
-import { fromOklch, laidOver, toOklch } from './colour.js';
+import { composed, hexOf, rgbOf } from './blend.js';
+import { fromOklch, toOklch } from './colour.js';
 import { colourOf } from './named.js';
-import type { Fill, Tint } from '../document/look.js';
-import type { CollectionDocument, PictureAsset, Tile } from '../document/types.js';
-
-/** What a picture may be behind words when nothing is known of it. */
-const ANY_PICTURE = ['#000000', '#808080', '#ffffff'];
-
-/** What looks refer to. */
-export interface Known {
-  readonly pictures: CollectionDocument['pictures'];
-  readonly namedLooks?: CollectionDocument['namedLooks'] | undefined;
-}
+import { isGuessed, paintedBy, type Guess, type Known, type Spot } from './painted.js';
+import type { SlotSize } from './crop.js';
+import type { Spread, TileLook } from '../document/look.js';
+import type { Tile } from '../document/types.js';
 
 /** What shows through where nothing is known of it. */
 const PAPER = '#ffffff';
+/** A tile that is meant where nobody says how large it is, px. */
+const ANY_TILE: SlotSize = { inlineSize: 360, blockSize: 240 };
+/** At so many places along each axis the colours are taken. */
+const PLACES = 5;
 
-/** A picture's mean, darkest and lightest colour under a tint. */
-function tinted({ namedLooks }: Known, picture: PictureAsset | undefined, tint: Tint | undefined): string[] {
-  const colours = picture?.colours ?? ANY_PICTURE;
-  if (!tint || tint.opacity === 0) return [...colours];
-  return colours.map((each) => laidOver(colourOf(namedLooks, tint.colour), tint.opacity, each));
+type Grounded = Pick<TileLook, 'fill' | 'over'> & { readonly spread?: Spread };
+
+/**
+ * The colours behind the words of a tile, `#rrggbb`, where its words may be: at its start, its end, or anywhere
+ * in it, by how its contents are spread.
+ */
+export function coloursOf(known: Known, look: Grounded): readonly string[] {
+  const under = { colour: rgbOf(colourOf(known.namedLooks, known.look?.background ?? PAPER)), alpha: 1 };
+  if (look.fill === 'none' && !look.over) return [hexOf(under.colour)];
+  const guesses: readonly Guess[] = isGuessed(known, look) ? [0, 1, 2] : [0];
+  const found = guesses.flatMap((guess) => {
+    const painter = paintedBy(known, look, ANY_TILE, guess);
+    return placesFor(look.spread).map((at) => hexOf(composed(under, painter(at)).colour));
+  });
+  return [...new Set(found)];
 }
 
-/** The colours of a fill, `#rrggbb`: one, those of its stops, or those of its picture under its tint. */
-export function coloursOf(document: Known, fill: Fill): readonly string[] {
-  if (fill === 'none') return [PAPER];
-  if (typeof fill === 'string') return [colourOf(document.namedLooks, fill)];
-  if (fill.kind === 'picture') return tinted(document, document.pictures[fill.picture], fill.tint);
-  return fill.stops.map(({ colour, opacity = 1 }) =>
-    laidOver(colourOf(document.namedLooks, colour), opacity, PAPER),
+/** Where words may be in a tile, px. */
+function placesFor(spread: Spread | undefined): Spot[] {
+  const [from, to] = spread === 'start' ? [0, 0.6] : spread === 'end' ? [0.4, 1] : [0, 1];
+  const steps = Array.from({ length: PLACES }, (_, k) => (k + 0.5) / PLACES);
+  return steps.flatMap((u) =>
+    steps.map((v) => ({ x: u * ANY_TILE.inlineSize, y: (from + v * (to - from)) * ANY_TILE.blockSize })),
   );
 }
 
@@ -59,11 +66,11 @@ export function legibleTextColour(behind: readonly string[]): string {
 }
 
 /** The text colour of a tile's words: its own, or the one that is legible on its fill. */
-export const textColourOf = (document: Known, { look }: Pick<Tile, 'look'>): string =>
+export const textColourOf = (known: Known, { look }: Pick<Tile, 'look'>): string =>
   look.textColour === 'auto'
-    ? legibleTextColour(coloursOf(document, look.fill))
-    : colourOf(document.namedLooks, look.textColour);
+    ? legibleTextColour(coloursOf(known, look))
+    : colourOf(known.namedLooks, look.textColour);
 
 /** The contrast of a tile's words to what lies behind them, 1 to 21. */
-export const contrastIn = (document: Known, tile: Pick<Tile, 'look'>): number =>
-  leastContrast(textColourOf(document, tile), coloursOf(document, tile.look.fill));
+export const contrastIn = (known: Known, tile: Pick<Tile, 'look'>): number =>
+  leastContrast(textColourOf(known, tile), coloursOf(known, tile.look));

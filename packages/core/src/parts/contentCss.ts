@@ -71,6 +71,16 @@ ${of('flow')}.unseen {
   clip-path: inset(50%);
   white-space: nowrap;
 }
+.behind {
+  display: none;
+  position: absolute;
+  z-index: -2;
+  inset: 0;
+  inline-size: 100%;
+  block-size: 100%;
+  object-fit: cover;
+  pointer-events: none;
+}
 .opens {
   display: none;
   margin: 0;

@@ -10,7 +10,7 @@ import type {
 } from '../document/types.js';
 import type { Rule } from '../engine/css/rule.js';
 import type { Attributes, PageElement, PageNode } from '../engine/html/node.js';
-import type { Known } from '../look/textColour.js';
+import type { Known } from '../look/painted.js';
 
 /** How a picture is named in the page: the stage and the exported page reach its bytes differently. */
 export interface PictureSources {

@@ -9,6 +9,7 @@ import { partKindOf } from './index.js';
 import { inOne, linesOf } from './shared/inCard.js';
 import { wordsMark } from './shared/wordsMark.js';
 import { tileName } from './said.js';
+import { behindElements } from './behind.js';
 import type { Badge, Card, CollectionDocument, GroupTile, Part, Tile, TileId } from '../document/types.js';
 import type { Sources } from './part.js';
 
@@ -22,6 +23,7 @@ export const tileElement = (document: CollectionDocument, tile: Tile, sources: S
 
 const groupElement = (document: CollectionDocument, tile: GroupTile, sources: Sources): PageElement =>
   element('section', { class: 'group', 'data-tile': tile.id, ...scrolling(document, tile.id) }, [
+    ...behindElements(document, tile, sources),
     coverOf(tile, document),
     ...tile.order.flatMap((id) => levelTile(document, tile.id, document.tiles[id] as Tile, sources)),
     ...badgesOf(tile),
@@ -37,7 +39,7 @@ function cardElement(document: CollectionDocument, whole: Card, sources: Sources
     is: { class: composition.className, 'data-tile': tile.id },
     parts: partElements(document, tile, sources),
     cover: leadingPart(tile) ? undefined : coverOf(tile, document),
-    badges: badgesOf(tile),
+    badges: [...behindElements(document, tile, sources), ...badgesOf(tile)],
   });
 }
 

@@ -1,15 +1,10 @@
-import {
-  colourCss,
-  fadeCss,
-  groundCss,
-  measureCss,
-  ringCss,
-  shadowsCss,
-  sidesCss,
-  typeSizeCss,
-} from '../look/css.js';
+import { colourCss, fadeCss, measureCss, radiusCss, shadowsCss, sidesCss, typeSizeCss } from '../look/css.js';
 import { BADGE_INSET } from './badge.js';
-import { textColourOf, type Known } from '../look/textColour.js';
+import { behindSelector } from './behind.js';
+import { textColourOf } from '../look/textColour.js';
+import { behindCss, groundCss, overBehindCss, ringCss, type Drawn } from '../look/groundCss.js';
+import { behindIn } from '../look/paints.js';
+import type { Known } from '../look/painted.js';
 import { LARGE } from './contentCss.js';
 import { familyCss } from './families.js';
 import { mergedRules, ruleCss, tileSelector, type Rule } from '../engine/css/rule.js';
@@ -37,7 +32,7 @@ const remembered = whileSame<Tile, string>();
 
 /** The same as text, for the stage. A tile that stays as it is keeps its text. */
 export const tileCss = (document: Known, tile: Tile, image: PictureImage): string =>
-  remembered(tile, [document.pictures, document.namedLooks, image], () =>
+  remembered(tile, [document.pictures, document.namedLooks, document.look?.background, image], () =>
     tileRules(document, tile, image).map(ruleCss).join('\n'),
   );
 
@@ -52,19 +47,31 @@ function ownRules(document: Known, whole: Tile, image: PictureImage): Rule[] {
   const tile = whole.kind === 'card' ? shownCard(whole) : whole;
   const { look } = tile;
   const at = tileSelector(tile.id);
-  const { fill } = look;
-  const behind = typeof fill === 'object' && fill.kind === 'picture' ? document.pictures[fill.picture] : null;
-  const ground = groundCss(fill, look.border, behind ? image(behind, tile) : null);
-  const around = ringCss(fill, look.border);
-  const ring = around ? [{ selector: `${at}::before`, declarations: around }] : [];
+  const drawn: Drawn = {
+    namedLooks: document.namedLooks,
+    image: (id) => {
+      const picture = document.pictures[id];
+      return picture ? image(picture, tile) : null;
+    },
+  };
+  const around = ringCss(look, document.namedLooks);
+  const behind = behindIn(look.fill);
+  const over = overBehindCss(look, drawn);
+  const ring = [
+    ...(around ? [{ selector: `${at}::before`, declarations: around }] : []),
+    ...(behind ? [{ selector: `${at} > ${behindSelector(behind)}`, declarations: behindCss(behind) }] : []),
+    ...(over ? [{ selector: `${at}::after`, declarations: over }] : []),
+  ];
   const frame: Declarations = {
-    ...ground,
-    ...(around && { position: 'relative' }),
-    ...(look.radius !== undefined && { 'border-radius': measureCss(look.radius) }),
+    ...groundCss(look, drawn),
+    ...((around ?? behind) && { position: 'relative' }),
+    // What lies behind the contents stays over what is behind the tile.
+    ...(behind && { isolation: 'isolate' }),
+    ...(look.radius !== undefined && { 'border-radius': radiusCss(look.radius) }),
     ...(look.padding !== undefined && {
       padding: typeof look.padding === 'object' ? sidesCss(look.padding) : measureCss(look.padding),
     }),
-    ...shadowsCss(look.outerShadow, look.innerShadow),
+    ...shadowsCss(look),
     ...fadeCss(look.fade),
   };
   const textColour = {
@@ -143,8 +150,15 @@ const UNSAID: Declarations = {
   'box-shadow': 'none',
   mask: 'none',
   'mask-composite': 'add',
+  'background-blend-mode': 'normal',
+  'mix-blend-mode': 'normal',
+  'backdrop-filter': 'none',
   content: 'none',
+  display: 'none',
 };
+
+/** What a tile has beside its parts by its look alone. */
+const IN_FRONT_OR_BEHIND = /(::before|::after|> \[data-behind="[^"]*"\])$/;
 
 /** The rules in which a tile with another look differs from what it was. */
 export function differingRules(document: Known, before: Tile, after: Tile, image: PictureImage): Rule[] {
@@ -153,7 +167,7 @@ export function differingRules(document: Known, before: Tile, after: Tile, image
   );
   const is = ownRules(document, after, image);
   const ended = [...was.keys()]
-    .filter((selector) => selector.endsWith('::before') && !is.some((rule) => rule.selector === selector))
+    .filter((selector) => IN_FRONT_OR_BEHIND.test(selector) && !is.some((rule) => rule.selector === selector))
     .map((selector): Rule => ({ selector, declarations: {} }));
   return [...is, ...ended].map(({ selector, declarations }) => {
     const said = was.get(selector) ?? {};

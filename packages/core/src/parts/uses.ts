@@ -1,7 +1,17 @@
+import { looksOfBands } from '../document/bandLooks.js';
 import { namedIn } from '../look/named.js';
+import { usesInLook, withLookAssets, type LookUse } from '../look/paints.js';
 import { partsOf } from '../document/card.js';
 import { partKindOf } from './index.js';
-import type { CollectionDocument, FilmId, IconId, PictureId, Tile, TileId } from '../document/types.js';
+import type {
+  CollectionDocument,
+  FilmId,
+  IconId,
+  PictureId,
+  Recipe,
+  Tile,
+  TileId,
+} from '../document/types.js';
 import type { Refer } from './part.js';
 
 type Asset = Parameters<Refer>[0];
@@ -23,9 +33,7 @@ export function usesIn(tile: Tile): Use[] {
       return id;
     });
   });
-  const { fill } = tile.look;
-  if (typeof fill === 'object' && fill.kind === 'picture')
-    found.push({ what: 'picture', id: fill.picture, at: '/look/fill' });
+  for (const use of usesInLook(tile.look)) found.push({ ...use, at: '/look/fill' });
   return found;
 }
 
@@ -39,13 +47,21 @@ export const filmsIn = (tile: Tile): FilmId[] => namedBy(tile, 'film');
 
 export const iconsIn = (tile: Tile): IconId[] => namedBy(tile, 'icon');
 
+/** The pictures and films that bands put behind tiles. */
+export const usesOfBands = (document: Pick<CollectionDocument, 'bands'>): readonly LookUse[] =>
+  looksOfBands(document).flatMap(usesInLook);
+
+/** The pictures and films that variants of a recipe put behind its tiles. */
+export const usesOfVariants = ({ variants }: Recipe): readonly LookUse[] =>
+  variants.flatMap(({ looks }) => Object.values(looks).flatMap(usesInLook));
+
+/** The ids of what is used, of one sort. */
+export const usedOf = (uses: readonly LookUse[], asked: LookUse['what']): string[] =>
+  uses.flatMap(({ what, id }) => (what === asked ? [id] : []));
+
 /** A tile whose parts, and whose fill, name their assets anew. */
 export function withAssets(tile: Tile, to: Refer): Tile {
-  const { fill } = tile.look;
-  const own =
-    typeof fill === 'object' && fill.kind === 'picture'
-      ? { ...tile, look: { ...tile.look, fill: { ...fill, picture: to('picture', fill.picture) } } }
-      : tile;
+  const own = usesInLook(tile.look).length > 0 ? { ...tile, look: withLookAssets(tile.look, to) } : tile;
   return own.kind === 'card'
     ? { ...own, parts: own.parts.map((part) => partKindOf(part).refer?.(part, to) ?? part) }
     : own;

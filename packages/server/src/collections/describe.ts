@@ -3,8 +3,9 @@ import {
   filmsIn,
   formatProblem,
   picturesIn,
-  picturesOfBands,
   summaryOf,
+  usedOf,
+  usesOfBands,
   type CollectionDocument,
 } from '@noria/core';
 import type { Collection, Uses } from './collection.entity.js';
@@ -17,6 +18,7 @@ export type Described = Pick<Collection, 'name' | 'summary' | 'pictureUses' | 'f
 
 export function describeCollection(document: CollectionDocument): Described {
   const tiles = Object.values(document.tiles);
+  const behind = usesOfBands(document);
   return {
     name: document.name,
     summary: {
@@ -27,9 +29,12 @@ export function describeCollection(document: CollectionDocument): Described {
     },
     pictureUses: counted([
       ...tiles.flatMap((tile) => hashes(document.pictures, picturesIn(tile))),
-      ...hashes(document.pictures, picturesOfBands(document)),
+      ...hashes(document.pictures, usedOf(behind, 'picture')),
     ]),
-    filmUses: counted(tiles.flatMap((tile) => hashes(document.films ?? {}, filmsIn(tile)))),
+    filmUses: counted([
+      ...tiles.flatMap((tile) => hashes(document.films ?? {}, filmsIn(tile))),
+      ...hashes(document.films ?? {}, usedOf(behind, 'film')),
+    ]),
     summedUp: SUMMARY_VERSION,
   };
 }

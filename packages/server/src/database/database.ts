@@ -10,6 +10,7 @@ import { Workspace } from '../workspaces/workspace.entity.js';
 import { First1764000000000 } from './migrations/1764000000000-first.js';
 import { Library1764100000000 } from './migrations/1764100000000-library.js';
 import { Formats1764300000000 } from './migrations/1764300000000-formats.js';
+import { Rasters1764400000000 } from './migrations/1764400000000-rasters.js';
 import { Streams1764200000000 } from './migrations/1764200000000-streams.js';
 
 export function databaseOptions(url: string, limits: ServerLimits = USUAL_LIMITS): DataSourceOptions {
@@ -18,7 +19,7 @@ export function databaseOptions(url: string, limits: ServerLimits = USUAL_LIMITS
     type: 'postgres',
     url,
     entities: [Workspace, Collection, Revision, Picture, PictureVariant, FileChunk, Film],
-    migrations: [First1764000000000, Library1764100000000, Streams1764200000000, Formats1764300000000],
+    migrations: [First1764000000000, Library1764100000000, Streams1764200000000, Formats1764300000000, Rasters1764400000000],
     synchronize: false,
     // gen_random_uuid() is PostgreSQL's own; an extension would ask for more rights than needed.
     installExtensions: false,

@@ -29,6 +29,10 @@ export class Picture {
   @Column({ type: 'json' })
   colours: string[];
 
+  /** Its colours in a few px; null for what lets through what is behind, and for what came before this was kept. */
+  @Column({ type: 'text', nullable: true })
+  raster: string | null;
+
   /** A few px as a `data:` address; null for what lets through what is behind. */
   @Column({ type: 'text', nullable: true })
   placeholder: string | null;

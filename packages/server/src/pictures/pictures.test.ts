@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { rasterOf } from '@noria/core';
 import sharp from 'sharp';
 import request from 'supertest';
 import { claimingPicture, createTestApp, oneStat, picture, type TestApp } from '../testing/testApp.js';
@@ -14,6 +15,7 @@ interface Shown {
   readonly hash: string;
   readonly name: string;
   readonly colours: readonly string[];
+  readonly raster: string | null;
   readonly placeholder: string | null;
   readonly alternativeText: string;
   readonly uses: number;
@@ -123,13 +125,23 @@ describe('pictures', () => {
       ])
       .png()
       .toBuffer();
-    const { colours, placeholder } = await stored(half, 'half.png');
+    const { colours, raster, placeholder } = await stored(half, 'half.png');
+    const px = rasterOf(raster ?? '');
+    expect([px?.columns, px?.rows]).toEqual([24, 12]);
+    expect([px?.bytes.slice(0, 3), px?.bytes.slice(-3)]).toEqual([
+      [0, 0, 0],
+      [255, 255, 255],
+    ]);
     expect(colours.slice(1)).toEqual(['#000000', '#ffffff']);
     expect(placeholder).toMatch(/^data:image\/webp;base64,/);
     const clear = await sharp({ create: { width: 8, height: 8, channels: 4, background: '#0000' } })
       .png()
       .toBuffer();
-    expect(await stored(clear, 'clear.png')).toMatchObject({ colours: [], placeholder: null });
+    expect(await stored(clear, 'clear.png')).toMatchObject({
+      colours: [],
+      raster: null,
+      placeholder: null,
+    });
   });
 
   test.each(['avif', 'gif'] as const)('%s is taken', async (format) => {

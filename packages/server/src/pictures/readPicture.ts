@@ -88,8 +88,9 @@ async function readPixels({ path, name }: Upload, reading: Reading): Promise<Rea
   if (width * height * pages > MOST_PIXELS) throw tooManyPixels(name, width, height, pages);
   const kept = await withoutWords(path, mediaType, said, reading);
   const [inlineSize, blockSize] = orientation > 4 ? [height, width] : [width, height];
-  const looks = await glance(sharp(kept, options).timeout(seconds(reading)));
-  return { ...looks, ...(await stored(kept)), mediaType, inlineSize, blockSize };
+  const size = { inlineSize, blockSize };
+  const looks = await glance(sharp(kept, options).timeout(seconds(reading)), size);
+  return { ...looks, ...(await stored(kept)), mediaType, ...size };
 }
 
 /** The file of a picture without its words: block by block where it stands upright, else decoded and written anew. */
@@ -141,12 +142,12 @@ async function readDrawing({ path, name }: Upload, reading: Reading): Promise<Re
   await writeFile(kept, withViewBox(text));
   const { width, height } = await sharp(kept, options).metadata();
   const scale = Math.max(1, DRAWING_WIDTH / width);
+  const drawn = { inlineSize: Math.round(width * scale), blockSize: Math.max(1, Math.round(height * scale)) };
   return {
-    ...(await glance(sharp(kept, options).timeout(seconds(reading)))),
+    ...(await glance(sharp(kept, options).timeout(seconds(reading)), drawn)),
     ...(await stored(kept)),
     mediaType: 'image/svg+xml',
-    inlineSize: Math.round(width * scale),
-    blockSize: Math.max(1, Math.round(height * scale)),
+    ...drawn,
   };
 }
 

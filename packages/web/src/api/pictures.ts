@@ -31,6 +31,7 @@ export interface LibraryPicture {
   readonly blockSize: number;
   readonly byteSize: number;
   readonly colours: readonly string[];
+  readonly raster: string | null;
   readonly placeholder: string | null;
   readonly alternativeText: string;
   readonly createdAt: string;
@@ -97,7 +98,7 @@ const EXTENSIONS: Readonly<Record<PictureAsset['mediaType'], string>> = {
 
 /** A picture of the library as a collection holds it. */
 export function toAsset(picture: Omit<LibraryPicture, 'uses' | 'createdAt'>): PictureAsset {
-  const { hash, mediaType, inlineSize, blockSize, alternativeText, colours, placeholder } = picture;
+  const { hash, mediaType, inlineSize, blockSize, alternativeText, colours, raster, placeholder } = picture;
   const name = picture.name.replace(/\.[^.]{1,5}$/, '').slice(0, 80) || 'Picture';
   const id = fileId(name, 'picture', hash);
   return {
@@ -110,6 +111,7 @@ export function toAsset(picture: Omit<LibraryPicture, 'uses' | 'createdAt'>): Pi
     blockSize,
     alternativeText,
     ...(colours.length > 0 && { colours }),
+    ...(raster !== null && { raster }),
     ...(placeholder !== null && { placeholder }),
   };
 }

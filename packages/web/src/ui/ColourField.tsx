@@ -1,7 +1,10 @@
 import { fromOklch, toOklch, type LightnessChromaHue } from '@noria/core';
+import { Pipette } from 'lucide-react';
 import { Popover, Slider } from 'radix-ui';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { beginGesture } from './gesture';
+import { SignButton } from './Button';
+import { NumberField } from './NumberField';
 import { TextField } from './TextField';
 import { isTyped } from './typing';
 
@@ -9,6 +12,9 @@ interface ColourFieldProps {
   readonly name: string;
   /** `#rrggbb` */
   readonly value: string;
+  /** 0 to 1, where it may let through what is behind; left out: it does not. */
+  readonly opacity?: number | undefined;
+  readonly onOpacity?: ((opacity: number) => void) | undefined;
   /** What stands on the field; left out: the value. */
   readonly label?: string;
   readonly onSet: (value: string) => void;
@@ -30,15 +36,20 @@ export function ColourField({ label, says, children, small, ...picked }: ColourF
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`${name}, ${label ?? value}`}
+        aria-label={`${name}, ${label ?? value}${isSheer(picked.opacity) ? `, opacity ${percent(picked.opacity)}` : ''}`}
         className={
           small
             ? 'grid size-[26px] flex-none place-items-center rounded-s bg-field'
             : 'flex h-[26px] w-full min-w-0 items-center gap-2 rounded-s bg-field px-2 text-left'
         }
       >
-        <span className="size-3.5 flex-none rounded-full border border-hair" style={{ background: value }} />
-        {!small && <span className={label ? 'truncate' : 'figures truncate'}>{label ?? value}</span>}
+        <Swatch value={value} opacity={picked.opacity} className="size-3.5 flex-none rounded-full" />
+        {!small && (
+          <span className={label ? 'truncate' : 'figures truncate'}>
+            {label ?? value}
+            {isSheer(picked.opacity) && <span className="figures"> {percent(picked.opacity)}</span>}
+          </span>
+        )}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -49,7 +60,7 @@ export function ColourField({ label, says, children, small, ...picked }: ColourF
           aria-label={name}
           // What is typed is taken back first.
           onEscapeKeyDown={(event) => isTyped(document.activeElement) && event.preventDefault()}
-          className="z-[150] grid w-[264px] gap-3 rounded-m bg-raised p-3.5 shadow-float"
+          className="z-[150] grid max-h-(--radix-popover-content-available-height) w-[276px] gap-3 overflow-y-auto rounded-m bg-raised p-3.5 shadow-float"
         >
           <Picker {...picked} />
           {says && <div className="text-sm text-soft">{says}</div>}
@@ -60,11 +71,38 @@ export function ColourField({ label, says, children, small, ...picked }: ColourF
   );
 }
 
+const isSheer = (opacity: number | undefined): opacity is number => opacity !== undefined && opacity < 1;
+const percent = (opacity: number) => `${Math.round(opacity * 100)} %`;
+
+/** Squares behind a colour that lets through what is behind it. */
+const CHECKS = 'repeating-conic-gradient(rgb(128 128 128 / 0.35) 0 25%, transparent 0 50%) 0 0 / 8px 8px';
+
+function Swatch({
+  value,
+  opacity = 1,
+  className,
+}: {
+  value: string;
+  opacity: number | undefined;
+  className: string;
+}) {
+  const colour = `color-mix(in srgb, ${value} ${opacity * 100}%, transparent)`;
+  return (
+    <span
+      className={`border border-hair ${className}`}
+      style={{ background: opacity < 1 ? `linear-gradient(${colour}, ${colour}), ${CHECKS}` : value }}
+      aria-hidden
+    />
+  );
+}
+
 const MOST_CHROMA = 0.3;
+/** A hue is seen in its strip although the colour has little of it. */
+const HUE_SHOWN = 0.08;
 
 type PickerProps = Omit<ColourFieldProps, 'label' | 'says' | 'children' | 'small'>;
 
-function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
+function Picker({ name, value, opacity, onOpacity, onSet, onBegin, onTakeBack }: PickerProps) {
   // A grey has no hue and a colour at the rim of sRGB no more chroma: what was asked for is kept beside.
   const [asked, setAsked] = useState({ lch: toOklch(value), hex: value });
   const lch = asked.hex === value ? asked.lch : toOklch(value);
@@ -82,12 +120,12 @@ function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
     setAsked({ lch: next, hex });
     onSet(hex);
   };
-  const across = (part: keyof LightnessChromaHue, most: number) =>
-    Array.from({ length: 13 }, (_, k) => fromOklch({ ...lch, [part]: (most * k) / 12 })).join(', ');
+  const across = (part: keyof LightnessChromaHue, most: number, from = lch) =>
+    Array.from({ length: 13 }, (_, k) => fromOklch({ ...from, [part]: (most * k) / 12 })).join(', ');
   return (
     <div className="grid gap-2.5">
-      <div className="grid grid-cols-[1fr_96px] items-stretch gap-2">
-        <span className="rounded-s border border-hair" style={{ background: value }} aria-hidden />
+      <div className="grid grid-cols-[1fr_96px_auto] items-stretch gap-2">
+        <Swatch value={value} opacity={opacity} className="rounded-s" />
         <TextField
           name={`${name} in hexadecimal`}
           value={value}
@@ -98,6 +136,7 @@ function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
           }}
           className="figures h-[30px]!"
         />
+        <FromScreen onSet={onSet} />
       </div>
       <Axis
         name="Lightness"
@@ -105,6 +144,7 @@ function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
         most={100}
         step={0.5}
         unit="%"
+        decimals={1}
         track={across('lightness', 1)}
         onSet={(lightness) => set({ lightness: lightness / 100 })}
         {...drag}
@@ -115,6 +155,7 @@ function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
         most={MOST_CHROMA}
         step={0.002}
         unit=""
+        decimals={3}
         track={across('chroma', MOST_CHROMA)}
         onSet={(chroma) => set({ chroma })}
         {...drag}
@@ -125,10 +166,25 @@ function Picker({ name, value, onSet, onBegin, onTakeBack }: PickerProps) {
         most={360}
         step={1}
         unit="°"
-        track={across('hue', 360)}
+        decimals={0}
+        track={across('hue', 360, { ...lch, chroma: Math.max(HUE_SHOWN, lch.chroma) })}
         onSet={(hue) => set({ hue })}
         {...drag}
       />
+      {opacity !== undefined && onOpacity && (
+        <Axis
+          name="Opacity"
+          value={opacity * 100}
+          most={100}
+          step={1}
+          unit="%"
+          decimals={0}
+          track={`transparent, ${value}`}
+          onSet={(next) => onOpacity(next / 100)}
+          onBegin={drag.onBegin}
+          onTakeBack={() => onOpacity(opacity)}
+        />
+      )}
     </div>
   );
 }
@@ -147,6 +203,8 @@ interface AxisProps {
   readonly most: number;
   readonly step: number;
   readonly unit: string;
+  /** Of its number, where it is typed. */
+  readonly decimals: number;
   /** The colours along it. */
   readonly track: string;
   readonly onSet: (value: number) => void;
@@ -154,8 +212,8 @@ interface AxisProps {
   readonly onTakeBack: () => void;
 }
 
-function Axis({ name, value, most, step, unit, track, onSet, onBegin, onTakeBack }: AxisProps) {
-  const shown = `${Number(value.toFixed(step < 0.1 ? 3 : 0))}${unit}`;
+function Axis({ name, value, most, step, unit, decimals, track, onSet, onBegin, onTakeBack }: AxisProps) {
+  const shown = Number(value.toFixed(decimals));
   const held = useRef<{ readonly takeBack: () => void; readonly end: () => void } | null>(null);
   // What was taken back stays so until the pointer is let go.
   const isTakenBack = useRef(false);
@@ -187,7 +245,7 @@ function Axis({ name, value, most, step, unit, track, onSet, onBegin, onTakeBack
     [],
   );
   return (
-    <div className="grid grid-cols-[62px_1fr_42px] items-center gap-2 text-sm text-soft">
+    <div className="grid grid-cols-[62px_1fr_58px] items-center gap-2 text-sm text-soft">
       <span aria-hidden>{name}</span>
       <Slider.Root
         value={[Math.min(most, value)]}
@@ -199,17 +257,49 @@ function Axis({ name, value, most, step, unit, track, onSet, onBegin, onTakeBack
       >
         <Slider.Track
           className="h-2.5 w-full rounded-full border border-hair"
-          style={{ background: `linear-gradient(to right, ${track})` }}
+          style={{ background: `linear-gradient(to right, ${track}), ${CHECKS}` }}
         />
         <Slider.Thumb
           aria-label={name}
-          aria-valuetext={shown}
+          aria-valuetext={`${shown}${unit}`}
           className="block size-4 rounded-full border-2 border-raised bg-ink shadow-float"
         />
       </Slider.Root>
-      <span className="figures text-right" aria-hidden>
-        {shown}
-      </span>
+      <NumberField
+        name={`${name}, number`}
+        value={shown}
+        least={0}
+        most={most}
+        by={step}
+        whole={decimals === 0}
+        unit={unit}
+        onSet={onSet}
+      />
     </div>
+  );
+}
+
+interface ScreenPicker {
+  open(): Promise<{ readonly sRGBHex: string }>;
+}
+
+/** Where the browser has one, a colour is taken from anywhere on the screen. */
+function FromScreen({ onSet }: { onSet: (value: string) => void }) {
+  const Picks = (window as { readonly EyeDropper?: new () => ScreenPicker }).EyeDropper;
+  if (!Picks) return null;
+  return (
+    <SignButton
+      className="h-[30px]!"
+      name="Pick a colour from the screen"
+      onClick={() =>
+        void new Picks().open().then(
+          ({ sRGBHex }) => onSet(full(sRGBHex)),
+          // Escape ends it without a colour.
+          () => undefined,
+        )
+      }
+    >
+      <Pipette size={14} aria-hidden />
+    </SignButton>
   );
 }

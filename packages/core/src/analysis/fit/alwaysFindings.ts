@@ -33,7 +33,7 @@ const leastIn = ({ pictures, namedLooks }: Checked['looks'], tile: Tile): number
   remembered(tile, [pictures, namedLooks], () => {
     const known = { pictures, namedLooks };
     const badges = (tile.badges ?? []).map(({ fill, textColour }) =>
-      leastContrast(colourOf(namedLooks, textColour), coloursOf(known, fill)),
+      leastContrast(colourOf(namedLooks, textColour), coloursOf(known, { fill })),
     );
     return Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
   });

@@ -1,6 +1,7 @@
 import { pictureOf } from '../../document/card.js';
 import { visibleShare } from '../../geometry/visibleShare.js';
 import { cropIn, isFocusLost, scaleIn, shownShare } from '../../look/crop.js';
+import { isPictureFill } from '../../look/paints.js';
 import { addRange } from './ranges.js';
 import { levelsOf } from './wordFindings.js';
 import type { Checked, Found } from './checked.js';
@@ -37,7 +38,7 @@ function shownIn(tile: Tile): Shown | null {
   const part = pictureOf(tile);
   if (part) return part;
   const { fill } = tile.look;
-  return typeof fill === 'object' && fill.kind === 'picture' ? fill : null;
+  return isPictureFill(fill) ? fill : null;
 }
 
 interface Worst {

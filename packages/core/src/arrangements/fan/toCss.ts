@@ -1,7 +1,7 @@
 import { shownTiles } from '../../document/bands.js';
 import { frameCss, SLOT, stackCss } from '../shared/css.js';
 import { tileSelector } from '../../engine/css/rule.js';
-import { measureCss } from '../../look/css.js';
+import { radiusCss } from '../../look/css.js';
 import { RING } from '../../engine/css/ring.js';
 import { px } from '../../engine/css/units.js';
 import { lengthCss, timesCss, type WrittenLength } from '../../engine/css/writtenLength.js';
@@ -27,7 +27,7 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
   const along = isInline ? 'column' : 'row';
   const template = (open: number) =>
     tracks(shown.length, open, isInline ? inlineSize : blockSize, strip, isInline);
-  const last = measureCss(shown.at(-1)?.tile.look.radius ?? document.look.radius);
+  const last = radiusCss(shown.at(-1)?.tile.look.radius ?? document.look.radius);
   const tiles: Record<string, Declarations> = {};
   const own: BandRule[] = [
     { selector: `${selector} > .opens`, declarations: OPENER },
@@ -61,7 +61,7 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
       declarations: {
         'grid-column': isInline ? line : '1',
         'grid-row': isInline ? '1' : line,
-        'border-radius': measureCss(tile.look.radius ?? document.look.radius),
+        'border-radius': radiusCss(tile.look.radius ?? document.look.radius),
       },
     });
   });

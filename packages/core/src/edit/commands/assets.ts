@@ -1,5 +1,14 @@
 import { clone, type DeepWritable } from '../../document/clone.js';
-import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn, withAssets } from '../../parts/uses.js';
+import {
+  filmsIn,
+  iconsIn,
+  namedLooksIn,
+  namedLooksOf,
+  picturesIn,
+  usedOf,
+  usesOfVariants,
+  withAssets,
+} from '../../parts/uses.js';
 import type { Draft } from './draft.js';
 import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
 
@@ -17,9 +26,10 @@ export function assetsOf(document: Assets, tiles: readonly Tile[]): Required<Ass
     tiles.flatMap(({ recipe }) => recipe?.recipe ?? []),
   );
   const all = [...tiles, ...Object.values(recipes).flatMap(({ tiles: own }) => Object.values(own))];
+  const variants = Object.values(recipes).flatMap(usesOfVariants);
   return {
-    pictures: picked(document.pictures, all.flatMap(picturesIn)),
-    films: picked(document.films, all.flatMap(filmsIn)),
+    pictures: picked(document.pictures, [...all.flatMap(picturesIn), ...usedOf(variants, 'picture')]),
+    films: picked(document.films, [...all.flatMap(filmsIn), ...usedOf(variants, 'film')]),
     icons: picked(document.icons, all.flatMap(iconsIn)),
     namedLooks: picked(document.namedLooks, [
       ...all.flatMap(namedLooksOf),

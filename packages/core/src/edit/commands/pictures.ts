@@ -1,4 +1,5 @@
 import { clone } from '../../document/clone.js';
+import { isPictureFill } from '../../look/paints.js';
 import { LIMITS } from '../../document/limits.js';
 import { mediaOf, partIn, partsOf, pictureOf, shownParts } from '../../document/card.js';
 import { withContents } from '../../document/levels.js';
@@ -18,7 +19,7 @@ import type {
   PictureId,
   Tile,
   TileId,
-  Tint,
+  Veil,
 } from '../../document/types.js';
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
@@ -95,7 +96,7 @@ const isFilm = (tile: Tile | undefined): boolean => {
 };
 
 /** How dark a picture behind words is, so that they are read on it. */
-const VEIL: Tint = { colour: '#0b1714', opacity: 0.5 };
+const VEIL: Veil = { colour: '#0b1714', opacity: 0.5 };
 
 /** Puts a picture where a tile takes one. */
 function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId): void {
@@ -110,7 +111,7 @@ function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId)
     return;
   }
   const { fill } = tile.look;
-  const tint = typeof fill === 'object' && fill.kind === 'picture' ? fill.tint : VEIL;
+  const tint = isPictureFill(fill) ? fill.tint : VEIL;
   tile.look.fill = clone({ kind: 'picture', picture, focalPoint: { x: 0.5, y: 0.5 }, tint });
   // A colour that was chosen for another ground may not be read on this one.
   tile.look.textColour = 'auto';

@@ -1,6 +1,15 @@
 import { checkDocument } from '../../check/checkDocument.js';
-import { looksOfBands, picturesOfBands } from '../../document/bandLooks.js';
-import { filmsIn, iconsIn, namedLooksIn, namedLooksOf, picturesIn } from '../../parts/uses.js';
+import { looksOfBands } from '../../document/bandLooks.js';
+import {
+  filmsIn,
+  iconsIn,
+  namedLooksIn,
+  namedLooksOf,
+  picturesIn,
+  usedOf,
+  usesOfBands,
+  usesOfVariants,
+} from '../../parts/uses.js';
 import { byIdentity, byPosition } from './byIdentity.js';
 import { withDerivedBands, withoutDerivedBands } from './derivedBands.js';
 import { same } from '../../same.js';
@@ -155,8 +164,9 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
   need('recipes', usedRecipes);
   const inRecipes = Object.values(complete.recipes ?? {}).flatMap((recipe) => Object.values(recipe.tiles));
   const tiles = [...Object.values(document.tiles), ...inRecipes];
-  need('pictures', [...tiles.flatMap(picturesIn), ...picturesOfBands(document)]);
-  need('films', tiles.flatMap(filmsIn));
+  const behind = [...usesOfBands(document), ...Object.values(complete.recipes ?? {}).flatMap(usesOfVariants)];
+  need('pictures', [...tiles.flatMap(picturesIn), ...usedOf(behind, 'picture')]);
+  need('films', [...tiles.flatMap(filmsIn), ...usedOf(behind, 'film')]);
   need('icons', tiles.flatMap(iconsIn));
   const variants = Object.values(complete.recipes ?? {}).map((recipe) => recipe.variants);
   need('namedLooks', [

@@ -1,7 +1,8 @@
 import { oneOf, orNull } from '../../document/checks.js';
 import { id, point, words } from '../../look/checks.js';
 import { element } from '../../engine/html/node.js';
-import { captionOf, mediaCss, pointCss } from '../shared/media.js';
+import { captionOf, mediaCss } from '../shared/media.js';
+import { pointCss } from '../../look/groundCss.js';
 import { videoOf } from './html.js';
 import type { FilmPart } from '../../document/types.js';
 import type { Rule } from '../../engine/css/rule.js';

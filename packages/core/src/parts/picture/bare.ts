@@ -1,4 +1,5 @@
 import { pictureOf } from '../../document/card.js';
+import { veils } from '../../look/paints.js';
 import type { Tile } from '../../document/types.js';
 
 /** Whether a tile's element is its picture itself: nothing is with it, or over it. */
@@ -10,7 +11,7 @@ export function isBarePicture(tile: Tile): boolean {
     part.caption === '' &&
     (tile.badges ?? []).length === 0 &&
     (part.zoom ?? 1) === 1 &&
-    (part.tint?.opacity ?? 0) === 0 &&
+    !veils(part.tint) &&
     tile.link === undefined &&
     part.enlarges === undefined
   );

@@ -1,5 +1,5 @@
-import { colourCss, faintCss } from '../../look/css.js';
-import { pointCss } from '../shared/media.js';
+import { colourCss } from '../../look/css.js';
+import { pointCss, veilCss } from '../../look/groundCss.js';
 import { isBarePicture } from './bare.js';
 import type { PicturePart } from '../../document/types.js';
 import type { Rule } from '../../engine/css/rule.js';
@@ -10,6 +10,7 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
   const { zoom = 1, tint, fit = 'cover', position = part.focalPoint } = part;
   const picture = part.picture === null ? undefined : known.pictures[part.picture];
   const isBare = isBarePicture(tile);
+  const veil = veilCss(tint, known.namedLooks);
   return [
     {
       selector: isBare ? at : `${at} > img`,
@@ -31,7 +32,7 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
           },
         ]
       : []),
-    ...(tint && tint.opacity > 0 && !isBare
+    ...(veil !== null && !isBare
       ? [
           {
             selector: `${at}::after`,
@@ -39,7 +40,7 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
               content: '""',
               position: 'absolute',
               inset: '0',
-              background: faintCss(tint.colour, tint.opacity),
+              background: veil,
             },
           },
         ]

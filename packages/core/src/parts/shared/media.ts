@@ -1,11 +1,8 @@
 import { element } from '../../engine/html/node.js';
-import { measureCss, percentCss, timesCss } from '../../look/css.js';
+import { measureCss, timesCss } from '../../look/css.js';
 import { wordsMark } from './wordsMark.js';
-import type { CollectionLook, FocalPoint, MediaPart } from '../../document/types.js';
+import type { CollectionLook, MediaPart } from '../../document/types.js';
 import type { PartCss, Sources } from '../part.js';
-
-/** A point as `object-position` writes it. */
-export const pointCss = ({ x, y }: FocalPoint) => `${percentCss(x)} ${percentCss(y)}`;
 
 /** The caption that lies over a picture or film. */
 export const captionOf = (part: MediaPart, sources: Sources) =>

@@ -21,6 +21,7 @@ const picture = (name: string, inlineSize: number, blockSize: number): LibraryPi
   blockSize,
   byteSize: 1000,
   colours: [],
+  raster: null,
   placeholder: null,
   alternativeText: name,
   createdAt: '',

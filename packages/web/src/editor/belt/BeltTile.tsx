@@ -66,7 +66,7 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
       >
         <span
           className={`block h-[46px] overflow-hidden rounded-s border border-hair ${hidden ? 'opacity-35' : ''} ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
-          style={{ background: fillShown(view, tile.look.fill) }}
+          style={{ background: fillShown(view, tile.look) }}
         >
           <Thumbnail tile={tile} picture={picture} ink={textColourOf(view, tile)} />
         </span>

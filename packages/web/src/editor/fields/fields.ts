@@ -177,6 +177,13 @@ export const MOTION = {
 /** How a tile looks; of type, first what is said large and then the rest. */
 export const LOOK = {
   fill: { label: 'Fill' },
+  over: { label: 'Layers' },
+  backdropBlur: {
+    label: 'Blur behind',
+    help: 'Blurs what lies behind the tile, where the fill lets it through',
+    ...px,
+    most: LIMITS.blur,
+  },
   textColour: { label: 'Text colour' },
   spread: {
     label: 'Spread',

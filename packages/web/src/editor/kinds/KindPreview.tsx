@@ -5,6 +5,7 @@ import {
   pictureOf,
   type CollectionDocument,
   type Tile,
+  isGradient,
 } from '@noria/core';
 import { memo, useMemo } from 'react';
 import { measurer } from '../engine/measurer';
@@ -58,8 +59,8 @@ function markColour({ pictures, namedLooks }: CollectionDocument, tile: Tile | u
   const asset = pictures[pictureOf(tile)?.picture ?? ''];
   const { fill } = tile.look;
   if (asset?.colours?.[0]) return asset.colours[0];
-  if (typeof fill === 'string') return fill === 'none' ? PLAIN : colourOf(namedLooks, fill);
-  return fill.kind === 'picture'
-    ? 'var(--water-4)'
-    : colourOf(namedLooks, fill.stops[0]?.colour ?? '#808080');
+  if (fill === 'none') return PLAIN;
+  if (typeof fill === 'string') return colourOf(namedLooks, fill);
+  if (isGradient(fill)) return colourOf(namedLooks, fill.stops[0]?.colour ?? '#808080');
+  return fill.kind === 'plain' ? colourOf(namedLooks, fill.colour) : 'var(--water-4)';
 }

@@ -1,8 +1,8 @@
-import { colourOf, namedIn, nameValue, refer, type Colour } from '@noria/core';
-import { useRef, useState, type ReactNode } from 'react';
+import { colourOf, coloursUsed, namedIn, nameValue, refer, type Colour } from '@noria/core';
+import { useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import { newId } from '../../api/ids';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { selectShared } from '../selectors';
+import { selectShared, selectView } from '../selectors';
 import { Button } from '../../ui/Button';
 import { ColourField } from '../../ui/ColourField';
 import { run } from '../document/run';
@@ -15,11 +15,24 @@ interface NamedColourProps {
   readonly label?: string;
   readonly says?: ReactNode;
   readonly small?: boolean;
+  /** 0 to 1, where it may let through what is behind. */
+  readonly opacity?: number;
+  readonly onOpacity?: (opacity: number, key?: string) => void;
   readonly children?: ReactNode;
 }
 
 /** A colour of its own, or one that follows a name. */
-export function NamedColour({ name, value, onSet, label, says, small, children }: NamedColourProps) {
+export function NamedColour({
+  name,
+  value,
+  onSet,
+  label,
+  says,
+  small,
+  opacity,
+  onOpacity,
+  children,
+}: NamedColourProps) {
   const dispatch = useAppDispatch();
   const { namedLooks } = useAppSelector(selectShared);
   const [naming, setNaming] = useState('');
@@ -42,28 +55,25 @@ export function NamedColour({ name, value, onSet, label, says, small, children }
       value={hex}
       {...(words !== undefined && { label: words })}
       {...(small && { small })}
+      opacity={opacity}
+      onOpacity={onOpacity && ((next) => onOpacity(next, `${name} opacity`))}
       onSet={(next) => onSet(next, name)}
       onBegin={() => (before.current = value)}
       onTakeBack={() => onSet(before.current, name)}
       says={says}
     >
       {children}
-      {colours.length > 0 && (
-        <div role="group" aria-label="Named colours" className="flex flex-wrap gap-1.5">
-          {colours.map((look) => (
-            <button
-              key={look.id}
-              type="button"
-              aria-label={look.name}
-              title={look.name}
-              aria-pressed={look.id === followed}
-              className="size-6 rounded-full border border-hair aria-pressed:outline-2 aria-pressed:outline-offset-2 aria-pressed:outline-copper"
-              style={{ background: look.value }}
-              onClick={() => onSet(refer(look.id))}
-            />
-          ))}
-        </div>
-      )}
+      <Swatches
+        title="Named colours"
+        swatches={colours.map((look) => ({
+          value: refer(look.id),
+          colour: look.value,
+          name: look.name,
+          isChosen: look.id === followed,
+        }))}
+        onSet={onSet}
+      />
+      <UsedHere value={value} onSet={onSet} />
       {followed === null && label === undefined && (
         <form
           className="grid grid-cols-[1fr_auto] gap-1.5"
@@ -86,5 +96,61 @@ export function NamedColour({ name, value, onSet, label, says, small, children }
         </form>
       )}
     </ColourField>
+  );
+}
+
+interface Swatch {
+  readonly value: Colour;
+  readonly colour: string;
+  readonly name: string;
+  readonly isChosen: boolean;
+}
+
+interface SwatchesProps {
+  readonly title: string;
+  readonly swatches: readonly Swatch[];
+  readonly onSet: (value: Colour) => void;
+}
+
+/** Colours to press; nothing where there are none. */
+function Swatches({ title, swatches, onSet }: SwatchesProps) {
+  const id = useId();
+  if (swatches.length === 0) return null;
+  return (
+    <div className="grid gap-1">
+      <span id={id} className="text-xs text-faint">
+        {title}
+      </span>
+      <div role="group" aria-labelledby={id} className="flex flex-wrap gap-1.5">
+        {swatches.map(({ value, colour, name, isChosen }) => (
+          <button
+            key={value}
+            type="button"
+            aria-label={name}
+            title={name}
+            aria-pressed={isChosen}
+            className="size-6 rounded-full border border-hair aria-pressed:outline-2 aria-pressed:outline-offset-2 aria-pressed:outline-copper"
+            style={{ background: colour }}
+            onClick={() => onSet(value)}
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** As many as fit in two rows. */
+const MOST_USED = 16;
+
+/** The colours of the collection that have no name yet, those first that are used most. */
+function UsedHere({ value, onSet }: { value: Colour; onSet: (value: Colour) => void }) {
+  const document = useAppSelector(selectView);
+  const used = useMemo(() => coloursUsed(document, MOST_USED), [document]);
+  return (
+    <Swatches
+      title="Used in this collection"
+      swatches={used.map((colour) => ({ value: colour, colour, name: colour, isChosen: colour === value }))}
+      onSet={onSet}
+    />
   );
 }

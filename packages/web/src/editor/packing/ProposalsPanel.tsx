@@ -143,7 +143,7 @@ function Thumbnail({ proposal: { areas, rows }, view, columns }: ThumbnailProps)
               gridRow: `${area.row} / span ${area.rowSpan}`,
               background: picture
                 ? `url("${addressFor(picture, 320)}") center / cover`
-                : tile && fillShown(view, tile.look.fill),
+                : tile && fillShown(view, tile.look),
             }}
           />
         );

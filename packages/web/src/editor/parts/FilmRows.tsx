@@ -1,48 +1,29 @@
 import { clone, setPart, type FilmPart } from '@noria/core';
-import { useState } from 'react';
-import { readFilm, uploadFilm } from '../../api/filmUpload';
-import { uploadPicture } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { FileButton } from '../../ui/FileButton';
 import { Row } from '../../ui/Rows';
 import { WordsField } from '../../ui/WordsField';
 import { ChoiceRow } from '../settings/ChoiceRow';
 import { PART } from './fields';
-import { announce, warn } from '../../ui/notices/noticesSlice';
 import { runHere } from '../here';
 import { selectShared } from '../selectors';
 import { AlternativeText } from '../settings/content/AlternativeText';
 import { ChoosePicture } from '../settings/content/ChoosePicture';
 import type { PartProps } from './partProps';
+import { useAddFilm } from './useAddFilm';
 
 /** A film: another one, what shows before it plays, how it plays. */
 export function FilmRows({ part, ids }: PartProps<FilmPart>) {
   const dispatch = useAppDispatch();
   const { films } = useAppSelector(selectShared);
   const film = part.film === null ? undefined : films[part.film];
-  const [busy, setBusy] = useState(false);
-
-  const replace = async (file: File | undefined) => {
-    if (!file) return;
-    setBusy(true);
-    try {
-      const read = await readFilm(file);
-      const asset = await uploadFilm(file, read);
-      const poster = await uploadPicture(read.poster);
-      dispatch(
-        runHere(PART.film.label, (draft) => {
-          (draft.films ??= {})[asset.id] = clone(asset);
-          draft.pictures[poster.id] = clone(poster);
-          setPart(ids, part.id, { film: asset.id, poster: poster.id })(draft);
-        }),
-      );
-      dispatch(announce(`${asset.name} was added to the tile.`));
-    } catch (error) {
-      dispatch(warn(error instanceof Error ? error.message : String(error)));
-    } finally {
-      setBusy(false);
-    }
-  };
+  const { busy, add } = useAddFilm();
+  const replace = (file: File | undefined) =>
+    add(file, (asset, poster) => (draft) => {
+      (draft.films ??= {})[asset.id] = clone(asset);
+      draft.pictures[poster.id] = clone(poster);
+      setPart(ids, part.id, { film: asset.id, poster: poster.id })(draft);
+    });
 
   return (
     <>

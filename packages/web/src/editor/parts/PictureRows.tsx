@@ -10,7 +10,8 @@ import {
   type PictureAsset,
   type PicturePart,
   type TileId,
-  type Tint,
+  type Veil,
+  veils,
 } from '@noria/core';
 import { TriangleAlert } from 'lucide-react';
 import { useAppDispatch, useAppSelector } from '../hooks';
@@ -23,7 +24,7 @@ import { WordsField } from '../../ui/WordsField';
 import { croppingChosen } from '../editorSlice';
 import { runHere } from '../here';
 import { selectLayout, selectShared } from '../selectors';
-import { TintFields } from '../settings/look/TintFields';
+import { VeilRows } from '../settings/look/VeilRows';
 import { AlternativeText } from '../settings/content/AlternativeText';
 import { ChoosePicture } from '../settings/content/ChoosePicture';
 import { ChoiceRow } from '../settings/ChoiceRow';
@@ -31,7 +32,7 @@ import { PART } from './fields';
 import { FocalPoint } from './FocalPoint';
 import type { PartProps } from './partProps';
 
-const NO_TINT: Tint = { colour: '#0b1714', opacity: 0 };
+const NO_TINT: Veil = { colour: '#0b1714', opacity: 0 };
 
 /** A picture: which it is, how it shows in its slot, its words. */
 export function PictureRows({ tile, part, ids }: PartProps<PicturePart>) {
@@ -100,9 +101,9 @@ export function PictureRows({ tile, part, ids }: PartProps<PicturePart>) {
             </Row>
           )}
           <CropWarnings tile={tile.id} part={part} picture={picture} />
-          <TintFields
+          <VeilRows
             tint={part.tint ?? NO_TINT}
-            onSet={(tint, key) => set(PART.tint.label, { tint: tint.opacity > 0 ? tint : undefined }, key)}
+            onSet={(tint, key) => set(PART.tint.label, { tint: veils(tint) ? tint : undefined }, key)}
           />
           <AlternativeText
             value={picture.alternativeText}

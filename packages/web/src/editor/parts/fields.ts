@@ -41,7 +41,7 @@ export const PART = {
     ],
   } satisfies ChoiceField<NonNullable<PicturePart['fit']>>,
   zoom: { label: 'Zoom', unit: '%', least: 100, most: LIMITS.zoom * 100 },
-  tint: { label: 'Tint', help: 'A colour over the picture' },
+  tint: { label: 'Tint', help: 'A colour or a gradient over the picture' },
   enlarges: {
     label: 'Enlarge',
     help: 'Whether a press opens the picture large: as the collection says, or with the pictures of a set',

@@ -22,7 +22,7 @@ export async function drainLeft(dispatch: AppDispatch, getState: () => RootState
       dispatch(warn(words));
     };
     if (outcome.kind === 'meets' && getState().document.id === of.collection) {
-      await askHere(dispatch, getState, of.collection);
+      if (isLongGone(of.tab)) await askHere(dispatch, getState, of.collection);
       continue;
     }
     if (outcome.kind === 'saved') dispatch(announce(`Unsent changes of “${outcome.name}” were saved.`));
@@ -34,7 +34,17 @@ export async function drainLeft(dispatch: AppDispatch, getState: () => RootState
   }
 }
 
-/** Asks at once where nothing is unsaved on the screen; what is, goes first, and the next round asks. */
+/** How long a tab may be away for a reload, after which it asks itself, ms. */
+const RELOADING_MS = 10_000;
+const goneSince = new Map<string, number>();
+
+function isLongGone(tab: string): boolean {
+  const since = goneSince.get(tab) ?? Date.now();
+  goneSince.set(tab, since);
+  return Date.now() - since >= RELOADING_MS;
+}
+
+/** Asks where nothing is unsaved on the screen; what is, goes first, and the next round asks. */
 async function askHere(dispatch: AppDispatch, getState: () => RootState, id: string): Promise<void> {
   const { saving, underWay, unsent } = getState().document;
   if (saving.state !== 'saved' || underWay || unsent.length > 0) return;

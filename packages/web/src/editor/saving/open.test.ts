@@ -101,6 +101,13 @@ beforeEach(() => {
   Object.assign(globalThis, { localStorage: journal });
 });
 
+/** Lets time pass. */
+const later = (ms: number) => {
+  const then = Date.now() + ms;
+  jest.spyOn(Date, 'now').mockReturnValue(then);
+};
+afterEach(() => void jest.restoreAllMocks());
+
 // What a test leaves with a question is not for the next one to send.
 afterEach(() => dropOwnOutbox(id));
 
@@ -190,6 +197,10 @@ describe('what another tab left unsent', () => {
     const { run, store, document, saving, warned } = await opening();
     left(1, named('t1', 'Bunks'));
     await run(drainLeft);
+    // Its tab may come back from a reload.
+    expect(saving()).toMatchObject({ state: 'saved' });
+    later(10_000);
+    await run(drainLeft);
     expect(saving()).toMatchObject({ state: 'asked' });
     expect(store.getState().document.question?.meetings).toHaveLength(1);
     expect(names(document())).toEqual(['Bunks', 'Stat 2']);
@@ -201,6 +212,8 @@ describe('what another tab left unsent', () => {
     const { run, store, document, saving } = await opening();
     left(1, named('t1', 'Bunks'));
     run(edit('Rename', setTile(['t2'], { name: 'Beds' })));
+    await run(drainLeft);
+    later(10_000);
     await run(drainLeft);
     expect(names(document())).toEqual(['Huts', 'Beds']);
     expect(isLeft()).toBe(true);

@@ -1,7 +1,22 @@
-import { colourOf, type Gradient, type LaidOutTile, type Tile } from '@noria/core';
-import { useLook } from '../settings/look/useLook';
+import { colourOf, LIMITS, type Gradient, type LaidOutTile, type Tile } from '@noria/core';
+import type { SVGAttributes } from 'react';
+import { useLook, type Look } from '../settings/look/useLook';
 import { useAppSelector } from '../hooks';
 import { selectView } from '../selectors';
+import {
+  around,
+  AWAY,
+  beyond,
+  degreesTo,
+  drawnLine,
+  EDGE,
+  held,
+  stopAt,
+  towards,
+  wholeTurn,
+  type Line,
+  type Point,
+} from './gradientLine';
 import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
@@ -12,101 +27,76 @@ interface GradientHandProps {
   readonly space: StageSpace;
 }
 
-interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** The line that a gradient runs along in a box, px of the box (CSS Images 3, section 3.1.1). */
-function gradientLine(gradient: Gradient, width: number, height: number): { from: Point; to: Point } {
-  if (gradient.kind === 'radial') {
-    const from = { x: gradient.x * width, y: gradient.y * height };
-    const corners = [0, width].flatMap((x) => [0, height].map((y) => ({ x, y })));
-    const far = corners.reduce((a, b) =>
-      Math.hypot(b.x - from.x, b.y - from.y) > Math.hypot(a.x - from.x, a.y - from.y) ? b : a,
-    );
-    return { from, to: far };
-  }
-  const turn = (gradient.angle * Math.PI) / 180;
-  const length = Math.abs(width * Math.sin(turn)) + Math.abs(height * Math.cos(turn));
-  const [dx, dy] = [(Math.sin(turn) * length) / 2, (-Math.cos(turn) * length) / 2];
-  return {
-    from: { x: width / 2 - dx, y: height / 2 - dy },
-    to: { x: width / 2 + dx, y: height / 2 + dy },
-  };
-}
-
-/** From the edge of the tile, and from the end of the line to the hand that turns it, px. */
-const EDGE = 8;
-const AWAY = 18;
-/** The shortest that a line is drawn, from the middle, px. */
-const SHORTEST = 12;
-
-/** As much of a gradient’s line as is drawn: none of it, nor the hand at its end, lies over another tile. */
-export function drawnLine(gradient: Gradient, width: number, height: number): { from: Point; to: Point } {
-  const line = gradientLine(gradient, width, height);
-  if (gradient.kind === 'radial') return line;
-  const { from, to } = line;
-  const length = Math.hypot(to.x - from.x, to.y - from.y);
-  if (length === 0) return line;
-  const [ux, uy] = [(to.x - from.x) / length, (to.y - from.y) / length];
-  const inside = Math.min(
-    ux === 0 ? Infinity : (width / 2 - EDGE) / Math.abs(ux),
-    uy === 0 ? Infinity : (height / 2 - EDGE) / Math.abs(uy),
-  );
-  const half = Math.min(length / 2, Math.max(SHORTEST, inside - AWAY));
-  return {
-    from: { x: width / 2 - ux * half, y: height / 2 - uy * half },
-    to: { x: width / 2 + ux * half, y: height / 2 + uy * half },
-  };
-}
-
-/** The stops of a gradient on the tile itself: dragged along its line; its end turns it, its middle moves it. */
+/** The stops of a gradient on the tile itself, where it begins, how far it reaches and which way. */
 export function GradientHand({ tile, gradient, laidOut, space }: GradientHandProps) {
-  const box = boxStyle(space, laidOut);
-  const { from, to } = drawnLine(gradient, box.width, box.height);
+  const { width, height, ...at } = boxStyle(space, laidOut);
+  const line = drawnLine(gradient, width, height);
+  const { from, to } = line;
+  const radius = Math.hypot(to.x - from.x, to.y - from.y);
+  const across =
+    gradient.kind === 'radial' && gradient.radii
+      ? towards(from, (gradient.angle ?? 0) + 90, gradient.radii.y * height)
+      : null;
+  const shapes = (stroke: Pick<SVGAttributes<SVGElement>, 'stroke' | 'strokeOpacity' | 'strokeWidth'>) => (
+    <>
+      {gradient.kind === 'conic' && <circle cx={from.x} cy={from.y} r={radius} fill="none" {...stroke} />}
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} {...stroke} />
+      {across && <line x1={from.x} y1={from.y} x2={across.x} y2={across.y} {...stroke} />}
+    </>
+  );
+  const hand = { tile, gradient, line, width, height };
   return (
     <div
       className="pointer-events-none absolute z-[112]"
-      style={{ left: box.left, top: box.top, width: box.width, height: box.height }}
+      style={{ left: at.left, top: at.top, width, height }}
     >
       <svg className="absolute inset-0 size-full overflow-visible" aria-hidden>
-        <line
-          x1={from.x}
-          y1={from.y}
-          x2={to.x}
-          y2={to.y}
-          stroke="#000"
-          strokeOpacity={0.35}
-          strokeWidth={3}
-        />
-        <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="#fff" strokeWidth={1.5} />
+        {shapes({ stroke: '#000', strokeOpacity: 0.35, strokeWidth: 3 })}
+        {shapes({ stroke: '#fff', strokeWidth: 1.5 })}
       </svg>
       {gradient.stops.map((_, k) => (
-        <StopHand key={k} tile={tile} gradient={gradient} index={k} line={{ from, to }} />
+        <StopHand key={k} {...hand} index={k} />
       ))}
-      <TurnHand tile={tile} gradient={gradient} line={{ from, to }} width={box.width} height={box.height} />
+      {gradient.kind === 'linear' ? (
+        <TurnHand {...hand} gradient={gradient} />
+      ) : (
+        <MiddleHand {...hand} gradient={gradient} />
+      )}
+      {gradient.kind === 'conic' && <TurnHand {...hand} gradient={gradient} />}
+      {gradient.kind === 'radial' && (
+        <>
+          <ReachHand {...hand} gradient={gradient} axis="x" at={beyond(from, to)} />
+          {across && <ReachHand {...hand} gradient={gradient} axis="y" at={across} />}
+        </>
+      )}
     </div>
   );
 }
 
-interface StopHandProps {
+interface HandProps<G extends Gradient = Gradient> {
   readonly tile: Tile;
-  readonly gradient: Gradient;
-  readonly index: number;
-  readonly line: { readonly from: Point; readonly to: Point };
+  readonly gradient: G;
+  readonly line: Line;
+  readonly width: number;
+  readonly height: number;
 }
 
-function StopHand({ tile, gradient, index, line: { from, to } }: StopHandProps) {
+function StopHand({ tile, gradient, index, line }: HandProps & { readonly index: number }) {
   const look = useLook([tile]);
   const { namedLooks } = useAppSelector(selectView);
   const stop = gradient.stops[index];
+  const { from, to } = line;
   const bind = useGrab<Gradient>({
     begin: () => gradient,
     ask: ({ dx, dy }, start) => {
+      const was = start.stops[index]?.at ?? 0;
       const [lx, ly] = [to.x - from.x, to.y - from.y];
-      const by = (dx * lx + dy * ly) / Math.max(1, lx * lx + ly * ly);
-      const at = Number(Math.min(1, Math.max(0, (start.stops[index]?.at ?? 0) + by)).toFixed(3));
+      const lay = stopAt(start, line, was);
+      const along =
+        start.kind === 'conic'
+          ? around(degreesTo(from, { x: lay.x + dx, y: lay.y + dy }) + 90 - start.angle, was)
+          : was + (dx * lx + dy * ly) / Math.max(1, lx * lx + ly * ly);
+      const at = held(along, 0, 1);
       const stops = start.stops.map((each, k) => (k === index ? { ...each, at } : each));
       return {
         key: String(at),
@@ -116,64 +106,112 @@ function StopHand({ tile, gradient, index, line: { from, to } }: StopHandProps) 
     },
   });
   if (!stop) return null;
+  const at = stopAt(gradient, line, stop.at);
   return (
     <i
       {...bind()}
       data-testid={`stop-${index + 1}`}
       title={`Stop ${index + 1}, ${Math.round(stop.at * 100)} %`}
       className="pointer-events-auto absolute size-4 -translate-1/2 before:absolute before:-inset-1.5 cursor-grab touch-none rounded-full border-2 border-white shadow-[0_0_0_1.5px_rgb(0_0_0/0.45)]"
-      style={{
-        left: from.x + (to.x - from.x) * stop.at,
-        top: from.y + (to.y - from.y) * stop.at,
-        background: colourOf(namedLooks, stop.colour),
-      }}
+      style={{ left: at.x, top: at.y, background: colourOf(namedLooks, stop.colour) }}
     />
   );
 }
 
-interface TurnHandProps {
-  readonly tile: Tile;
-  readonly gradient: Gradient;
-  readonly line: { readonly from: Point; readonly to: Point };
-  readonly width: number;
-  readonly height: number;
+interface DragHandProps {
+  readonly at: Point;
+  readonly title: string;
+  readonly testId: string;
+  /** The gradient once the hand is at a point. */
+  readonly made: (at: Point) => Gradient;
+  readonly look: Look;
 }
 
-/** Turns a linear gradient about the tile's middle, or moves the middle of a radial one. */
-function TurnHand({ tile, gradient, line, width, height }: TurnHandProps) {
-  const look = useLook([tile]);
-  // The middle of a radial one is moved from where there is room for it.
-  const up = line.from.y - AWAY > EDGE ? AWAY : -AWAY;
-  const length = Math.max(1, Math.hypot(line.to.x - line.from.x, line.to.y - line.from.y));
-  const at =
-    gradient.kind === 'radial'
-      ? { x: line.from.x, y: line.from.y - up }
-      : {
-          x: line.to.x + ((line.to.x - line.from.x) / length) * AWAY,
-          y: line.to.y + ((line.to.y - line.from.y) / length) * AWAY,
-        };
+function DragHand({ at, title, testId, made, look }: DragHandProps) {
   const bind = useGrab<Point>({
     begin: () => at,
     ask: ({ dx, dy }, start) => {
-      const [x, y] = [start.x + dx, start.y + dy];
-      const held = (share: number) => Number(Math.min(1, Math.max(0, share)).toFixed(3));
-      const fill: Gradient =
-        gradient.kind === 'radial'
-          ? { ...gradient, x: held(x / width), y: held((y + up) / height) }
-          : {
-              ...gradient,
-              angle: Math.round((Math.atan2(x - width / 2, height / 2 - y) * 180) / Math.PI + 360) % 360,
-            };
+      const fill = made({ x: start.x + dx, y: start.y + dy });
       return { key: JSON.stringify(fill), name: 'Gradient', command: () => look.command({ fill }) };
     },
   });
   return (
     <i
       {...bind()}
-      data-testid="gradient-turn"
-      title={gradient.kind === 'radial' ? 'Drag to move the middle' : 'Drag to turn'}
+      data-testid={testId}
+      title={title}
       className="pointer-events-auto absolute size-3 -translate-1/2 before:absolute before:-inset-2 cursor-grab touch-none rounded-[3px] border-2 border-white bg-copper shadow-[0_0_0_1px_rgb(0_0_0/0.4)]"
       style={{ left: at.x, top: at.y }}
+    />
+  );
+}
+
+/** Turns a linear gradient about the tile's middle, or a conic one about its own. */
+function TurnHand({ tile, gradient, line, width, height }: HandProps<Extract<Gradient, { angle: number }>>) {
+  const look = useLook([tile]);
+  const middle = gradient.kind === 'conic' ? line.from : { x: width / 2, y: height / 2 };
+  return (
+    <DragHand
+      look={look}
+      at={beyond(line.from, line.to)}
+      testId="gradient-turn"
+      title="Drag to turn"
+      made={(at) => ({ ...gradient, angle: wholeTurn(degreesTo(middle, at) + 90) })}
+    />
+  );
+}
+
+/** Moves the middle of a gradient, also out of its tile. */
+function MiddleHand({
+  tile,
+  gradient,
+  line: { from },
+  width,
+  height,
+}: HandProps<Exclude<Gradient, { kind: 'linear' }>>) {
+  const look = useLook([tile]);
+  // It is moved from where there is room for it, and not from where the first stop lies.
+  const up = from.y - AWAY > EDGE ? AWAY : -AWAY;
+  const within = (share: number) => held(share, -LIMITS.outside, 1 + LIMITS.outside);
+  return (
+    <DragHand
+      look={look}
+      at={{ x: from.x, y: from.y - up }}
+      testId="gradient-middle"
+      title="Drag to move the middle"
+      made={({ x, y }) => ({ ...gradient, x: within(x / width), y: within((y + up) / height) })}
+    />
+  );
+}
+
+interface ReachHandProps extends HandProps<Extract<Gradient, { kind: 'radial' }>> {
+  readonly axis: 'x' | 'y';
+  readonly at: Point;
+}
+
+/** How far a radial gradient reaches along one of its radii, and how they are turned. */
+function ReachHand({ tile, gradient, line: { from }, width, height, axis, at }: ReachHandProps) {
+  const look = useLook([tile]);
+  const made = (to: Point): Gradient => {
+    const far = Math.hypot(to.x - from.x, to.y - from.y) - (axis === 'x' ? AWAY : 0);
+    const share = (px: number, size: number) => held(px / size, 0.01, LIMITS.reach);
+    // A circle stays one until its other radius is set.
+    const { radii = { x: 0, y: share(far, height) } } = gradient;
+    const turn = wholeTurn(degreesTo(from, to) - (axis === 'y' ? 90 : 0));
+    const { angle: _, ...plain } = gradient;
+    return {
+      ...plain,
+      radii: axis === 'x' ? { ...radii, x: share(far, width) } : { ...radii, y: share(far, height) },
+      ...(gradient.radii && turn !== 0 && { angle: turn }),
+    };
+  };
+  return (
+    <DragHand
+      look={look}
+      at={at}
+      testId={`gradient-reach-${axis}`}
+      title={gradient.radii ? 'Drag to set this radius, and to turn' : 'Drag to set how far it reaches'}
+      made={made}
     />
   );
 }

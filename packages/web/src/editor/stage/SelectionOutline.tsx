@@ -1,5 +1,5 @@
 import {
-  measureOf,
+  cornersOf,
   nearestLine,
   nearestSpan,
   placeAt,
@@ -56,7 +56,9 @@ export function SelectionOutline({ laidOut, space, withGrips }: SelectionOutline
         top: box.top - 3,
         width: box.width + 6,
         height: box.height + 6,
-        borderRadius: measureOf(shown.namedLooks, radius, page) * space.scale + 3,
+        borderRadius: cornersOf(shown.namedLooks, radius, page)
+          .map((corner) => `${corner * space.scale + 3}px`)
+          .join(' '),
       }}
     >
       <span

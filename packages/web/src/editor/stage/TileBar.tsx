@@ -103,7 +103,7 @@ function FillButton({ tiles }: { readonly tiles: readonly [Tile, ...Tile[]] }) {
           <span
             aria-hidden
             className="size-3.5 rounded-[3px] border border-faint"
-            style={{ background: fillShown(view, look.look.fill) }}
+            style={{ background: fillShown(view, look.look) }}
           />
           Fill
         </Button>

@@ -1,4 +1,12 @@
-import { kindTitle, tileName, pictureOf, placeIn, type LaidOutTile, type Tile } from '@noria/core';
+import {
+  isGradient,
+  kindTitle,
+  tileName,
+  pictureOf,
+  placeIn,
+  type LaidOutTile,
+  type Tile,
+} from '@noria/core';
 import { Suspense, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { openSelectedGroup } from '../actions/groups';
@@ -177,7 +185,7 @@ function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
       </Suspense>
     );
   const fill = dressed?.look.fill ?? tile.look.fill;
-  return typeof fill === 'object' && fill.kind !== 'picture' ? (
+  return isGradient(fill) ? (
     <Suspense>
       <GradientHand tile={tile} gradient={fill} laidOut={laidOut} space={space} />
     </Suspense>

@@ -6,7 +6,7 @@ import {
   looksGrow,
   neededBy,
   levelOf,
-  measureOf,
+  cornersOf,
   namedRule,
   tileCss,
   type CollectionDocument,
@@ -90,7 +90,7 @@ export function clippedTiles(
 ): Clipped[] {
   const band = bandAt(document, page).index;
   const { look, namedLooks, tiles } = document;
-  const radiusOf = (id: TileId) => measureOf(namedLooks, tiles[id]?.look.radius ?? look.radius, page);
+  const cornersAt = (id: TileId) => cornersOf(namedLooks, tiles[id]?.look.radius ?? look.radius, page);
   const inside = (
     { tiles: laid, groups, ...size }: Layout,
     level: Level,
@@ -106,7 +106,7 @@ export function clippedTiles(
       tiles: laid,
       x,
       y,
-      radiusOf: ({ id }) => radiusOf(id),
+      radiusOf: ({ id }) => Math.max(...cornersAt(id)),
     });
     const edge = own ?? around;
     return laid.flatMap((tile) => {
@@ -115,7 +115,15 @@ export function clippedTiles(
       const inner = groups[tile.id];
       const drawn: Clipped = { laidOut: at, clip: edge && clipCss(at, edge) };
       if (!inner) return [drawn];
-      return [drawn, ...inside(inner, tile.id, at.x, at.y, { ...at, round: `${radiusOf(tile.id)}px` })];
+      return [
+        drawn,
+        ...inside(inner, tile.id, at.x, at.y, {
+          ...at,
+          round: cornersAt(tile.id)
+            .map((corner) => `${corner}px`)
+            .join(' '),
+        }),
+      ];
     });
   };
   return inside(layout, null, 0, 0, null);

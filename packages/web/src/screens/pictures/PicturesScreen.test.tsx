@@ -19,6 +19,7 @@ const picture = (hash: string, own: Partial<LibraryPicture> = {}): LibraryPictur
   blockSize: 600,
   byteSize: 40_960,
   colours: ['#102030', '#000000', '#ffffff'],
+  raster: null,
   placeholder: null,
   alternativeText: '',
   createdAt: '2026-02-03T10:00:00Z',

@@ -1,4 +1,4 @@
-import { resolvedBandAt, colourOf, flatTiles, layoutCollection, measureOf } from '@noria/core';
+import { resolvedBandAt, colourOf, flatTiles, layoutCollection, cornersOf } from '@noria/core';
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
 import { measurer } from '../../editor/engine/measurer';
@@ -139,12 +139,13 @@ function HeldOutlines({ width, scale, layout }: HeldOutlinesProps) {
         className="pointer-events-none absolute outline-[1.5px] outline-offset-1 outline-copper"
         style={{
           ...boxStyle({ scale, x, y: 0 }, tile),
-          borderRadius:
-            measureOf(
-              document.namedLooks,
-              document.tiles[tile.id]?.look.radius ?? document.look.radius,
-              width,
-            ) * scale,
+          borderRadius: cornersOf(
+            document.namedLooks,
+            document.tiles[tile.id]?.look.radius ?? document.look.radius,
+            width,
+          )
+            .map((corner) => `${corner * scale}px`)
+            .join(' '),
         }}
       />
     ));

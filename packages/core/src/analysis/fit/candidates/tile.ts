@@ -1,6 +1,8 @@
 import { levelOf } from '../../../document/levels.js';
 import { bandLookIn, documentIn } from '../../../document/bandLooks.js';
 import { measureOf, typeSizeOf } from '../../../look/named.js';
+import { isGradient, isPictureFill } from '../../../look/paints.js';
+import { clone } from '../../../document/clone.js';
 import { coloursOf, legibleTextColour } from '../../../look/textColour.js';
 import { inheritPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
 import { setBandLook } from '../../../edit/commands/bandLooks.js';
@@ -11,7 +13,7 @@ import { tileName } from '../../../parts/said.js';
 import { onLevel } from '../../../edit/commands/level.js';
 import { setNeverBelow } from '../../../edit/commands/needs.js';
 import { tame, taste, type Candidate } from '../candidate.js';
-import type { CollectionDocument, Tile } from '../../../document/types.js';
+import type { CollectionDocument, Tile, Veil } from '../../../document/types.js';
 import type { Finding } from '../types.js';
 import type { Case } from './case.js';
 
@@ -62,6 +64,14 @@ function smallerType(document: CollectionDocument, tile: Tile, band: number): Ca
   return taste('Smaller type', setBandLook([tile.id], sizes, band));
 }
 
+/** What lies over a picture, denser: a colour at least by half, each stop of a gradient by a fifth more. */
+function strongerVeil(veil: Veil): Veil {
+  const denser = (opacity: number) => Math.min(1, opacity + 0.2);
+  return isGradient(veil)
+    ? { ...veil, stops: veil.stops.map((stop) => ({ ...stop, opacity: denser(stop.opacity ?? 1) })) }
+    : { ...veil, opacity: Math.max(0.55, denser(veil.opacity)) };
+}
+
 /** What does not depend on a band. */
 export function* anywhere(
   document: CollectionDocument,
@@ -87,12 +97,11 @@ export function* anywhere(
     });
     yield tame('Legible badges', (draft) => {
       for (const badge of draft.tiles[id]?.badges ?? [])
-        badge.textColour = legibleTextColour(coloursOf(document, badge.fill));
+        badge.textColour = legibleTextColour(coloursOf(document, { fill: badge.fill }));
     });
     yield tame('A stronger tint', (draft) => {
       const fill = draft.tiles[id]?.look.fill;
-      if (typeof fill === 'object' && fill.kind === 'picture')
-        fill.tint.opacity = Math.min(1, Math.max(0.55, fill.tint.opacity + 0.2));
+      if (isPictureFill(fill)) fill.tint = clone(strongerVeil(fill.tint)) as typeof fill.tint;
     });
   }
   const undescribed = shownParts(tile).find(

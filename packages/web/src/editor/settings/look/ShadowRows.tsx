@@ -1,8 +1,8 @@
-import { LIMITS, type Shadow } from '@noria/core';
+import { LIMITS, listOf, type Shadow } from '@noria/core';
+import { Plus, X } from 'lucide-react';
+import { SignButton } from '../../../ui/Button';
 import { Fold } from '../../../ui/Fold';
-import { NumberField } from '../../../ui/NumberField';
 import { Row } from '../../../ui/Rows';
-import { Segments } from '../../../ui/Segments';
 import { NamedColour } from '../../looks/NamedColour';
 import { LOOK } from '../../fields/fields';
 import { SetNumber } from '../SetNumber';
@@ -12,84 +12,106 @@ const BEGIN = {
   outerShadow: { x: 0, y: 8, blur: 24, spread: -8, colour: '#0b1714', opacity: 0.3 },
   innerShadow: { x: 0, y: 1, blur: 0, spread: 0, colour: '#ffffff', opacity: 0.3 },
 } as const satisfies Readonly<Record<string, Shadow>>;
+/** What is added to a shadow lies closer and is fainter. */
+const NEXT: Pick<Shadow, 'y' | 'blur' | 'spread' | 'opacity'> = { y: 2, blur: 6, spread: -2, opacity: 0.2 };
 
 const SHADE = { x: 'across', y: 'down', blur: 'blur', spread: 'spread' } as const;
 
 type Which = keyof typeof BEGIN;
 
-/** The shadow that the tile casts, and one cast into it. */
+const WHICH = [
+  ['outerShadow', 'Outer'],
+  ['innerShadow', 'Inner'],
+] as const;
+
+/** The shadows that the tile casts, and those cast into it. */
 export function ShadowRows({ look }: { look: Look }) {
-  const says = [look.look.outerShadow && 'outer', look.look.innerShadow && 'inner']
-    .filter(Boolean)
-    .join(', ');
+  const says = WHICH.flatMap(([which, label]) => {
+    const { length } = listOf(look.look[which]);
+    return length === 0 ? [] : [length > 1 ? `${length} ${label.toLowerCase()}` : label.toLowerCase()];
+  });
   return (
-    <Fold title="Shadow" says={says || 'none'}>
-      <OneShade look={look} which="outerShadow" label="Outer" />
-      <OneShade look={look} which="innerShadow" label="Inner" />
+    <Fold title="Shadow" says={says.join(', ') || 'none'}>
+      {WHICH.map(([which, label]) => (
+        <Shades key={which} look={look} which={which} label={label} />
+      ))}
     </Fold>
   );
 }
 
-function OneShade({ look, which, label }: { look: Look; which: Which; label: string }) {
-  const shadow = look.look[which];
-  const command = (part: Partial<Shadow>) =>
-    look.command({ [which]: { ...(shadow ?? BEGIN[which]), ...part } });
-  const set = (part: Partial<Shadow>, key: string) =>
-    look.set(LOOK[which].label, { [which]: { ...(shadow ?? BEGIN[which]), ...part } }, `${which} ${key}`);
-  const numbers = (fields: readonly ('x' | 'y' | 'blur' | 'spread')[]) => (
-    <Row label="">
-      <div className="grid grid-cols-2 gap-1">
-        {fields.map((field) => (
-          <SetNumber
-            key={field}
-            field={{ ...LOOK[which], least: field === 'blur' ? 0 : -LIMITS.shadow }}
-            name={`${LOOK[which].label}, ${SHADE[field]}`}
-            unit={SHADE[field]}
-            value={shadow?.[field] ?? 0}
-            command={(px) => command({ [field]: px })}
-          />
-        ))}
-      </div>
-    </Row>
-  );
+/** One shadow alone is written as one. */
+const written = (shadows: readonly Shadow[]): Shadow | readonly Shadow[] | undefined => {
+  const [only, ...others] = shadows;
+  if (!only || others.length > 0) return only && shadows;
+  const { id: _, ...alone } = only;
+  return alone;
+};
+
+function Shades({ look, which, label }: { look: Look; which: Which; label: string }) {
+  const shadows = listOf(look.look[which]);
+  const { label: step } = LOOK[which];
+  const set = (next: readonly Shadow[], key?: string) =>
+    look.set(step, { [which]: written(next) }, key && `${which} ${key}`);
+  const add = () => set(shadows.length === 0 ? [BEGIN[which]] : [{ ...BEGIN[which], ...NEXT }, ...shadows]);
   return (
     <>
       <Row label={label} {...look.here(which)}>
-        <Segments
-          value={shadow ? 'on' : 'none'}
-          choices={[
-            { value: 'none', label: 'None' },
-            { value: 'on', label: 'On' },
-          ]}
-          onChoose={(next) =>
-            look.set(LOOK[which].label, { [which]: next === 'on' ? BEGIN[which] : undefined })
-          }
-        />
+        <div className="flex items-center justify-between">
+          <span className="text-sm text-faint">{shadows.length === 0 ? 'none' : ''}</span>
+          <SignButton
+            name={`Add ${step.toLowerCase()}`}
+            disabled={shadows.length >= LIMITS.layers}
+            onClick={add}
+          >
+            <Plus size={14} aria-hidden />
+          </SignButton>
+        </div>
       </Row>
-      {shadow && (
-        <>
-          {numbers(['x', 'y'])}
-          {numbers(['blur', 'spread'])}
+      {shadows.map((shadow, k) => {
+        const name = shadows.length > 1 ? `${step} ${k + 1}` : step;
+        const withPart = (part: Partial<Shadow>) =>
+          shadows.map((each, at) => (at === k ? { ...each, ...part } : each));
+        const numbers = (fields: readonly ('x' | 'y' | 'blur' | 'spread')[]) => (
           <Row label="">
-            <div className="grid grid-cols-[26px_1fr] gap-1">
-              <NamedColour
-                small
-                name={`${LOOK[which].label}, colour`}
-                value={shadow.colour}
-                onSet={(colour) => set({ colour }, 'colour')}
-              />
-              <NumberField
-                name={`${LOOK[which].label}, opacity`}
-                value={Math.round(shadow.opacity * 100)}
-                least={0}
-                most={100}
-                unit="% opacity"
-                onSet={(opacity) => set({ opacity: opacity / 100 }, 'opacity')}
-              />
+            <div className="grid grid-cols-2 gap-1">
+              {fields.map((field) => (
+                <SetNumber
+                  key={field}
+                  field={{ ...LOOK[which], least: field === 'blur' ? 0 : -LIMITS.shadow }}
+                  name={`${name}, ${SHADE[field]}`}
+                  unit={SHADE[field]}
+                  value={shadow[field]}
+                  command={(px) => look.command({ [which]: written(withPart({ [field]: px })) })}
+                />
+              ))}
             </div>
           </Row>
-        </>
-      )}
+        );
+        return (
+          <div key={shadow.id ?? k} role="group" aria-label={name} className="grid gap-0.5 pb-1">
+            <Row label="">
+              <div className="grid grid-cols-[1fr_26px] gap-1">
+                <NamedColour
+                  name={`${name}, colour`}
+                  value={shadow.colour}
+                  opacity={shadow.opacity}
+                  onOpacity={(opacity, key) => set(withPart({ opacity }), `${k} ${key ?? ''}`)}
+                  onSet={(colour) => set(withPart({ colour }), `${k} colour`)}
+                />
+                <SignButton
+                  className="size-[26px]!"
+                  name={`Remove ${name.toLowerCase()}`}
+                  onClick={() => set(shadows.filter((_, at) => at !== k))}
+                >
+                  <X size={13} aria-hidden />
+                </SignButton>
+              </div>
+            </Row>
+            {numbers(['x', 'y'])}
+            {numbers(['blur', 'spread'])}
+          </div>
+        );
+      })}
     </>
   );
 }

@@ -2,7 +2,7 @@
 import '../../testing/browser';
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { drawnLine } from './GradientHand';
+import { drawnLine } from './gradientLine';
 import type { Gradient } from '@noria/core';
 
 const linear = (angle: number): Gradient => ({ kind: 'linear', angle, stops: [] });

@@ -1,0 +1,188 @@
+import { CLEAR, composed, rgbOf, type Rgb, type Sheer } from './blend.js';
+import { cropIn, scaleIn, type SlotSize } from './crop.js';
+import { colourOf } from './named.js';
+import { isGradient, isTurned } from './paints.js';
+import { colourIn, rasterOf } from './raster.js';
+import type { Blend, Fill, Gradient, NamedLooks, TileLook, Veil } from '../document/look.js';
+import type { CollectionDocument, PictureAsset } from '../document/types.js';
+
+/** What looks refer to. */
+export interface Known {
+  readonly pictures: CollectionDocument['pictures'];
+  readonly namedLooks?: NamedLooks | undefined;
+  /** What lies behind the tiles; left out: white. */
+  readonly look?: Pick<CollectionDocument['look'], 'background'> | undefined;
+}
+
+/** A spot in a tile, px from its top left. */
+export interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** What is painted at a place. */
+export type Painter = (at: Spot) => Sheer;
+
+/** Which of the colours of a picture is taken of which nothing is known but these. */
+export type Guess = 0 | 1 | 2;
+
+const NORMAL: Blend = 'normal';
+
+/** What a picture may be when nothing is known of it: its mean, its darkest and its lightest colour. */
+const ANY_PICTURE = ['#808080', '#000000', '#ffffff'] as const;
+
+/**
+ * What is painted behind a tile’s contents at each place, by its fill and the layers over it; what lies
+ * behind the tile is not in it. Gradients as CSS Images 4 has them, layers mixed as CSS Compositing 1 has it.
+ * @param size of the tile, px
+ */
+export function paintedBy(
+  known: Known,
+  { fill, over = [] }: Pick<TileLook, 'fill' | 'over'>,
+  size: SlotSize,
+  guess: Guess = 0,
+): Painter {
+  const layers = [
+    ...fillPainters(known, fill, size, guess).map((paint) => ({ paint, blend: NORMAL })),
+    ...over
+      .toReversed()
+      .flatMap(({ fill: own, blend = 'normal' }) =>
+        fillPainters(known, own, size, guess).map((paint) => ({ paint, blend })),
+      ),
+  ];
+  return (at) =>
+    layers.reduce<Sheer>((behind, { paint, blend }) => composed(behind, paint(at), blend), CLEAR);
+}
+
+/** Whether it is not known what the pictures behind a tile are at each place. */
+export const isGuessed = (
+  { pictures }: Known,
+  { fill, over = [] }: Pick<TileLook, 'fill' | 'over'>,
+): boolean =>
+  [fill, ...over.map((layer) => layer.fill)].some((each) => {
+    const picture = shownBy(each);
+    return picture !== null && pictures[picture]?.raster === undefined;
+  });
+
+const shownBy = (fill: Fill): string | null =>
+  typeof fill === 'string'
+    ? null
+    : fill.kind === 'picture'
+      ? fill.picture
+      : fill.kind === 'film'
+        ? (fill.poster ?? '')
+        : null;
+
+/** The layers of one fill, the lowest first. */
+function fillPainters(known: Known, fill: Fill, size: SlotSize, guess: Guess): Painter[] {
+  const { namedLooks, pictures } = known;
+  if (fill === 'none') return [];
+  if (typeof fill === 'string') return [even(namedLooks, fill, 1)];
+  if (fill.kind === 'plain') return [even(namedLooks, fill.colour, fill.opacity)];
+  if (isGradient(fill)) return [gradientPainter(namedLooks, fill, size)];
+  const picture = pictures[shownBy(fill) ?? ''];
+  return [picturePainter(picture, fill, size, guess), veilPainter(known, fill.tint, size)];
+}
+
+/** What is laid over a picture or film. */
+export const veilPainter = ({ namedLooks }: Known, veil: Veil, size: SlotSize): Painter =>
+  isGradient(veil) ? gradientPainter(namedLooks, veil, size) : even(namedLooks, veil.colour, veil.opacity);
+
+function even(looks: NamedLooks | undefined, colour: string, alpha: number): Painter {
+  const painted: Sheer = { colour: rgbOf(colourOf(looks, colour)), alpha };
+  return () => painted;
+}
+
+/** How far along its stops a gradient is at a place (CSS Images 4, sections 3.1 to 3.3). */
+function alongOf(gradient: Gradient, { inlineSize, blockSize }: SlotSize): (at: Spot) => number {
+  if (gradient.kind === 'linear') {
+    const turn = (gradient.angle * Math.PI) / 180;
+    const [dx, dy] = [Math.sin(turn), -Math.cos(turn)];
+    const length = Math.max(1e-9, Math.abs(inlineSize * dx) + Math.abs(blockSize * dy));
+    return ({ x, y }) => ((x - inlineSize / 2) * dx + (y - blockSize / 2) * dy) / length + 0.5;
+  }
+  const middle = { x: gradient.x * inlineSize, y: gradient.y * blockSize };
+  if (gradient.kind === 'conic')
+    return ({ x, y }) => {
+      const angle = (Math.atan2(x - middle.x, middle.y - y) * 180) / Math.PI - gradient.angle;
+      return (((angle % 360) + 360) % 360) / 360;
+    };
+  const { radii, angle = 0 } = gradient;
+  if (!radii) {
+    const reach = Math.max(
+      1e-9,
+      ...[0, inlineSize].flatMap((x) => [0, blockSize].map((y) => Math.hypot(x - middle.x, y - middle.y))),
+    );
+    return ({ x, y }) => Math.hypot(x - middle.x, y - middle.y) / reach;
+  }
+  const turn = (-angle * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const [rx, ry] = [Math.max(1e-9, radii.x * inlineSize), Math.max(1e-9, radii.y * blockSize)];
+  return ({ x, y }) => {
+    const [dx, dy] = [x - middle.x, y - middle.y];
+    return Math.hypot((dx * cos - dy * sin) / rx, (dx * sin + dy * cos) / ry);
+  };
+}
+
+/** A gradient's colour at each place: between stops in premultiplied sRGB (CSS Images 4, section 3.4.2). */
+export function gradientPainter(looks: NamedLooks | undefined, gradient: Gradient, size: SlotSize): Painter {
+  const along = alongOf(gradient, size);
+  // A stop before one that comes earlier in the list stands where that does.
+  let reached = -Infinity;
+  const stops = gradient.stops.map(({ colour, at, opacity = 1 }) => ({
+    at: (reached = Math.max(reached, at)),
+    painted: { colour: rgbOf(colourOf(looks, colour)), alpha: opacity } satisfies Sheer,
+  }));
+  return (place) => {
+    const at = along(place);
+    const next = stops.findIndex((stop) => stop.at > at);
+    if (next === -1) return stops.at(-1)?.painted ?? CLEAR;
+    const [from, to] = [stops[next - 1], stops[next]];
+    if (!from || !to) return to?.painted ?? CLEAR;
+    return between(from.painted, to.painted, (at - from.at) / (to.at - from.at), isTurned(gradient));
+  };
+}
+
+/**
+ * @param isApart colours and opacities are mixed apart, as SVG 2 has it (section 14.2.4), which draws what is turned
+ */
+function between(from: Sheer, to: Sheer, share: number, isApart: boolean): Sheer {
+  const alpha = from.alpha * (1 - share) + to.alpha * share;
+  if (alpha === 0) return CLEAR;
+  const [before, after] = isApart ? [1 - share, share] : [from.alpha * (1 - share), to.alpha * share];
+  const colour = from.colour.map(
+    (value, k) => (value * before + (to.colour[k] ?? 0) * after) / (before + after),
+  );
+  return { colour: colour as unknown as Rgb, alpha };
+}
+
+type Cropped = Parameters<typeof cropIn>[2];
+
+/** A picture as it lies in its tile; where only its mean and its extremes are known, one of these everywhere. */
+export function picturePainter(
+  picture: PictureAsset | undefined,
+  crop: Cropped,
+  size: SlotSize,
+  guess: Guess,
+): Painter {
+  const raster = picture?.raster === undefined ? null : rasterOf(picture.raster);
+  if (!picture || !raster) {
+    const painted: Sheer = {
+      colour: rgbOf((picture?.colours ?? ANY_PICTURE)[guess] ?? ANY_PICTURE[guess]),
+      alpha: 1,
+    };
+    return () => painted;
+  }
+  const { x, y, width, height } = cropIn(picture, size, crop);
+  const scale = scaleIn(picture, size, crop);
+  // Where less than the tile is covered, the rest is clear.
+  const [across, down] = [picture.inlineSize * width * scale, picture.blockSize * height * scale];
+  const { position = crop.focalPoint } = crop;
+  const [left, top] = [(size.inlineSize - across) * position.x, (size.blockSize - down) * position.y];
+  return (at) => {
+    const [u, v] = [(at.x - left) / across, (at.y - top) / down];
+    return u < 0 || u > 1 || v < 0 || v > 1
+      ? CLEAR
+      : { colour: colourIn(raster, x + u * width, y + v * height), alpha: 1 };
+  };
+}
