@@ -18,6 +18,9 @@ const enlargeScript: Plugin = {
   },
 };
 
+/** In the place of what packages bring along and nobody asks for. */
+const notAsked = fileURLToPath(new URL('notAsked.ts', import.meta.url));
+
 /** What the first view needs, and so every other. */
 const BASE =
   /node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs[\\/]toolkit[\\/]dist[\\/](?!query)|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/](limits|slug)|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
@@ -40,7 +43,8 @@ export default defineConfig({
   resolve: {
     conditions: ['source', ...defaultClientConditions],
     alias: {
-      'source-map-js/lib/source-map-generator.js': fileURLToPath(new URL('noSourceMaps.ts', import.meta.url)),
+      'source-map-js/lib/source-map-generator.js': notAsked,
+      'dom-serializer': notAsked,
     },
   },
   worker: { format: 'es' },

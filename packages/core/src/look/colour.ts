@@ -5,16 +5,17 @@ import {
   modeOklab,
   modeOklch,
   modeRgb,
-  parse,
   useMode,
   type Oklch,
 } from 'culori/fn';
+import { rgbOf } from './blend.js';
 
 // Only the spaces on the way between sRGB and OKLCH, each of which knows the next.
 useMode(modeLrgb);
 useMode(modeOklab);
 const rgb = useMode(modeRgb);
 const oklch = useMode(modeOklch);
+const HEX = /^#[0-9a-f]{6}$/i;
 /** What rounding may lead out of sRGB. */
 const SLACK = 0.002;
 
@@ -31,9 +32,9 @@ export interface LightnessChromaHue {
  * @throws RangeError when it is no colour
  */
 export function toOklch(hex: string): LightnessChromaHue {
-  const colour = parse(hex);
-  if (!colour) throw new RangeError(`“${hex}” is no colour. Write it like #1e6b5c.`);
-  const { l, c, h = 0 } = oklch(colour);
+  if (!HEX.test(hex)) throw new RangeError(`“${hex}” is no colour. Write it like #1e6b5c.`);
+  const [r, g, b] = rgbOf(hex);
+  const { l, c, h = 0 } = oklch({ mode: 'rgb', r, g, b });
   return { lightness: l, chroma: c, hue: h };
 }
 

@@ -3,7 +3,8 @@ import { bandAt, placeIn, type ArrangementName, type Place, type TileId } from '
 import { composeStore, stats } from '../../testing/composeStore';
 import { selectLayout } from '../selectors';
 import { redo, undo } from '../document/run';
-import { fitTiles, growTiles, layerTiles, pinTiles, reorderTiles, spanTiles, stepTiles } from './place';
+import { fitTiles, growTiles, layerTiles, pinTiles, reorderTiles, spanTiles } from './place';
+import { stepSelected } from './step';
 
 const SPANS = [
   [2, 1],
@@ -47,7 +48,7 @@ describe('spans', () => {
 
   test('with nothing selected nothing is done', () => {
     const { run, steps } = open();
-    [spanTiles({ columnSpan: 2 }), growTiles(1, 0), stepTiles(1, 0), pinTiles(), reorderTiles(1)].forEach(
+    [spanTiles({ columnSpan: 2 }), growTiles(1, 0), stepSelected(1, 0), pinTiles(), reorderTiles(1)].forEach(
       run,
     );
     run(layerTiles(1));
@@ -76,18 +77,18 @@ describe('a step by keys', () => {
   test('moves one tile by a cell, and not out of the grid', () => {
     const { take, run, laid, steps } = open();
     take('t2');
-    run(stepTiles(0, 1));
+    run(stepSelected(0, 1));
     expect(laid('t2')).toMatchObject({ column: 3, row: 2 });
     const before = steps().length;
-    run(stepTiles(9, 0));
-    run(stepTiles(0, -9));
+    run(stepSelected(9, 0));
+    run(stepSelected(0, -9));
     expect(steps()).toHaveLength(before);
   });
 
   test('moves several by the same', () => {
     const { take, run, laid } = open();
     take('t2', 't3');
-    run(stepTiles(0, 1));
+    run(stepSelected(0, 1));
     expect([laid('t2'), laid('t3')]).toEqual([
       expect.objectContaining({ row: 2 }),
       expect.objectContaining({ row: 2 }),
@@ -97,9 +98,9 @@ describe('a step by keys', () => {
   test.each(['masonry', 'rows', 'mosaic', 'fan'] as const)('moves it in reading order in %s', (kind) => {
     const { take, run, document, said } = open(kind);
     take('t2');
-    run(stepTiles(1, 0));
+    run(stepSelected(1, 0));
     expect(document().order).toEqual(['t1', 't3', 't2', 't4', 't5']);
-    run(stepTiles(0, -1));
+    run(stepSelected(0, -1));
     expect(document().order).toEqual(['t1', 't2', 't3', 't4', 't5']);
     expect(said()).toBe('Number 2 of 5 in reading order.');
   });

@@ -9,7 +9,8 @@ import { addNewTile, copiedText, deleteTiles, duplicateTiles, pasteText } from '
 import { openSelectedGroup, groupSelected, ungroupSelected } from './groups';
 import { fitToSlots } from './pictures';
 import { giveToSelected, putOn, takeBrush } from './brush';
-import { growTiles, pinTiles, reorderTiles, stepTiles } from './place';
+import { growTiles, pinTiles, reorderTiles } from './place';
+import { stepSelected } from './step';
 import { deselectTiles, selectAll, selectMoreTowards, selectTowards } from './select';
 
 const SPANS = [
@@ -30,8 +31,8 @@ describe('any work', () => {
     grow: () => growTiles(1, 0),
     shrink: () => growTiles(-1, 0),
     higher: () => growTiles(0, 1),
-    step: () => stepTiles(1, 0),
-    stepDown: () => stepTiles(0, 1),
+    step: () => stepSelected(1, 0),
+    stepDown: () => stepSelected(0, 1),
     pin: () => pinTiles(),
     later: () => reorderTiles(1),
     copy: () => duplicateTiles(),

@@ -50,15 +50,8 @@ import { giveToSelected } from '../actions/brush';
 import { openSelectedGroup, groupSelected, ungroupSelected } from '../actions/groups';
 import { selectAll, selectLike, selectMoreTowards, selectTowards } from '../actions/select';
 import { choosePictures, dealPictures, removePicture, replacePicture, uncrop } from '../actions/pictures';
-import {
-  fitTiles,
-  growTiles,
-  layerTiles,
-  pinTiles,
-  reorderTiles,
-  spanTiles,
-  stepTiles,
-} from '../actions/place';
+import { fitTiles, growTiles, layerTiles, pinTiles, reorderTiles, spanTiles } from '../actions/place';
+import { stepTiles } from '../actions/stepTiles';
 import { addNewTile, deleteTiles, duplicateTiles } from '../actions/tiles';
 import { redo, undo } from '../document/run';
 import { commandListToggled, keySheetToggled, linesToggled, orderToggled, toolChosen } from '../editorSlice';
