@@ -103,6 +103,31 @@ const GESTURES: readonly Gesture[] = [
     grip: (page) => page.getByTestId('gradient-turn'),
     by: [60, -40],
   },
+  ...(
+    [
+      ['moving the middle of a gradient', 'gradient-middle', [30, 40]],
+      ['dragging how far a gradient reaches', 'gradient-reach-x', [-20, 30]],
+      ['dragging the other radius of a gradient', 'gradient-reach-y', [20, 20]],
+    ] as const
+  ).map(([name, testId, by]) => ({
+    name,
+    with: setLook(['voice'], {
+      fill: { kind: 'radial', x: 0.5, y: 0.4, radii: { x: 0.3, y: 0.2 }, stops: GRADIENT.stops },
+    }),
+    go: select('voice'),
+    grip: (page: Page) => page.getByTestId(testId),
+    by,
+    out: [-900, 400] as const,
+  })),
+  {
+    name: 'turning a conic gradient',
+    with: setLook(['voice'], {
+      fill: { kind: 'conic', x: 0.5, y: 0.5, angle: 20, stops: GRADIENT.stops },
+    }),
+    go: select('voice'),
+    grip: (page) => page.getByTestId('gradient-turn'),
+    by: [50, 30],
+  },
   {
     name: 'dragging the edge of a row',
     with: setKind('rows', 0, 'all'),

@@ -351,6 +351,45 @@ function everyLook(start: CollectionDocument): CollectionDocument {
       outerShadow: { x: 0, y: 4, blur: 9, spread: 0, colour: '#000000', opacity: 0.4 },
     }),
     setPart(['panorama'], 'picture', { zoom: 1.5, tint: { colour: '#000000', opacity: 0.2 } }),
+    setPart(['night'], 'picture', {
+      tint: {
+        kind: 'linear',
+        angle: 180,
+        stops: [
+          { colour: '#000000', at: 0, opacity: 0 },
+          { colour: '#000000', at: 1, opacity: 0.7 },
+        ],
+      },
+    }),
+    // A picture that is larger than its tile is an element, and takes no room.
+    setLook(['highest', 'booking'], {
+      fill: {
+        kind: 'picture',
+        picture: 'hut-at-dusk',
+        focalPoint: { x: 0.5, y: 0.5 },
+        zoom: 1.6,
+        tint: { colour: '#000000', opacity: 0.4 },
+      },
+      over: [{ fill: '#204060', blend: 'screen' }],
+      radius: { startStart: 40, startEnd: 0, endEnd: 12, endStart: 0 },
+    }),
+    setLook(['work-days'], {
+      fill: { kind: 'plain', colour: '#ffffff', opacity: 0.4 },
+      backdropBlur: 8,
+      border: {
+        width: { blockStart: 6, inlineEnd: 0, blockEnd: 1, inlineStart: 12 },
+        paint: {
+          kind: 'conic',
+          x: 0.5,
+          y: 0.5,
+          angle: 0,
+          stops: [
+            { colour: '#000000', at: 0 },
+            { colour: '#ffffff', at: 1 },
+          ],
+        },
+      },
+    }),
     ...STARTERS.map((recipe) =>
       addFromRecipe({
         recipe,

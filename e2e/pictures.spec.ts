@@ -228,4 +228,14 @@ test('a film plays in its tile: uploaded, with a frame of it to show before', as
     buffer: Buffer.from('no film'),
   });
   await expect(page.getByText('“broken.webm” can’t be played here')).toBeVisible();
+
+  // The same film behind the words of another tile.
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Text/ }).click();
+  await page.getByRole('combobox', { name: 'Fill', exact: true }).click();
+  await page.getByRole('option', { name: 'Film', exact: true }).click();
+  const behind = page.locator('[data-stage-page] video.behind');
+  await expect(behind).toHaveJSProperty('videoWidth', 64);
+  await expect(behind).toHaveAttribute('aria-hidden', 'true');
+  await expect(behind).toHaveCSS('display', 'block');
 });

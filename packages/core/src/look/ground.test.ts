@@ -88,7 +88,7 @@ describe('what lies behind contents', () => {
     expect(groundCss({ fill: '#ffffff', over }, drawn)).toEqual({
       background:
         'linear-gradient(color-mix(in srgb, #ff0000 50%, transparent), color-mix(in srgb, #ff0000 50%, transparent)), url("hut") 25% 50% / cover no-repeat, #ffffff',
-      'background-blend-mode': 'multiply, normal',
+      'background-blend-mode': 'multiply, normal, normal',
     });
   });
 

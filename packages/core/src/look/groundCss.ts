@@ -103,7 +103,7 @@ function backgroundOf(layers: readonly Layer[], box: string, under: string | nul
   return {
     background: all.join(', ') || 'none',
     ...(blends.some((blend) => blend !== 'normal') && {
-      'background-blend-mode': [...blends, ...(under?.includes('gradient') ? ['normal'] : [])].join(', '),
+      'background-blend-mode': [...blends, ...(under === null ? [] : ['normal'])].join(', '),
     }),
   };
 }

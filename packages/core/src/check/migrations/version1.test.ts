@@ -251,7 +251,12 @@ describe('a collection of format version 1', () => {
     (name) => {
       const then = checkDocument(read(join(import.meta.dirname, 'stored', `${name}.json`)));
       const now = checkDocument(read(join(import.meta.dirname, '../../../../../demo', `${name}.noria.json`)));
-      expect(then).toEqual(now);
+      // Pictures keep their colours in a few px since then.
+      const pictures = Object.entries(now.document?.pictures ?? {}).map(([id, { raster: _, ...picture }]) => [
+        id,
+        picture,
+      ]);
+      expect(then).toEqual({ ...now, document: { ...now.document, pictures: Object.fromEntries(pictures) } });
       expect(then.problems).toEqual([]);
     },
   );
