@@ -116,8 +116,7 @@ const optionalLook = {
     (isObject(value) ? corners : measure(LIMITS.radius, 'A corner radius'))(value, path, report)) as Check,
   border: fields(
     {
-      width: ((value, path, report) =>
-        (isObject(value) ? borderSides : borderWidth)(value, path, report)),
+      width: (value, path, report) => (isObject(value) ? borderSides : borderWidth)(value, path, report),
       paint: colourOr(paints, 'The kind of a paint'),
     },
     'A border',

@@ -19,7 +19,13 @@ export function databaseOptions(url: string, limits: ServerLimits = USUAL_LIMITS
     type: 'postgres',
     url,
     entities: [Workspace, Collection, Revision, Picture, PictureVariant, FileChunk, Film],
-    migrations: [First1764000000000, Library1764100000000, Streams1764200000000, Formats1764300000000, Rasters1764400000000],
+    migrations: [
+      First1764000000000,
+      Library1764100000000,
+      Streams1764200000000,
+      Formats1764300000000,
+      Rasters1764400000000,
+    ],
     synchronize: false,
     // gen_random_uuid() is PostgreSQL's own; an extension would ask for more rights than needed.
     installExtensions: false,

@@ -252,11 +252,9 @@ describe('a collection of format version 1', () => {
       const then = checkDocument(read(join(import.meta.dirname, 'stored', `${name}.json`)));
       const now = checkDocument(read(join(import.meta.dirname, '../../../../../demo', `${name}.noria.json`)));
       // Pictures keep their colours in a few px since then.
-      const pictures = Object.entries(now.document?.pictures ?? {}).map(([id, { raster: _, ...picture }]) => [
-        id,
-        picture,
-      ]);
-      expect(then).toEqual({ ...now, document: { ...now.document, pictures: Object.fromEntries(pictures) } });
+      for (const picture of Object.values(now.document?.pictures ?? {}))
+        Reflect.deleteProperty(picture, 'raster');
+      expect(then).toEqual(now);
       expect(then.problems).toEqual([]);
     },
   );

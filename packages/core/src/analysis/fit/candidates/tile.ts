@@ -101,7 +101,7 @@ export function* anywhere(
     });
     yield tame('A stronger tint', (draft) => {
       const fill = draft.tiles[id]?.look.fill;
-      if (isPictureFill(fill)) fill.tint = clone(strongerVeil(fill.tint)) as typeof fill.tint;
+      if (isPictureFill(fill)) fill.tint = clone<Veil>(strongerVeil(fill.tint));
     });
   }
   const undescribed = shownParts(tile).find(
