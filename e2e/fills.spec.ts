@@ -213,3 +213,59 @@ test('corners, sides of the border and shadows are set apart, and together again
     y: 30,
   });
 });
+
+test('a style is made of a tile, followed by others, updated from one of them, and let go of', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await openCompose(page, application, collection);
+  await hand(page, 'voice').click();
+  await settings(page).getByRole('button', { name: 'New style' }).click();
+  await page.getByRole('textbox', { name: 'Name of the style' }).fill('Ember');
+  await page.keyboard.press('Enter');
+  await hand(page, 'highest').click();
+  await choose(page, 'Style', 'Ember');
+  const colour = async (tile: string) => (await drawn(page, tile))?.backgroundColor;
+  await expect.poll(() => colour('highest')).toBe(await colour('voice'));
+  // What one of them has otherwise becomes the style of all.
+  await settings(page)
+    .getByRole('button', { name: /^Fill, colour/ })
+    .click();
+  await page.getByRole('textbox', { name: 'Fill, colour in hexadecimal' }).fill('#204060');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(settings(page).getByText('Fill: own')).toBeVisible();
+  await settings(page).getByRole('button', { name: 'Update style' }).click();
+  await expect.poll(() => colour('voice')).toBe('rgb(32, 64, 96)');
+  await expect(settings(page).getByText('Fill: own')).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => colour('voice')).not.toBe('rgb(32, 64, 96)');
+  await settings(page).getByRole('button', { name: 'Reset', exact: true }).click();
+  await expect.poll(() => colour('highest')).toBe(await colour('voice'));
+  await choose(page, 'Style', 'None');
+  await saved(page);
+  const { tiles, styles } = (await readStored(application, collection)).document;
+  expect(tiles.highest).not.toHaveProperty('style');
+  expect(Object.values(styles ?? {}).map(({ name }) => name)).toEqual(['Ember']);
+});
+
+test('a wash follows the colour that it is made of', async ({ page, application, collection }) => {
+  await openCompose(page, application, collection);
+  await page.keyboard.press('k');
+  const panel = page.getByRole('complementary', { name: 'Named looks' });
+  await choose(page, 'Add a wash', 'Larch');
+  const wash = panel.getByRole('button', { name: /^Larch, pale, #/ });
+  const before = await wash.getAttribute('aria-label');
+  await panel.getByRole('button', { name: /^Larch, #/ }).click();
+  await page.getByRole('textbox', { name: 'Larch in hexadecimal' }).fill('#2050a0');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(wash).not.toHaveAttribute('aria-label', before ?? '');
+  await panel.getByRole('textbox', { name: 'Larch, pale, lightness' }).fill('60');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const { namedLooks = {} } = (await readStored(application, collection)).document;
+  const made = Object.values(namedLooks).find(({ name }) => name === 'Larch, pale');
+  expect(made).toMatchObject({ wash: { of: 'larch', lightness: 0.6 } });
+});

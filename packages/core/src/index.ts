@@ -151,6 +151,7 @@ export { isAddress, readAddress, typedAddress } from './engine/css/address.js';
 export * from './edit/commands/pictures.js';
 export * from './edit/commands/transfer.js';
 export * from './edit/commands/namedLooks.js';
+export * from './edit/commands/styles.js';
 export * from './look/crop.js';
 export * from './geometry/assign.js';
 export * from './edit/recipes/follow.js';

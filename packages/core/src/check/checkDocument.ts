@@ -2,7 +2,7 @@ import { LIMITS } from '../document/limits.js';
 import { numbered, withEntryIds } from './entryIds.js';
 import { migrate } from './migrate.js';
 import { address, colour, id, words } from '../look/checks.js';
-import { bandLook, partOfLook, collectionLook, namedLook, tileLook } from './checkLook.js';
+import { bandLook, partOfLook, collectionLook, namedLook, style, tileLook } from './checkLook.js';
 import { film, icon, picture } from './checkAssets.js';
 import { forms, parts } from './checkParts.js';
 import { arrangement, groupArrangement, ownArrangement, ownGroupArrangement } from './checkArrangement.js';
@@ -97,6 +97,7 @@ const OPTIONAL_IN_TILE = [
   'badges',
   'weight',
   'link',
+  'style',
   'recipe',
   'motion',
   'minimumWidth',
@@ -122,6 +123,7 @@ const tile =
       badges,
       weight,
       link: address,
+      style: id,
       recipe: use,
       motion,
       minimumWidth,
@@ -217,6 +219,7 @@ const collection = fields(
     films: record(film, LIMITS.tiles, 'The set of films'),
     icons: record(icon, LIMITS.tiles, 'The set of icons'),
     namedLooks: record(namedLook, LIMITS.namedLooks, 'The set of named looks'),
+    styles: record(style, LIMITS.styles, 'The set of styles'),
     recipes: record(recipe, LIMITS.recipes, 'The set of recipes'),
     tables: record(table, LIMITS.tables, 'The set of tables'),
     ignored: list(
@@ -239,6 +242,7 @@ const collection = fields(
     'films',
     'icons',
     'namedLooks',
+    'styles',
     'recipes',
     'tables',
     'ignored',
@@ -273,7 +277,16 @@ export function checkDocument(input: unknown, before?: CollectionDocument): Chec
 
 const isNotice = (problem: Problem) => problem.severity === 'notice';
 
-const CHECKED_BY_ENTRY = ['tiles', 'pictures', 'films', 'icons', 'namedLooks', 'recipes', 'tables'] as const;
+const CHECKED_BY_ENTRY = [
+  'tiles',
+  'pictures',
+  'films',
+  'icons',
+  'namedLooks',
+  'styles',
+  'recipes',
+  'tables',
+] as const;
 
 /** The entries of a document that are checked each by itself, with their paths. */
 function entriesOf(document: CollectionDocument | undefined): WeakMap<object, string> {

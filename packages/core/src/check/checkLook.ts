@@ -167,6 +167,22 @@ export const collectionLook = fields(
   'The look',
 );
 
+const UNSTYLED = ['spread', 'align', 'direction', 'writingDirection', 'fade'];
+const styled = Object.fromEntries(Object.entries(wholeLook).filter(([field]) => !UNSTYLED.includes(field)));
+const styleLook = fields(styled, 'What a style sets', Object.keys(styled));
+
+export const style =
+  (key: string): Check =>
+  (value, path, report) => {
+    fields({ id, name: text(LIMITS.name, 'A name', 1), look: styleLook }, 'A style')(value, path, report);
+    sameId(value, key, path, report);
+  };
+
+const wash = fields(
+  { of: id, lightness: share, chroma: number(0, 0.4, 'A chroma'), turn: number(-360, 360, 'A turn of hue') },
+  'A wash',
+);
+
 const named: Readonly<Record<string, Check>> = {
   colour: plainColour,
   radius: number(0, LIMITS.radius, 'A corner radius'),
@@ -185,9 +201,10 @@ export const namedLook =
         kind: oneOf(Object.keys(named), 'The kind of a named look'),
         value: (Object.hasOwn(named, kind) ? named[kind] : orNull(plainColour)) as Check,
         follows: id,
+        ...(kind === 'colour' && { wash }),
       },
       'A named look',
-      ['follows'],
+      ['follows', 'wash'],
     )(value, path, report);
     sameId(value, key, path, report);
   };

@@ -1,7 +1,8 @@
 import { LIMITS } from '../document/limits.js';
 import { partIn } from '../document/card.js';
 import { looksOfBands } from '../document/bandLooks.js';
-import { namedLooksIn, namesIn, usesIn, usesOfBands } from '../parts/uses.js';
+import { usesInLook } from '../look/paints.js';
+import { namedLooksIn, namesIn, usesIn, usesOfBands, type Use } from '../parts/uses.js';
 import type { Reporter } from '../document/checks.js';
 import type { CollectionDocument, Recipe, Tile } from '../document/types.js';
 
@@ -32,6 +33,16 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
     if (tile && known[tileId] !== tile) checkTile(document, tile, `/tiles/${tileId}`, error);
   }
   for (const recipe of Object.values(document.recipes ?? {})) checkRecipe(document, recipe, error);
+  for (const { id, look } of Object.values(document.styles ?? {})) {
+    const path = `/styles/${id}`;
+    checkNames(
+      document,
+      namedLooksIn(look).map((name) => ({ id: name, at: '/look' })),
+      path,
+      error,
+    );
+    for (const use of usesInLook(look)) checkUse(document, { ...use, at: '/look' }, path, error);
+  }
   for (const table of Object.values(document.tables ?? {})) {
     if (!Object.hasOwn(document.recipes ?? {}, table.recipe))
       error(
@@ -112,16 +123,18 @@ const KEPT = { picture: 'pictures', film: 'films', icon: 'icons' } as const;
 
 /** What a tile shows, and the names that it follows, are in the collection. */
 function checkTile(document: CollectionDocument, tile: Tile, path: string, error: Say) {
-  for (const { what, id, at } of usesIn(tile)) {
-    if (!Object.hasOwn(document[KEPT[what]] ?? {}, id))
-      error(
-        `${path}${at}`,
-        `There is no ${what} “${id}” in the collection. Add it to “${KEPT[what]}”, or write null.`,
-      );
-  }
+  for (const use of usesIn(tile)) checkUse(document, use, path, error);
   checkNames(document, namesIn(tile), path, error);
   if (tile.recipe && !Object.hasOwn(document.recipes ?? {}, tile.recipe.recipe))
     error(`${path}/recipe`, `There is no recipe “${tile.recipe.recipe}”. Add it, or release the tile.`);
+}
+
+function checkUse(document: CollectionDocument, { what, id, at }: Use, path: string, error: Say) {
+  if (Object.hasOwn(document[KEPT[what]] ?? {}, id)) return;
+  error(
+    `${path}${at}`,
+    `There is no ${what} “${id}” in the collection. Add it to “${KEPT[what]}”, or write null.`,
+  );
 }
 
 function checkNames(

@@ -56,6 +56,10 @@ export function withEntryIds(
           ...(band.groups && { groups: mapped(band.groups, (own) => trackIds(own, name)) }),
         }),
   );
+  const styles =
+    document.styles === undefined || document.styles === before?.styles
+      ? document.styles
+      : mapped(document.styles, (style) => changedIn(style, { look: lookIds(style.look, name) }));
   const recipes =
     document.recipes === undefined || document.recipes === before?.recipes
       ? document.recipes
@@ -79,6 +83,7 @@ export function withEntryIds(
     tiles,
     arrangement,
     bands,
+    ...(styles && { styles }),
     ...(recipes && { recipes }),
     ...(tables && { tables }),
   });

@@ -36,6 +36,7 @@ export const LIMITS = {
   icons: 60,
   zoom: 8,
   namedLooks: 400,
+  styles: 200,
   recipes: 400,
   slots: 60,
   variants: 40,

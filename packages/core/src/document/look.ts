@@ -243,12 +243,28 @@ export interface CollectionLook {
   readonly bodySize: TypeSize;
 }
 
+export type StyleId = string;
+
+/** A named set of looks that tiles follow: change it once, all of them change. */
+export interface Style {
+  readonly id: StyleId;
+  readonly name: string;
+  /** What it sets; everything else is as each tile has it. */
+  readonly look: Partial<Pick<TileLook, StyledField>>;
+}
+
+/** What a style may set: fill, type, border and padding, and what belongs to them. */
+export type StyledField = Exclude<
+  keyof TileLook,
+  'spread' | 'align' | 'direction' | 'writingDirection' | 'fade'
+>;
+
 export type NamedLookId = string;
 
 /** A value that many things share by its name; change it once, all follow. */
 export type NamedLook = NamedBase &
   (
-    | { readonly kind: 'colour'; readonly value: string }
+    | { readonly kind: 'colour'; readonly value: string; readonly wash?: Wash }
     | { readonly kind: 'radius'; readonly value: number }
     | { readonly kind: 'space'; readonly value: number }
     | { readonly kind: 'type'; readonly value: number | FluidSize }
@@ -259,6 +275,17 @@ interface NamedBase {
   readonly name: string;
   /** The named look of the same kind whose value it always has; left out, or not there: it has its own. */
   readonly follows?: NamedLookId;
+}
+
+/** How a colour is made of another one, which it follows: as light, at most as strong, its hue turned. */
+export interface Wash {
+  readonly of: NamedLookId;
+  /** 0 to 1, in OKLCH. */
+  readonly lightness: number;
+  /** The most chroma that it has of the other, 0 to 0.4. */
+  readonly chroma: number;
+  /** Degrees. */
+  readonly turn: number;
 }
 
 export type NamedLooks = Readonly<Record<NamedLookId, NamedLook>>;

@@ -3,7 +3,7 @@
 import type { Arrangement, WrittenLength } from './arrangement.js';
 import type { RecipeUse } from './content.js';
 import type { TileId } from './ids.js';
-import type { Colour, TileLook } from './look.js';
+import type { Colour, StyleId, TileLook } from './look.js';
 import type { Part } from './parts.js';
 
 export interface Pin {
@@ -84,6 +84,8 @@ interface TileBase {
   readonly badges?: readonly Badge[];
   /** Where a press anywhere on the tile leads; left out: nowhere. */
   readonly link?: string;
+  /** The style that it follows; left out, or not there: none. */
+  readonly style?: StyleId;
   /** Left out: the tile has a design of its own. */
   readonly recipe?: RecipeUse;
   /** Left out: it stays as it is. */

@@ -3,7 +3,7 @@
 import type { Arrangement, ArrangementValues } from './arrangement.js';
 import type { FilmAsset, IconAsset, PictureAsset, RecipeId } from './content.js';
 import type { FilmId, IconId, PictureId, TileId } from './ids.js';
-import type { CollectionLook, NamedLooks, TileLook } from './look.js';
+import type { CollectionLook, NamedLooks, Style, StyleId, TileLook } from './look.js';
 import type { PageData } from './page.js';
 import type { Recipe, Table, TableId } from './recipes.js';
 import type { OwnPlace, Tile } from './tile.js';
@@ -89,6 +89,7 @@ export interface CollectionDocument {
   readonly films?: Readonly<Record<FilmId, FilmAsset>>;
   readonly icons?: Readonly<Record<IconId, IconAsset>>;
   readonly namedLooks?: NamedLooks;
+  readonly styles?: Readonly<Record<StyleId, Style>>;
   readonly recipes?: Readonly<Record<RecipeId, Recipe>>;
   readonly tables?: Readonly<Record<TableId, Table>>;
   readonly ignored?: readonly IgnoredFinding[];

@@ -1,4 +1,5 @@
 import { whileSame } from '../memo.js';
+import { fromOklch, toOklch } from './colour.js';
 import { slugOf } from '../document/slug.js';
 import { lengthAt, type WrittenLength } from '../engine/css/writtenLength.js';
 import type {
@@ -9,6 +10,7 @@ import type {
   NamedLook,
   NamedLooks,
   TypeSize,
+  Wash,
 } from '../document/look.js';
 import type { BandLook, CollectionDocument, NarrowerBand } from '../document/types.js';
 
@@ -17,6 +19,12 @@ const REFERENCE = /^\{([a-z][a-z0-9-]{0,63})\}$/;
 /** The id in a reference like `{moss}`; null when the value says itself what it is. */
 export const namedIn = (value: unknown): string | null =>
   typeof value === 'string' ? (REFERENCE.exec(value)?.[1] ?? null) : null;
+
+/** A colour made of another one (OKLCH, CSS Color 4, section 9): a grey stays nearly grey. */
+export function washOf(base: string, { lightness, chroma: most, turn }: Omit<Wash, 'of'>): string {
+  const { chroma, hue } = toOklch(base);
+  return fromOklch({ lightness, chroma: Math.min(chroma, most), hue: hue + turn });
+}
 
 /** How a named look is referred to. */
 export const refer = (id: string) => `{${id}}`;

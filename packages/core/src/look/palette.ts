@@ -1,4 +1,6 @@
 import { fromOklch, toOklch } from './colour.js';
+import { washOf } from './named.js';
+import type { Wash } from '../document/look.js';
 
 export interface Palette {
   /** The collection's background: nearly white, or nearly black, with a breath of the hue. */
@@ -11,32 +13,44 @@ export interface Palette {
   readonly accent: string;
 }
 
+type Made = Omit<Wash, 'of'>;
+
+const made = (lightness: number, chroma: number, turn: number): Made => ({ lightness, chroma, turn });
+
+/** How each part of a palette is made of the colour that it begins with. */
+export interface PaletteWashes {
+  readonly background: Made;
+  readonly washes: readonly Made[];
+  readonly deep: readonly Made[];
+  readonly accent: Made;
+}
+
+/** Lightness is what sets the parts of a palette apart; everything keeps its hue or a near one, but for the accent. */
+export const paletteWashes = (dark = false): PaletteWashes =>
+  dark
+    ? {
+        background: made(0.18, 0.012, 0),
+        washes: [made(0.26, 0.03, 0), made(0.3, 0.045, 12), made(0.28, 0.035, -28), made(0.33, 0.05, 40)],
+        deep: [made(0.78, 0.1, 0), made(0.84, 0.08, 28)],
+        accent: made(0.72, 0.13, 150),
+      }
+    : {
+        background: made(0.962, 0.012, 0),
+        washes: [made(0.93, 0.025, 0), made(0.9, 0.042, 12), made(0.945, 0.022, -28), made(0.88, 0.05, 40)],
+        deep: [made(0.33, 0.06, 0), made(0.42, 0.085, 28)],
+        accent: made(0.52, 0.13, 150),
+      };
+
 /**
- * Palette from one colour: everything keeps its hue or a near one, lightness is what sets parts
- * apart. In OKLCH, so that equal steps look equal.
+ * Palette from one colour, in OKLCH, so that equal steps look equal.
  * @param from `#rrggbb`
  * @param dark whether the background is dark
  * @throws RangeError when it is no colour
  */
 export function paletteFrom(from: string, dark = false): Palette {
-  const { chroma, hue } = toOklch(from);
-  const grey = chroma < 0.02;
-  const breath = grey ? 0.004 : 0.012;
-  const wash = (lightness: number, amount: number, turn: number) =>
-    fromOklch({ lightness, chroma: grey ? 0.006 : Math.min(chroma, amount), hue: hue + turn });
-  return dark
-    ? {
-        background: fromOklch({ lightness: 0.18, chroma: breath, hue }),
-        washes: [wash(0.26, 0.03, 0), wash(0.3, 0.045, 12), wash(0.28, 0.035, -28), wash(0.33, 0.05, 40)],
-        deep: [wash(0.78, 0.1, 0), wash(0.84, 0.08, 28)],
-        accent: wash(0.72, 0.13, 150),
-      }
-    : {
-        background: fromOklch({ lightness: 0.962, chroma: breath, hue }),
-        washes: [wash(0.93, 0.025, 0), wash(0.9, 0.042, 12), wash(0.945, 0.022, -28), wash(0.88, 0.05, 40)],
-        deep: [wash(0.33, 0.06, 0), wash(0.42, 0.085, 28)],
-        accent: wash(0.52, 0.13, 150),
-      };
+  const { background, washes, deep, accent } = paletteWashes(dark);
+  const of = (wash: Made) => washOf(from, wash);
+  return { background: of(background), washes: washes.map(of), deep: deep.map(of), accent: of(accent) };
 }
 
 /** Hue in degrees where the colour that one begins from has none. */

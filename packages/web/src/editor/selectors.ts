@@ -121,13 +121,15 @@ export const selectShared = createSelector(
     (state: RootState) => selectShown(state).films,
     (state: RootState) => selectShown(state).icons,
     (state: RootState) => selectShown(state).recipes,
+    (state: RootState) => selectShown(state).styles,
   ],
-  (look, namedLooks = {}, pictures, films = {}, icons = {}, recipes = {}) => ({
+  (look, namedLooks = {}, pictures, films = {}, icons = {}, recipes = {}, styles = {}) => ({
     look,
     namedLooks,
     pictures,
     films,
     icons,
     recipes,
+    styles,
   }),
 );

@@ -15,12 +15,20 @@ interface ChoiceProps<V extends string> {
   readonly name?: string;
   /** Null: several values. */
   readonly value: V | null;
+  /** What stands there without a value; left out: several. */
+  readonly placeholder?: string;
   readonly choices: readonly Choosable<V>[];
   readonly onChoose: (value: V) => void;
 }
 
 /** One of several words, in a list that opens. */
-export function Choice<V extends string>({ name, value, choices, onChoose }: ChoiceProps<V>) {
+export function Choice<V extends string>({
+  name,
+  value,
+  placeholder = 'several',
+  choices,
+  onChoose,
+}: ChoiceProps<V>) {
   return (
     <Select.Root value={value ?? ''} onValueChange={(chosen) => chosen && onChoose(chosen as V)}>
       <Select.Trigger
@@ -28,7 +36,7 @@ export function Choice<V extends string>({ name, value, choices, onChoose }: Cho
         className="flex h-[26px] w-full min-w-0 items-center justify-between gap-1 rounded-s bg-field px-2 text-left"
       >
         <span className="truncate">
-          <Select.Value placeholder="several" />
+          <Select.Value placeholder={placeholder} />
         </span>
         <ChevronDown size={13} className="flex-none text-faint" aria-hidden />
       </Select.Trigger>

@@ -29,9 +29,9 @@ export function* alwaysFindings(checked: Checked): Generator<Found> {
 
 const remembered = whileSame<Tile, number>();
 
-const leastIn = ({ pictures, namedLooks }: Checked['looks'], tile: Tile): number =>
-  remembered(tile, [pictures, namedLooks], () => {
-    const known = { pictures, namedLooks };
+const leastIn = ({ pictures, namedLooks, look }: Checked['looks'], tile: Tile): number =>
+  remembered(tile, [pictures, namedLooks, look.background], () => {
+    const known = { pictures, namedLooks, look };
     const badges = (tile.badges ?? []).map(({ fill, textColour }) =>
       leastContrast(colourOf(namedLooks, textColour), coloursOf(known, { fill })),
     );

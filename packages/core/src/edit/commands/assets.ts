@@ -9,11 +9,15 @@ import {
   usesOfVariants,
   withAssets,
 } from '../../parts/uses.js';
+import { usesInLook, withLookAssets } from '../../look/paints.js';
 import type { Draft } from './draft.js';
 import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
 
 /** What tiles need beside themselves: what they show, and the names and recipes that they follow. */
-export type Assets = Pick<CollectionDocument, 'pictures' | 'films' | 'icons' | 'namedLooks' | 'recipes'>;
+export type Assets = Pick<
+  CollectionDocument,
+  'pictures' | 'films' | 'icons' | 'namedLooks' | 'styles' | 'recipes'
+>;
 
 function picked<V>(all: Readonly<Record<string, V>> | undefined, ids: readonly string[]): Record<string, V> {
   return Object.fromEntries(ids.flatMap((id) => (all && Object.hasOwn(all, id) ? [[id, all[id] as V]] : [])));
@@ -26,15 +30,22 @@ export function assetsOf(document: Assets, tiles: readonly Tile[]): Required<Ass
     tiles.flatMap(({ recipe }) => recipe?.recipe ?? []),
   );
   const all = [...tiles, ...Object.values(recipes).flatMap(({ tiles: own }) => Object.values(own))];
-  const variants = Object.values(recipes).flatMap(usesOfVariants);
+  const styles = picked(
+    document.styles,
+    all.flatMap(({ style }) => style ?? []),
+  );
+  const inStyles = Object.values(styles).map(({ look }) => look);
+  const behind = [...Object.values(recipes).flatMap(usesOfVariants), ...inStyles.flatMap(usesInLook)];
   return {
-    pictures: picked(document.pictures, [...all.flatMap(picturesIn), ...usedOf(variants, 'picture')]),
-    films: picked(document.films, [...all.flatMap(filmsIn), ...usedOf(variants, 'film')]),
+    pictures: picked(document.pictures, [...all.flatMap(picturesIn), ...usedOf(behind, 'picture')]),
+    films: picked(document.films, [...all.flatMap(filmsIn), ...usedOf(behind, 'film')]),
     icons: picked(document.icons, all.flatMap(iconsIn)),
     namedLooks: picked(document.namedLooks, [
       ...all.flatMap(namedLooksOf),
       ...Object.values(recipes).flatMap(({ variants }) => namedLooksIn(variants)),
+      ...namedLooksIn(inStyles),
     ]),
+    styles,
     recipes,
   };
 }
@@ -53,6 +64,11 @@ export function carryAssets(draft: Draft, assets: Assets): (tile: Tile) => Tile 
   for (const icon of Object.values(assets.icons ?? {})) (draft.icons ??= {})[icon.id] ??= clone(icon);
   for (const named of Object.values(assets.namedLooks ?? {}))
     (draft.namedLooks ??= {})[named.id] ??= clone(named);
+  for (const { look, ...style } of Object.values(assets.styles ?? {}))
+    (draft.styles ??= {})[style.id] ??= clone({
+      ...style,
+      look: withLookAssets(look, (what, id) => (what === 'film' ? films : pictures).get(id) ?? id),
+    }) as NonNullable<Draft['styles']>[string];
   const renamed = { picture: pictures, film: films };
   const here = (tile: Tile): Tile =>
     withAssets(tile, (what, id) => (what === 'icon' ? id : (renamed[what].get(id) ?? id)));

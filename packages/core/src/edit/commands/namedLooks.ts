@@ -1,7 +1,7 @@
 import { clone } from '../../document/clone.js';
 import { looksOfBands } from '../../document/bandLooks.js';
 import { looksIn } from '../../parts/uses.js';
-import { calledIn, namedIn, refer } from '../../look/named.js';
+import { calledIn, namedIn, refer, washOf } from '../../look/named.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import type { NamedLook, NamedLookId } from '../../document/types.js';
@@ -18,6 +18,10 @@ export function setNamedLook(look: NamedLook): Command {
     if (before && before.kind !== look.kind) return;
     const own = clone(look);
     if (own.follows !== undefined && !isSame(own.value, all[own.follows]?.value)) delete own.follows;
+    if (own.kind === 'colour' && own.wash) {
+      const base = all[own.wash.of];
+      if (base?.kind !== 'colour' || own.value !== washOf(base.value, own.wash)) delete own.wash;
+    }
     all[look.id] = own;
     passOn(draft, look.id);
   };
@@ -25,12 +29,18 @@ export function setNamedLook(look: NamedLook): Command {
 
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
-/** Gives the named looks that follow one its value, and those that follow them. */
+/** Gives the named looks that follow one its value or a wash of it, and those that follow them. */
 function passOn({ namedLooks = {} }: Draft, id: NamedLookId): void {
   const value = namedLooks[id]?.value;
   for (const each of Object.values(namedLooks)) {
-    if (each.follows !== id || isSame(each.value, value)) continue;
-    each.value = clone(value) as typeof each.value;
+    const next =
+      each.follows === id
+        ? value
+        : each.kind === 'colour' && each.wash?.of === id
+          ? washOf(value as string, each.wash)
+          : undefined;
+    if (next === undefined || isSame(each.value, next)) continue;
+    each.value = clone(next) as typeof each.value;
     passOn({ namedLooks } as Draft, each.id);
   }
 }
@@ -48,7 +58,12 @@ export function callByNames(): Command {
     const all = Object.fromEntries(
       Object.values(draft.namedLooks ?? {}).map(({ follows, ...look }) => [
         next(look.id),
-        { ...look, id: next(look.id), ...(follows !== undefined && { follows: next(follows) }) },
+        {
+          ...look,
+          id: next(look.id),
+          ...(follows !== undefined && { follows: next(follows) }),
+          ...(look.kind === 'colour' && look.wash && { wash: { ...look.wash, of: next(look.wash.of) } }),
+        },
       ]),
     );
     draft.namedLooks = all;
@@ -62,7 +77,10 @@ export function removeNamedLook(id: NamedLookId): Command {
     if (value === undefined) return;
     writeOut(draft, (each) => (namedIn(each) === id ? { value: clone(value) } : null));
     delete draft.namedLooks?.[id];
-    for (const each of Object.values(draft.namedLooks ?? {})) if (each.follows === id) delete each.follows;
+    for (const each of Object.values(draft.namedLooks ?? {})) {
+      if (each.follows === id) delete each.follows;
+      if (each.kind === 'colour' && each.wash?.of === id) delete each.wash;
+    }
   };
 }
 
@@ -92,6 +110,7 @@ function writeOut(draft: Draft, written: Written): void {
     for (const each of looksIn(tile)) visit(each as Record<string, unknown>);
   }
   for (const look of looksOfBands(draft)) visit(look);
+  for (const style of Object.values(draft.styles ?? {})) visit(style.look);
   for (const recipe of Object.values(draft.recipes ?? {})) {
     for (const tile of Object.values(recipe.tiles))
       for (const each of looksIn(tile)) visit(each as Record<string, unknown>);

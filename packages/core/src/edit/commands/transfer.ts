@@ -35,6 +35,8 @@ export function transfer({ from, to, what, band, setFor }: TransferOptions): Com
       if (!tile || id === from) continue;
       if (what === 'look') {
         tile.look = clone(source.look);
+        if (source.style === undefined) delete tile.style;
+        else tile.style = source.style;
         const [given, taken] = [pictureOf(source), pictureOf(tile)];
         if (given && taken) setPart([id], taken.id, { tint: clone(given.tint) })(draft);
       } else if (what === 'motion') {

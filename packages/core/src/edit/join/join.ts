@@ -18,6 +18,7 @@ import { settleDeleted, type Versions } from './tiles.js';
 import { settlePins } from './pins.js';
 import { joinTree } from './tree.js';
 import { joinValues, type Umpire } from './values.js';
+import { usesInLook } from '../../look/paints.js';
 import type { Joined, JoinRequest, Meeting, Side } from './types.js';
 import type { CollectionDocument, NarrowerBand, Tile } from '../../document/types.js';
 
@@ -142,7 +143,7 @@ function tidied(document: CollectionDocument): CollectionDocument {
   };
 }
 
-type Assets = 'pictures' | 'films' | 'icons' | 'namedLooks' | 'recipes';
+type Assets = 'pictures' | 'films' | 'icons' | 'namedLooks' | 'styles' | 'recipes';
 
 /** With what one side deleted and the other came to use put back. */
 function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions) {
@@ -164,7 +165,16 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
   need('recipes', usedRecipes);
   const inRecipes = Object.values(complete.recipes ?? {}).flatMap((recipe) => Object.values(recipe.tiles));
   const tiles = [...Object.values(document.tiles), ...inRecipes];
-  const behind = [...usesOfBands(document), ...Object.values(complete.recipes ?? {}).flatMap(usesOfVariants)];
+  need(
+    'styles',
+    tiles.flatMap(({ style }) => style ?? []),
+  );
+  const styles = Object.values(complete.styles ?? {}).map(({ look }) => look);
+  const behind = [
+    ...usesOfBands(document),
+    ...styles.flatMap(usesInLook),
+    ...Object.values(complete.recipes ?? {}).flatMap(usesOfVariants),
+  ];
   need('pictures', [...tiles.flatMap(picturesIn), ...usedOf(behind, 'picture')]);
   need('films', [...tiles.flatMap(filmsIn), ...usedOf(behind, 'film')]);
   need('icons', tiles.flatMap(iconsIn));
@@ -173,6 +183,7 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
     ...tiles.flatMap(namedLooksOf),
     ...namedLooksIn(document.look),
     ...namedLooksIn(variants),
+    ...namedLooksIn(styles),
     ...namedLooksIn(looksOfBands(document)),
   ]);
   return { document: complete, kept };

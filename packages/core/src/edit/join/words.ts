@@ -58,6 +58,7 @@ const SINGLE: Readonly<Record<string, string>> = {
   films: 'Film',
   icons: 'Icon',
   namedLooks: 'Named look',
+  styles: 'Style',
   recipes: 'Recipe',
   tables: 'Table',
 };

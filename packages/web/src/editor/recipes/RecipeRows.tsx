@@ -1,11 +1,10 @@
-import { giveFocusBack } from '../../ui/typing';
 import { recipeDifferences, tilesUsing, type Tile } from '@noria/core';
 import { X } from 'lucide-react';
-import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button, SignButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
+import { Naming } from '../../ui/Naming';
 import { Row } from '../../ui/Rows';
 import { recipeFromHand, resetSelected, showVariant, variantFromHand } from '../actions/recipes';
 import type { Field } from '../fields/field';
@@ -115,45 +114,3 @@ const words = (field: string) =>
     .replaceAll('/', ' ')
     .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
     .replace(/^./, (letter) => letter.toUpperCase());
-
-/** A button that asks for a name first. */
-function Naming({ verb, name, onName }: { verb: string; name: string; onName: (name: string) => void }) {
-  const [naming, setNaming] = useState<string | null>(null);
-  if (naming === null) {
-    return (
-      <Button className="h-[26px]! px-2!" onClick={() => setNaming('')}>
-        {verb}
-      </Button>
-    );
-  }
-  return (
-    <form
-      className="grid grid-cols-[1fr_auto] gap-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (naming.trim() === '') return;
-        onName(naming.trim().slice(0, 200));
-        giveFocusBack(event.currentTarget);
-        setNaming(null);
-      }}
-    >
-      <input
-        autoFocus
-        aria-label={name}
-        placeholder="Its name"
-        value={naming}
-        className="h-[26px] w-full min-w-0 rounded-s bg-field px-2 outline-none focus-visible:outline-2 focus-visible:outline-copper"
-        onChange={(event) => setNaming(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key !== 'Escape') return;
-          event.stopPropagation();
-          giveFocusBack(event.currentTarget);
-          setNaming(null);
-        }}
-      />
-      <Button type="submit" className="h-[26px]!" disabled={naming.trim() === ''}>
-        Make
-      </Button>
-    </form>
-  );
-}

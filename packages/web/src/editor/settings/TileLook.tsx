@@ -9,6 +9,7 @@ import { RecipeRows } from '../recipes/RecipeRows';
 import { PaddingRows } from './look/PaddingRows';
 import { EdgeRows } from './look/EdgeRows';
 import { FillRows } from './look/FillRows';
+import { StyleRows } from './look/StyleRows';
 import { TextColourRow } from './look/TextColourRow';
 import { ShadowRows } from './look/ShadowRows';
 import { TypeRows } from './look/TypeRows';
@@ -58,6 +59,7 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
       <FillRows look={look} />
       {hasWords && <TextColourRow look={look} ratio={contrastIn(document, look.tiles[0])} />}
       <AtAllWidths when={everywhere}>
+        <StyleRows tiles={tiles} />
         <RecipeRows tiles={tiles} />
       </AtAllWidths>
       {hasFlow && (
