@@ -275,3 +275,25 @@ describe('what is painted where', () => {
     expect(contrastIn(known, look({ ...picture, kind: 'film', film: 'snow', poster: null }))).toBeLessThan(5);
   });
 });
+
+describe('in a group', () => {
+  const look = (fill: Fill): TileLook => ({ fill, textColour: 'auto', spread: 'end' });
+  const place = { columnSpan: 1, rowSpan: 1, pin: null };
+  const group = (fill: Fill) =>
+    ({ id: 'g', kind: 'group', place, look: look(fill), order: ['t'], arrangement: {} }) as never;
+  const tile = { id: 't', kind: 'card', place, look: look('none'), parts: [] } as const;
+  const known = (fill: Fill) => ({
+    pictures: {},
+    look: { background: '#0b1714' },
+    tiles: { g: group(fill), t: tile },
+  });
+  const isDark = (colour: string) => rgbOf(colour)[1] < 0.5;
+
+  test('words are told by what lies behind the group’s tile, however much shows through', () => {
+    expect(isDark(textColourOf(known('#ffffff'), tile))).toBe(true);
+    expect(isDark(textColourOf(known('#17302d'), tile))).toBe(false);
+    // A group without a fill lets the ground of the collection through.
+    expect(isDark(textColourOf(known('none'), tile))).toBe(false);
+    expect(contrastIn(known(line), tile)).toBeLessThan(5);
+  });
+});

@@ -12,6 +12,8 @@ export interface Known {
   readonly namedLooks?: NamedLooks | undefined;
   /** What lies behind the tiles; left out: white. */
   readonly look?: Pick<CollectionDocument['look'], 'background'> | undefined;
+  /** Groups among them lie behind what they hold; left out: no tile lies in one. */
+  readonly tiles?: CollectionDocument['tiles'] | undefined;
 }
 
 /** A spot in a tile, px from its top left. */

@@ -5,7 +5,8 @@ import { colourOf } from './named.js';
 import { isGuessed, paintedBy, type Guess, type Known, type Spot } from './painted.js';
 import type { SlotSize } from './crop.js';
 import type { Spread, TileLook } from '../document/look.js';
-import type { Tile } from '../document/types.js';
+import { perObject } from '../memo.js';
+import type { GroupTile, Tile, TileId } from '../document/types.js';
 
 /** What shows through where nothing is known of it. */
 const PAPER = '#ffffff';
@@ -19,16 +20,45 @@ type Grounded = Pick<TileLook, 'fill' | 'over'> & { readonly spread?: Spread };
 /**
  * The colours behind the words of a tile, `#rrggbb`, where its words may be: at its start, its end, or anywhere
  * in it, by how its contents are spread.
+ * @param behind what shows through it
  */
-export function coloursOf(known: Known, look: Grounded): readonly string[] {
-  const under = { colour: rgbOf(colourOf(known.namedLooks, known.look?.background ?? PAPER)), alpha: 1 };
-  if (look.fill === 'none' && !look.over) return [hexOf(under.colour)];
+export function coloursOf(known: Known, look: Grounded, behind = [groundOf(known)]): readonly string[] {
+  const { fill, over } = look;
+  if (typeof fill === 'string' && !over) return fill === 'none' ? behind : [colourOf(known.namedLooks, fill)];
   const guesses: readonly Guess[] = isGuessed(known, look) ? [0, 1, 2] : [0];
-  const found = guesses.flatMap((guess) => {
-    const painter = paintedBy(known, look, ANY_TILE, guess);
-    return placesFor(look.spread).map((at) => hexOf(composed(under, painter(at)).colour));
+  const painted = guesses.flatMap((guess) =>
+    placesFor(look.spread).map(paintedBy(known, look, ANY_TILE, guess)),
+  );
+  const found = behind.flatMap((colour) => {
+    const under = { colour: rgbOf(colour), alpha: 1 };
+    return painted.map((each) => hexOf(composed(under, each).colour));
   });
   return [...new Set(found)];
+}
+
+const groundOf = ({ namedLooks, look }: Known) => colourOf(namedLooks, look?.background ?? PAPER);
+
+/** The group that each tile lies in. */
+const groupsOf = perObject((tiles: Known['tiles'] & object) => {
+  const groups = new Map<TileId, GroupTile>();
+  for (const tile of Object.values(tiles))
+    if (tile.kind === 'group') for (const id of tile.order) groups.set(id, tile);
+  return groups;
+});
+
+/** The group that a tile lies in; undefined where it lies in none, or nothing is known of that. */
+const groupAround = ({ tiles }: Known, id: TileId | undefined): GroupTile | undefined =>
+  tiles && id !== undefined ? groupsOf(tiles).get(id) : undefined;
+
+/** What lies behind a tile, `#rrggbb`: its group, on what lies behind that, at its darkest and its lightest. */
+function coloursBehind(known: Known, id: TileId | undefined): string[] {
+  const group = groupAround(known, id);
+  if (!group) return [groundOf(known)];
+  const { spread: _, ...look } = group.look;
+  const all = coloursOf(known, look, coloursBehind(known, group.id)).toSorted(
+    (a, b) => toOklch(a).lightness - toOklch(b).lightness,
+  );
+  return [...new Set([all[0] ?? PAPER, all.at(-1) ?? PAPER])];
 }
 
 /** Where words may be in a tile, px. */
@@ -65,12 +95,20 @@ export function legibleTextColour(behind: readonly string[]): string {
   return leastContrast(textColour, behind) >= 4.5 ? textColour : best([textColour, '#000000', '#ffffff']);
 }
 
-/** The text colour of a tile's words: its own, or the one that is legible on its fill. */
-export const textColourOf = (known: Known, { look }: Pick<Tile, 'look'>): string =>
+/** What the words of a tile are told by beside the tile itself: the looks of the groups around it, and the ground. */
+export function behindWords(known: Known, { id }: Pick<Tile, 'id'>): readonly unknown[] {
+  const group = groupAround(known, id);
+  return group ? [group.look, ...behindWords(known, group)] : [known.look?.background];
+}
+
+type Worded = Pick<Tile, 'look'> & Partial<Pick<Tile, 'id'>>;
+
+/** The text colour of a tile's words: its own, or the one that is legible on what lies behind them. */
+export const textColourOf = (known: Known, { id, look }: Worded): string =>
   look.textColour === 'auto'
-    ? legibleTextColour(coloursOf(known, look))
+    ? legibleTextColour(coloursOf(known, look, coloursBehind(known, id)))
     : colourOf(known.namedLooks, look.textColour);
 
 /** The contrast of a tile's words to what lies behind them, 1 to 21. */
-export const contrastIn = (known: Known, tile: Pick<Tile, 'look'>): number =>
-  leastContrast(textColourOf(known, tile), coloursOf(known, tile.look));
+export const contrastIn = (known: Known, tile: Worded): number =>
+  leastContrast(textColourOf(known, tile), coloursOf(known, tile.look, coloursBehind(known, tile.id)));

@@ -1,7 +1,7 @@
 import { colourCss, fadeCss, measureCss, radiusCss, shadowsCss, sidesCss, typeSizeCss } from '../look/css.js';
 import { BADGE_INSET } from './badge.js';
 import { behindSelector } from './behind.js';
-import { textColourOf } from '../look/textColour.js';
+import { behindWords, textColourOf } from '../look/textColour.js';
 import { behindCss, groundCss, overBehindCss, ringCss, type Drawn } from '../look/groundCss.js';
 import { behindIn } from '../look/paints.js';
 import type { Known } from '../look/painted.js';
@@ -32,7 +32,7 @@ const remembered = whileSame<Tile, string>();
 
 /** The same as text, for the stage. A tile that stays as it is keeps its text. */
 export const tileCss = (document: Known, tile: Tile, image: PictureImage): string =>
-  remembered(tile, [document.pictures, document.namedLooks, document.look?.background, image], () =>
+  remembered(tile, [document.pictures, document.namedLooks, ...behindWords(document, tile), image], () =>
     tileRules(document, tile, image).map(ruleCss).join('\n'),
   );
 

@@ -1,4 +1,4 @@
-import { coloursOf, contrastIn, leastContrast } from '../../look/textColour.js';
+import { behindWords, coloursOf, contrastIn, leastContrast } from '../../look/textColour.js';
 import { colourOf } from '../../look/named.js';
 import { shownParts } from '../../document/card.js';
 import { hasWords } from './needs.js';
@@ -29,14 +29,15 @@ export function* alwaysFindings(checked: Checked): Generator<Found> {
 
 const remembered = whileSame<Tile, number>();
 
-const leastIn = ({ pictures, namedLooks, look }: Checked['looks'], tile: Tile): number =>
-  remembered(tile, [pictures, namedLooks, look.background], () => {
-    const known = { pictures, namedLooks, look };
+const leastIn = (known: Checked['looks'], tile: Tile): number => {
+  const { pictures, namedLooks } = known;
+  return remembered(tile, [pictures, namedLooks, ...behindWords(known, tile)], () => {
     const badges = (tile.badges ?? []).map(({ fill, textColour }) =>
       leastContrast(colourOf(namedLooks, textColour), coloursOf(known, { fill })),
     );
     return Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
   });
+};
 
 /** A picture that nobody described; one behind words is decoration. */
 function lacksWords(pictures: Readonly<Record<string, PictureAsset>>, tile: Tile): boolean {

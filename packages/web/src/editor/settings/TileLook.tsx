@@ -4,7 +4,7 @@ import { useAppSelector } from '../hooks';
 import { AtAllWidths, Section } from '../../ui/Rows';
 import type { ChoiceField } from '../fields/field';
 import { LOOK } from '../fields/fields';
-import { selectShared } from '../selectors';
+import { selectLooks } from '../selectors';
 import { RecipeRows } from '../recipes/RecipeRows';
 import { PaddingRows } from './look/PaddingRows';
 import { EdgeRows } from './look/EdgeRows';
@@ -49,7 +49,7 @@ function BandChoice<F extends Laid>({ of, look }: BandChoiceProps<F>) {
 
 /** How the selected tiles look. */
 export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
-  const document = useAppSelector(selectShared);
+  const document = useAppSelector(selectLooks);
   const look = useLook(tiles);
   const everywhere = useEverywhere();
   const hasFlow = tiles.some(flows);

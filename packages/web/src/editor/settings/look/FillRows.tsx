@@ -20,7 +20,7 @@ import { NamedColour } from '../../looks/NamedColour';
 import { LOOK } from '../../fields/fields';
 import { useAddFilm } from '../../parts/useAddFilm';
 import { PicturePicker } from '../../pictures/PicturePicker';
-import { selectShared } from '../../selectors';
+import { selectLooks, selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { useTakePicture } from '../content/useTakePicture';
 import { Contrast } from './Contrast';
@@ -47,6 +47,7 @@ const MIDDLE = { x: 0.5, y: 0.5 };
 /** What lies behind the contents. */
 export function FillRows({ look }: { look: Look }) {
   const document = useAppSelector(selectShared);
+  const looks = useAppSelector(selectLooks);
   const { fill, backdropBlur = 0 } = look.look;
   const set = (next: Fill, key?: string) => look.set(LOOK.fill.label, { fill: next }, key);
   const hasWords = takesTextColour(look.tiles[0]);
@@ -84,7 +85,7 @@ export function FillRows({ look }: { look: Look }) {
               opacity={plain.opacity}
               onOpacity={(opacity, key) => set(plainFill(plain.colour, opacity), key)}
               onSet={(colour, key) => set(plainFill(colour, plain.opacity), key)}
-              says={hasWords && <Contrast ratio={contrastIn(document, look.tiles[0])} />}
+              says={hasWords && <Contrast ratio={contrastIn(looks, look.tiles[0])} />}
             />
           ) : (
             <span

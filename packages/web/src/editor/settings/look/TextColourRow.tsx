@@ -4,13 +4,13 @@ import { Button } from '../../../ui/Button';
 import { Row } from '../../../ui/Rows';
 import { NamedColour } from '../../looks/NamedColour';
 import { LOOK } from '../../fields/fields';
-import { selectShared } from '../../selectors';
+import { selectLooks } from '../../selectors';
 import { Contrast } from './Contrast';
 import type { Look } from './useLook';
 
 /** The colour of words: legible by itself unless one of its own is set. */
 export function TextColourRow({ look, ratio }: { look: Look; ratio: number }) {
-  const document = useAppSelector(selectShared);
+  const document = useAppSelector(selectLooks);
   const { textColour } = look.look;
   const isAuto = textColour === 'auto';
   return (
