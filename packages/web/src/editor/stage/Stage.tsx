@@ -14,7 +14,6 @@ import type { Hovering } from './dropPromise';
 import { Ground, type GroundHandle } from './Ground';
 import { interfaceOf } from '../kinds';
 import { StagePage } from './StagePage';
-import { Trail } from './Trail';
 import { useSeen } from './useSeen';
 import type { StageSpace } from './space';
 
@@ -40,6 +39,7 @@ const pointOf = (event: DragEvent) => ({ x: event.clientX, y: event.clientY });
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
 
+const Trail = whenShown(() => import('./Trail').then((file) => file.Trail));
 const TileBar = whenShown(() => import('./TileBar').then((file) => file.TileBar));
 const DropMarks = whenShown(() => import('./DropMarks').then((file) => file.DropMarks));
 const BrushBar = whenShown(() => import('./BrushBar').then((file) => file.BrushBar));
@@ -133,7 +133,11 @@ export function Stage() {
           )}
         </Suspense>
       </div>
-      <Trail />
+      {level !== null && (
+        <Suspense>
+          <Trail />
+        </Suspense>
+      )}
       {scale > 0 && (
         <div
           style={{ width: left + needle * scale, height: TOP + height + BELOW }}

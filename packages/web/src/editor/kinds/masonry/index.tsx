@@ -2,12 +2,11 @@ import { isAlong } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { selectBand, selectLayout } from '../../selectors';
 import { count, rounded } from '../../../ui/words';
-import { early } from '../../../ui/lazily';
+import { beside, early } from '../../../ui/lazily';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { countWords } from '../countWords';
 import { pxWords } from '../inCells';
 import { EndsFigure } from './EndsFigure';
-import { LaneEnds } from './LaneEnds';
 import type { KindInterface } from '../kind';
 
 /** “Five lanes of 234”; those along the inline axis are the layout’s rows. */
@@ -34,6 +33,6 @@ export const masonry: KindInterface = {
   where: ({ at, arrangement }) => `lane ${isAlong(arrangement) ? at.row : at.column}`,
   takes: ({ at }) => (at.columnSpan > 1 ? `${at.columnSpan} lanes, ${pxWords(at)}` : pxWords(at)),
   grips: (arrangement) => (isAlong(arrangement) ? 'none' : 'inline'),
-  Overlay: LaneEnds,
+  Overlay: beside(() => import('./LaneEnds').then((file) => file.LaneEnds)),
   Figure: EndsFigure,
 };

@@ -3,9 +3,8 @@ import { WrapText } from 'lucide-react';
 import { useAppSelector } from '../../hooks';
 import { selectLayout } from '../../selectors';
 import { count, lengthWords } from '../../../ui/words';
-import { early } from '../../../ui/lazily';
+import { beside, early } from '../../../ui/lazily';
 import { pxWords } from '../inCells';
-import { RowEdges } from './RowEdges';
 import type { KindInterface } from '../kind';
 
 /** “Six rows of 214–250”. */
@@ -54,5 +53,5 @@ export const rows: KindInterface = {
   where: ({ at, place }) => `row ${at.row}${place.breakBefore ? ', which it begins' : ''}`,
   takes: ({ at, place }) => `${pxWords(at)}${place.breakBefore ? ', begins a row' : ''}`,
   grips: () => 'none',
-  Overlay: RowEdges,
+  Overlay: beside(() => import('./RowEdges').then((file) => file.RowEdges)),
 };
