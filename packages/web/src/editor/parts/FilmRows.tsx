@@ -1,4 +1,4 @@
-import { clone, setPart, type FilmPart } from '@noria/core';
+import { setPart, type FilmPart } from '@noria/core';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { FileButton } from '../../ui/FileButton';
 import { Row } from '../../ui/Rows';
@@ -19,11 +19,7 @@ export function FilmRows({ part, ids }: PartProps<FilmPart>) {
   const film = part.film === null ? undefined : films[part.film];
   const { busy, add } = useAddFilm();
   const replace = (file: File | undefined) =>
-    add(file, (asset, poster) => (draft) => {
-      (draft.films ??= {})[asset.id] = clone(asset);
-      draft.pictures[poster.id] = clone(poster);
-      setPart(ids, part.id, { film: asset.id, poster: poster.id })(draft);
-    });
+    add(file, (chosen, poster) => setPart(ids, part.id, { film: chosen, poster }));
 
   return (
     <>

@@ -1,4 +1,4 @@
-import type { Command, FilmAsset, PictureAsset } from '@noria/core';
+import { clone, type Command, type FilmId, type PictureId } from '@noria/core';
 import { useState } from 'react';
 import { readFilm, uploadFilm } from '../../api/filmUpload';
 import { uploadPicture } from '../../api/pictures';
@@ -11,10 +11,13 @@ import { PART } from './fields';
 export function useAddFilm() {
   const dispatch = useAppDispatch();
   const [busy, setBusy] = useState(false);
-  /** @returns whether it is there */
+  /**
+   * @param command what it is for, once the collection has both
+   * @returns whether it is there
+   */
   const add = async (
     file: File | undefined,
-    command: (film: FilmAsset, poster: PictureAsset) => Command,
+    command: (film: FilmId, poster: PictureId) => Command,
   ): Promise<boolean> => {
     if (!file) return false;
     setBusy(true);
@@ -22,7 +25,13 @@ export function useAddFilm() {
       const read = await readFilm(file);
       const film = await uploadFilm(file, read);
       const poster = await uploadPicture(read.poster);
-      dispatch(runHere(PART.film.label, command(film, poster)));
+      dispatch(
+        runHere(PART.film.label, (draft) => {
+          (draft.films ??= {})[film.id] = clone(film);
+          draft.pictures[poster.id] = clone(poster);
+          command(film.id, poster.id)(draft);
+        }),
+      );
       dispatch(announce(`${film.name} was added to the tile.`));
       return true;
     } catch (error) {

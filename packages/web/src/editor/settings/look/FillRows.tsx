@@ -1,5 +1,4 @@
 import {
-  clone,
   colourOf,
   coloursApart,
   contrastIn,
@@ -160,13 +159,9 @@ function FirstFilm({ look, onEnd }: { look: Look; onEnd: () => void }) {
         accept="video/mp4,video/webm"
         disabled={busy}
         onFiles={([file]) =>
-          void add(file, (film, poster) => (draft) => {
-            (draft.films ??= {})[film.id] = clone(film);
-            draft.pictures[poster.id] = clone(poster);
-            look.command({
-              fill: { kind: 'film', film: film.id, poster: poster.id, focalPoint: MIDDLE, tint: DARK },
-            })(draft);
-          }).then((added) => added && onEnd())
+          void add(file, (film, poster) =>
+            look.command({ fill: { kind: FILM, film, poster, focalPoint: MIDDLE, tint: DARK } }),
+          ).then((added) => added && onEnd())
         }
       >
         {busy ? 'Uploading…' : 'Choose a film…'}

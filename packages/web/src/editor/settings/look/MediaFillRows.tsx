@@ -1,4 +1,4 @@
-import { clone, type FilmFill, type PictureAsset, type PictureFill } from '@noria/core';
+import type { FilmFill, PictureAsset, PictureFill } from '@noria/core';
 import { Button } from '../../../ui/Button';
 import { FileButton } from '../../../ui/FileButton';
 import { NumberField } from '../../../ui/NumberField';
@@ -61,11 +61,7 @@ export function FilmFillRows(props: MediaFillRowsProps<FilmFill>) {
             accept="video/mp4,video/webm"
             disabled={busy}
             onFiles={([file]) =>
-              void add(file, (asset, poster) => (draft) => {
-                (draft.films ??= {})[asset.id] = clone(asset);
-                draft.pictures[poster.id] = clone(poster);
-                look.command(lookWith({ ...fill, film: asset.id, poster: poster.id }))(draft);
-              })
+              void add(file, (chosen, poster) => look.command(lookWith({ ...fill, film: chosen, poster })))
             }
           >
             {busy ? 'Uploading…' : 'Replace'}
