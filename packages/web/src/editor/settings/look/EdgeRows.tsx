@@ -111,21 +111,6 @@ function RadiusRows({ look }: { look: Look }) {
     typeof radius === 'object' ? radius : { startStart: even, startEnd: even, endEnd: even, endStart: even };
   return (
     <>
-      <Row label={LOOK.radius.label} {...look.here('radius')}>
-        <Segments
-          value={radius === undefined ? 'inherited' : typeof radius === 'object' ? 'corners' : 'even'}
-          choices={[
-            { value: 'inherited', label: 'Inherit' },
-            { value: 'even', label: 'All corners' },
-            { value: 'corners', label: 'Each' },
-          ]}
-          onChoose={(how) =>
-            look.set(LOOK.radius.label, {
-              radius: how === 'inherited' ? undefined : how === 'even' ? even : apart,
-            })
-          }
-        />
-      </Row>
       {typeof radius === 'object' ? (
         pairs(CORNERS).map((two, k) => (
           <Row key={k} label={EDGES[k] ?? ''}>
@@ -144,7 +129,7 @@ function RadiusRows({ look }: { look: Look }) {
           </Row>
         ))
       ) : (
-        <Row label="All corners">
+        <Row label={LOOK.radius.label} {...look.here('radius')}>
           <NamedMeasure
             field={LOOK.radius}
             kind="radius"
@@ -154,6 +139,21 @@ function RadiusRows({ look }: { look: Look }) {
           />
         </Row>
       )}
+      <Row label="Corners" {...(typeof radius === 'object' && look.here('radius'))}>
+        <Segments
+          value={radius === undefined ? 'inherited' : typeof radius === 'object' ? 'corners' : 'even'}
+          choices={[
+            { value: 'inherited', label: 'Inherit' },
+            { value: 'even', label: 'All corners' },
+            { value: 'corners', label: 'Each' },
+          ]}
+          onChoose={(how) =>
+            look.set(LOOK.radius.label, {
+              radius: how === 'inherited' ? undefined : how === 'even' ? even : apart,
+            })
+          }
+        />
+      </Row>
     </>
   );
 }
