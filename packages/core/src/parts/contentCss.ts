@@ -81,6 +81,11 @@ ${of('flow')}.unseen {
   object-fit: cover;
   pointer-events: none;
 }
+@media (prefers-reduced-motion: reduce) {
+  video.behind {
+    visibility: hidden;
+  }
+}
 .opens {
   display: none;
   margin: 0;

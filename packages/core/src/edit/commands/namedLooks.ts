@@ -30,9 +30,16 @@ export function setNamedLook(look: NamedLook): Command {
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Gives the named looks that follow one its value or a wash of it, and those that follow them. */
-function passOn({ namedLooks = {} }: Draft, id: NamedLookId): void {
+function passOn(
+  { namedLooks = {} }: Pick<Draft, 'namedLooks'>,
+  id: NamedLookId,
+  passed: ReadonlySet<NamedLookId> = new Set(),
+): void {
+  const been = new Set([...passed, id]);
   const value = namedLooks[id]?.value;
   for (const each of Object.values(namedLooks)) {
+    // Names that follow each other in a circle end where they began.
+    if (been.has(each.id)) continue;
     const next =
       each.follows === id
         ? value
@@ -40,8 +47,8 @@ function passOn({ namedLooks = {} }: Draft, id: NamedLookId): void {
           ? washOf(value as string, each.wash)
           : undefined;
     if (next === undefined || isSame(each.value, next)) continue;
-    each.value = clone(next) as typeof each.value;
-    passOn({ namedLooks } as Draft, each.id);
+    each.value = clone<unknown>(next) as typeof each.value;
+    passOn({ namedLooks }, each.id, been);
   }
 }
 

@@ -144,6 +144,16 @@ describe('a wash', () => {
     expect(gone.namedLooks?.pale).not.toHaveProperty('wash');
   });
 
+  test('ends where washes are made of each other, as a file may say', () => {
+    const circle = {
+      ...washed,
+      namedLooks: { ...washed.namedLooks, base: { ...base, wash: { ...wash, of: 'paler', turn: 90 } } },
+    };
+    const next = after(circle, setNamedLook({ ...base, value: '#a04020' }));
+    expect(value(next, 'base')).toBe('#a04020');
+    expect(value(next, 'pale')).toBe(washOf('#a04020', wash));
+  });
+
   test('goes on with another lightness', () => {
     const lighter = { ...wash, lightness: 0.8 };
     const next = after(washed, setNamedLook({ ...pale, value: washOf(base.value, lighter), wash: lighter }));
