@@ -53,7 +53,7 @@ export function setStyle(style: Style): Command {
   return (draft) => {
     const before = (draft.styles as Readonly<Record<StyleId, Style>> | undefined)?.[style.id];
     const was = before && clone(before).look;
-    (draft.styles ??= {})[style.id] = clone(style) as NonNullable<Draft['styles']>[string];
+    (draft.styles ??= {})[style.id] = clone(style);
     if (!was) return;
     for (const tile of tilesOf(draft)) {
       if (tile.style !== style.id) continue;
@@ -87,7 +87,7 @@ export function resetToStyle(ids: readonly TileId[]): Command {
     for (const id of ids) {
       const tile = draft.tiles[id];
       const followed = styles?.[tile?.style ?? ''];
-      if (tile && followed) write(tile, followed.look, styleDifferences(styles, tile as Tile));
+      if (tile && followed) write(tile, followed.look, styleDifferences(styles, tile));
     }
   };
 }
