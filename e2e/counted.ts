@@ -171,8 +171,8 @@ export async function expectRight(
   info: TestInfo,
   isRight: (boxes: Boxes, width: number) => readonly string[],
 ): Promise<void> {
-  // Bands that are derived come a little after what they are derived from.
-  await atRest(page);
+  // Bands that are derived come a little after what they are derived from, and are saved after it.
+  await saved(page);
   const wrong: string[] = [];
   const onStage = new Map<number, Boxes>();
   for (const width of WIDTHS) {
@@ -205,24 +205,6 @@ export async function expectRight(
   }
   await other.close();
   expect(wrong).toEqual([]);
-}
-
-/** Waits until nothing changes any more on the stage at a narrow width, and all of it is saved. */
-async function atRest(page: Page): Promise<void> {
-  await showWidth(page, WIDTHS[0]);
-  const seen = async () => JSON.stringify(await stageBoxes(page));
-  await expect
-    .poll(async () => {
-      const before = await seen();
-      // On a busy machine bands take a while to be derived.
-      for (let k = 0; k < 3; k++) {
-        await page.waitForTimeout(700);
-        if (before !== (await seen())) return false;
-      }
-      return true;
-    })
-    .toBe(true);
-  await saved(page);
 }
 
 /** How many tiles begin each row, told by their upper edges, from the top. */

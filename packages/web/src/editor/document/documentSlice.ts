@@ -60,6 +60,8 @@ export interface DocumentState {
   readonly unsent: JsonPatch;
   readonly saving: Saving;
   readonly question: Question | null;
+  /** Whether derived bands are still to be brought up to a change that was made here. */
+  readonly isBehind: boolean;
 }
 
 const initialState: DocumentState = {
@@ -74,6 +76,7 @@ const initialState: DocumentState = {
   unsent: [],
   saving: { state: 'saved' },
   question: null,
+  isBehind: false,
 };
 
 const MOST_STEPS = 500;
@@ -99,8 +102,11 @@ const seamed = (steps: readonly Step[], seam: Seam): readonly Step[] => {
   return last ? [...steps.slice(0, -1), { ...last, key: null, seams: [...(last.seams ?? []), seam] }] : steps;
 };
 
-type Opened = Pick<DocumentState, 'id' | 'document' | 'revision' | 'unsent'> &
-  Partial<Pick<DocumentState, 'base' | 'saving' | 'question'>>;
+type Opened = Pick<DocumentState, 'id' | 'revision' | 'unsent'> &
+  Partial<Pick<DocumentState, 'base' | 'saving' | 'question'>> & { readonly document: CollectionDocument };
+
+const hasDerived = ({ bands }: CollectionDocument): boolean =>
+  bands.some(({ derived }) => derived !== undefined);
 
 /** Steps that were made in a collection, and the collection as it was then. */
 type Remembered = Pick<DocumentState, 'past' | 'future'> & { readonly document: CollectionDocument };
@@ -120,6 +126,7 @@ export const documentSlice = createSlice({
       ...initialState,
       saving: { state: payload.unsent.length > 0 ? 'saving' : 'saved' },
       base: payload.document,
+      isBehind: payload.unsent.length > 0 || !hasDerived(payload.document),
       ...payload,
     }),
     /** The steps of the page before; what changed since they were kept came from elsewhere. */
@@ -155,6 +162,7 @@ export const documentSlice = createSlice({
         future: [],
         unsent: [...state.unsent, ...step.patch],
         saving: pending(state),
+        isBehind: true,
       };
     },
     /** What follows from the last step, and goes with it. */
@@ -179,8 +187,12 @@ export const documentSlice = createSlice({
         future: seamed(state.future, seam),
         unsent: [...state.unsent, ...patch],
         saving: pending(state),
+        isBehind: false,
       };
     },
+    /** Derived bands are as the wider one is. */
+    caughtUp: (state: DocumentState): DocumentState =>
+      state.isBehind ? { ...state, isBehind: false } : state,
     /** A change that makes the last step as if it had not been. */
     takenBack: (
       state: DocumentState,
@@ -192,6 +204,7 @@ export const documentSlice = createSlice({
       past: state.past.slice(0, -1),
       unsent: [...state.unsent, ...payload.patch],
       saving: pending(state),
+      isBehind: true,
     }),
     undone: (state: DocumentState, { payload }: PayloadAction<Moved>): DocumentState => ({
       ...state,
@@ -201,6 +214,7 @@ export const documentSlice = createSlice({
       future: [...state.future, ...payload.steps],
       unsent: [...state.unsent, ...payload.steps.flatMap(({ inverse }) => inverse)],
       saving: pending(state),
+      isBehind: true,
     }),
     redone: (state: DocumentState, { payload }: PayloadAction<Moved>): DocumentState => ({
       ...state,
@@ -210,6 +224,7 @@ export const documentSlice = createSlice({
       future: payload.left,
       unsent: [...state.unsent, ...payload.steps.flatMap(({ patch }) => patch)],
       saving: pending(state),
+      isBehind: true,
     }),
     tried: (state: DocumentState, { payload }: PayloadAction<CollectionDocument | null>): DocumentState => ({
       ...state,
@@ -252,6 +267,8 @@ export const documentSlice = createSlice({
         past: seam ? seamed(state.past, seam) : state.past,
         future: seam ? seamed(state.future, seam) : state.future,
         saving: { state: payload.unsent.length > 0 ? 'saving' : 'saved' },
+        // Who changed a collection derives its bands: two who measure words a little differently would never agree.
+        isBehind: state.isBehind || payload.unsent.length > 0,
       };
     },
     /** Changes from elsewhere meet ours: somebody has to decide. */
@@ -282,6 +299,7 @@ export const {
   remembered,
   changed,
   amended,
+  caughtUp,
   takenBack,
   undone,
   redone,

@@ -1,4 +1,4 @@
-import type { CollectionDocument } from '@noria/core';
+import { followsWider, type CollectionDocument } from '@noria/core';
 import type { RootState } from '../state';
 
 /** The document as shown: with what a gesture under way would make of it. */
@@ -16,6 +16,9 @@ export const selectSaved = ({ document }: RootState): CollectionDocument => {
 
 export const selectIsOpen = ({ document }: RootState) => document.document !== null;
 export const selectSaving = ({ document }: RootState) => document.saving;
+/** Whether bands are still to be derived from a change that was made here. */
+export const selectIsBehind = ({ document: { document, isBehind } }: RootState) =>
+  isBehind && document !== null && followsWider(document);
 export const selectQuestion = ({ document }: RootState) => document.question;
 export const selectPast = ({ document }: RootState) => document.past;
 export const selectFuture = ({ document }: RootState) => document.future;

@@ -1,14 +1,15 @@
 import { useAppSelector } from '../hooks';
 import { NotSaved } from './NotSaved';
-import { selectSaving } from '../document/selectors';
+import { selectIsBehind, selectSaving } from '../document/selectors';
 
 /** Saved, saving, or not saved and why. */
 export function SavedState() {
   const saving = useAppSelector(selectSaving);
+  const isBehind = useAppSelector(selectIsBehind);
   if (saving.state === 'saved' || saving.state === 'saving') {
     return (
       <span role="status" aria-label="Saving state" className="min-w-[46px]">
-        {saving.state === 'saved' ? 'Saved' : 'Saving…'}
+        {saving.state === 'saved' && !isBehind ? 'Saved' : 'Saving…'}
       </span>
     );
   }

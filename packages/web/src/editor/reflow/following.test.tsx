@@ -14,8 +14,9 @@ import {
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { composeStore, stats } from '../../testing/composeStore';
-import { joined, sent } from '../document/documentSlice';
+import { acknowledged, joined, sent } from '../document/documentSlice';
 import { redo, run, undo } from '../document/run';
+import { SavedState } from '../frame/SavedState';
 import { BandPanel } from './BandPanel';
 import { followed, useFollowWider } from './following';
 
@@ -126,6 +127,26 @@ test('what somebody else changed is derived by them', async () => {
   act(() => void store.dispatch(joined({ document: theirs, base: theirs, revision: 2, unsent: [] })));
   await act(followed);
   expect(document().bands).toEqual([]);
+});
+
+test('what was changed here is derived, even if it was saved before its turn came', async () => {
+  const { store, columns, run: act_ } = await open();
+  expect(columns()).toEqual([2]);
+  // The second change comes while bands are derived from the first one.
+  act(() => void act_(run('Name', setTile(['t1'], { name: 'Beds' }))));
+  act(() => void act_(run('Delete', removeTiles(['t4']))));
+  expect(store.getState().document.isBehind).toBe(true);
+  act(() => void store.dispatch(sent('change')));
+  act(() => void store.dispatch(acknowledged(2)));
+  render(
+    <Provider store={store}>
+      <SavedState />
+    </Provider>,
+  );
+  expect(screen.getByRole('status').textContent).toBe('Saving…');
+  await act(followed);
+  expect(columns()).not.toEqual([2]);
+  expect(store.getState().document.isBehind).toBe(false);
 });
 
 test('bands are left to be set by hand, and derived again', async () => {

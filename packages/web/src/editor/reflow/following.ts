@@ -1,7 +1,7 @@
 import { change, followsWider, patchCommand, type CollectionDocument } from '@noria/core';
 import { useEffect } from 'react';
 import { engine } from '../engine/engine';
-import { amended, type DocumentState } from '../document/documentSlice';
+import { amended, caughtUp } from '../document/documentSlice';
 import { useAppDispatch, useAppStore } from '../hooks';
 
 /** Longer than this, ms, it would always be under way while one edits: it waits for as long a rest. */
@@ -41,25 +41,27 @@ export function useFollowWider(): void {
         .ask('followWider', document, [])
         .then((patch) => {
           took = performance.now() - began;
-          if (!wanted || patch.length === 0 || store.getState().document.document !== document) return;
+          if (!wanted || store.getState().document.document !== document) return;
+          if (patch.length === 0) {
+            dispatch(caughtUp());
+            return;
+          }
           const made = change(document, patchCommand(patch));
           last = made.document;
           dispatch(amended(made));
         })
         // Bands stay as they are; the next change is a new try.
-        .catch(() => undefined)
+        .catch(() => void (store.getState().document.document === document && dispatch(caughtUp())))
         .finally(() => {
           underWay = null;
           next();
         });
     };
     const next = () => {
-      const state = store.getState().document;
-      const { document } = state;
-      if (!wanted || underWay || !document || document === last) return;
-      const isOurs = last === null ? !isDerived(document) : !isFromElsewhere(state);
+      const { document, isBehind } = store.getState().document;
+      if (!wanted || underWay || !document || !isBehind || document === last) return;
       last = document;
-      if (!isOurs || !followsWider(document)) return;
+      if (!followsWider(document)) return;
       window.clearTimeout(timer);
       if (took <= SLOW) {
         begin();
@@ -80,10 +82,3 @@ export function useFollowWider(): void {
     };
   }, [dispatch, store]);
 }
-
-const isDerived = ({ bands }: CollectionDocument): boolean =>
-  bands.some(({ derived }) => derived !== undefined);
-
-/** Who changed a collection derives its bands: two who measure words a little differently would never agree. */
-const isFromElsewhere = ({ unsent, underWay: sent }: DocumentState): boolean =>
-  unsent.length === 0 && sent === null;

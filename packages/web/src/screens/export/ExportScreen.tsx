@@ -1,14 +1,15 @@
 import { slugOf } from '../../api/ids';
 import { setQueries, type Page, type PageAsset } from '@noria/core';
 import { useParams } from 'react-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
 import { Segments } from '../../ui/Segments';
 import { run } from '../../editor/document/run';
-import { selectShown } from '../../editor/document/selectors';
+import { selectIsBehind, selectShown } from '../../editor/document/selectors';
 import { TopBar } from '../../editor/frame/TopBar';
 import { announce, warn } from '../../ui/notices/noticesSlice';
+import { followed } from '../../editor/reflow/following';
 import { usePage } from '../../editor/engine/usePage';
 import { download } from '../../ui/download';
 import { PageRows } from './PageRows';
@@ -22,7 +23,12 @@ export function ExportScreen() {
   const { id = '' } = useParams();
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
-  const { last, words } = usePage(document);
+  const isBehind = useAppSelector(selectIsBehind);
+  const page = usePage(document);
+  const { last } = page;
+  const words = isBehind ? 'Narrower widths are being derived…' : page.words;
+  // Nothing is waited for here: the page is wanted.
+  useEffect(() => void (isBehind && followed()), [isBehind]);
   const base = slugOf(document.name, 'collection');
   const files = useMemo(
     () => Object.entries({ ...last?.page.files, [`${base}.noria.json`]: collectionText(document) }),
