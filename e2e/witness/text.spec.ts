@@ -64,7 +64,7 @@ function sample(random: Random): Sample {
     css: `font: ${weight} ${size}px/${lineHeight} "${family}"; letter-spacing: ${letterSpacing}px; overflow-wrap: ${overflowWrap}; text-wrap: ${balance ? 'balance' : 'wrap'}`,
     run: {
       text,
-      font: { families: [family], size, weight, italic: false },
+      font: { families: [family], size, weight, italic: false, features: 'normal', axes: 'normal' },
       lineHeight: size * lineHeight,
       letterSpacing,
     },

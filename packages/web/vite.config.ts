@@ -1,6 +1,8 @@
-import { ENLARGE_SCRIPT } from '@noria/core';
+import { ENLARGE_SCRIPT, FAMILIES } from '@noria/core';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { fileURLToPath } from 'node:url';
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite';
 import { chunkOf, noCircles } from './chunks';
@@ -18,12 +20,35 @@ const enlargeScript: Plugin = {
   },
 };
 
+const { resolve: resolvePackage } = createRequire(import.meta.url);
+const fontFiles = new Map(
+  Object.values(FAMILIES).flatMap(({ package: from, files }) =>
+    files.map(({ file }) => [file, resolvePackage(`${from}/files/${file}`)] as const),
+  ),
+);
+
+/** The fonts that ship, under the names that core has for them. */
+const shippedFonts: Plugin = {
+  name: 'shipped-fonts',
+  configureServer: (server) =>
+    void server.middlewares.use('/fonts', (request, response, next) => {
+      const path = fontFiles.get((request.url ?? '').slice(1));
+      if (!path) return next();
+      response.setHeader('Content-Type', 'font/woff2');
+      return response.end(readFileSync(path));
+    }),
+  generateBundle() {
+    for (const [file, path] of fontFiles)
+      this.emitFile({ type: 'asset', fileName: `fonts/${file}`, source: readFileSync(path) });
+  },
+};
+
 /** In the place of what packages bring along and nobody asks for. */
 const notAsked = fileURLToPath(new URL('notAsked.ts', import.meta.url));
 
 /** What the first view needs, and so every other. */
 const BASE =
-  /node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs[\\/]toolkit[\\/]dist[\\/](?!query)|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/](limits|slug)|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
+  /(?<!recharts[\\/])node_modules[\\/](react|react-dom|scheduler|react-redux|redux|redux-thunk|@reduxjs[\\/]toolkit[\\/]dist[\\/](?!query)|immer|reselect|react-router|react-error-boundary|use-sync-external-store|idb-keyval|fast-json-patch)[\\/]|core[\\/]src[\\/](document[\\/](limits|slug)|engine[\\/]css[\\/]largestTrack|parts[\\/]families|edit[\\/]patch[\\/](difference|applyPatch))\./;
 /** What lays out and checks collections. */
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
 /** What changes them, as far as Compose needs it at once. */
@@ -38,8 +63,18 @@ const MENUS =
 const HANDS =
   /node_modules[\\/](@radix-ui[\\/]react-(collapsible|context-menu|slider|popover|select|radio-group|progress|visually-hidden)|@radix-ui[\\/]number|@dnd-kit[\\/]\w+|@tanstack[\\/][\w-]+|lucide-react[\\/]dist[\\/]esm[\\/]icons[\\/](arrow-(up|down)|between-\w+-\w+|check|chevron-\w+|dices|ellipsis-vertical|link-2|unlink-2|triangle-exclamation-point))[\\/.]/;
 
+/** What of domutils reads news feeds, changes documents, or asks in the way of before CSS selectors. */
+const lessOfDomutils: Plugin = {
+  name: 'less-of-domutils',
+  enforce: 'pre',
+  resolveId: (source, importer) =>
+    /^\.\/(feeds|legacy|manipulation)\.js$/.test(source) && /[\\/]domutils[\\/]/.test(importer ?? '')
+      ? notAsked
+      : null,
+};
+
 export default defineConfig({
-  plugins: [react(), tailwindcss(), enlargeScript, noCircles],
+  plugins: [react(), tailwindcss(), enlargeScript, shippedFonts, lessOfDomutils, noCircles],
   resolve: {
     conditions: ['source', ...defaultClientConditions],
     alias: {
@@ -47,7 +82,7 @@ export default defineConfig({
       'dom-serializer': notAsked,
     },
   },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [lessOfDomutils] },
   build: {
     target: 'es2023',
     assetsInlineLimit: 0,

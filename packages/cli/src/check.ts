@@ -5,12 +5,11 @@ import {
   openFindings,
   rangeWords,
   widthsAmiss,
-  type CollectionDocument,
   type FindingKind,
   type FitReport,
 } from '@noria/core';
 import { CliError } from './CliError.js';
-import { shippedFonts } from './fonts.js';
+import type { ReadCollection } from './readDocument.js';
 
 export interface CheckCommand {
   readonly from: number;
@@ -22,12 +21,12 @@ export interface CheckCommand {
 }
 
 /** What the fit check found, as text or JSON, and whether some of it is what the run fails on. */
-export async function checkReport(
-  document: CollectionDocument,
+export function checkReport(
+  { document, measurer }: ReadCollection,
   { from, to, failOn, format, screen }: CheckCommand,
-): Promise<{ readonly text: string; readonly fails: boolean }> {
+): { readonly text: string; readonly fails: boolean } {
   if (to < from) throw new CliError(`Widths go from a smaller to a larger one; here from ${from} to ${to}.`);
-  const report = checkFit(document, { measurer: await shippedFonts(), from, to, screenBlockSize: screen });
+  const report = checkFit(document, { measurer, from, to, screenBlockSize: screen });
   const found = openFindings(report);
   return {
     text: format === 'json' ? asJson(report) : asText(document.name, report),

@@ -1,12 +1,11 @@
-import { FAMILIES, isDrawing, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
-import { copyFile, mkdir, writeFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
+import { isDrawing, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
+import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import sharp from 'sharp';
+import subsetFont from 'subset-font';
 import { CliError } from './CliError.js';
-import { shippedFonts } from './fonts.js';
-
-const { resolve: resolvePackage } = createRequire(import.meta.url);
+import { shippedFolder } from './fonts.js';
+import type { ReadCollection } from './readDocument.js';
 
 /**
  * Writes the page of a collection into a folder, with pictures and fonts.
@@ -15,11 +14,11 @@ const { resolve: resolvePackage } = createRequire(import.meta.url);
  * @throws CliError when a picture is missing or can't be read
  */
 export async function exportPage(
-  document: CollectionDocument,
+  { document, measurer }: ReadCollection,
   pictures: string,
   out: string,
 ): Promise<number> {
-  const page = writePage(document, await shippedFonts());
+  const page = writePage(document, measurer);
   for (const folder of ['', 'pictures', 'films', 'fonts'])
     await mkdir(join(out, folder), { recursive: true });
   for (const asset of page.assets) await writeAsset(document, asset, pictures, out);
@@ -35,8 +34,12 @@ async function writeAsset(
 ): Promise<void> {
   const to = join(out, asset.path);
   if (asset.kind === 'font') {
-    const folder = dirname(resolvePackage(`${FAMILIES[asset.family].package}/package.json`));
-    await copyFile(join(folder, 'files', asset.file), to);
+    await copyFile(join(shippedFolder(asset.family), asset.file), to);
+    return;
+  }
+  if (asset.kind === 'ownFont') {
+    const bytes = await readFile(join(pictures, '..', 'fonts', asset.face.file));
+    await writeFile(to, await subsetFont(bytes, asset.characters, { targetFormat: 'woff2' }));
     return;
   }
   if (asset.kind === 'film') {

@@ -1,76 +1,139 @@
-import { FAMILIES, type FamilyName, type Font, type TextMeasurer } from '@noria/core';
+import {
+  FAMILIES,
+  familiesOf,
+  shippedFamily,
+  type CollectionDocument,
+  type FamilyName,
+  type Font,
+  type TextMeasurer,
+} from '@noria/core';
 import * as fontkit from 'fontkit';
-import { readFile, readdir } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import wawoff2 from 'wawoff2';
+import { CliError } from './CliError.js';
 
 const { resolve: resolvePackage } = createRequire(import.meta.url);
 
-type FontFile = fontkit.Font;
-
-/** The files of one family: a character is looked for in each, in this order. */
-const SUBSETS = ['latin', 'latin-ext', 'cyrillic-ext', 'vietnamese'];
-
-async function familyFiles(family: FamilyName): Promise<FontFile[]> {
-  const folder = join(dirname(resolvePackage(`${FAMILIES[family].package}/package.json`)), 'files');
-  const names = await readdir(folder);
-  const files: FontFile[] = [];
-  for (const subset of SUBSETS) {
-    const name = names.find((each) => each.endsWith(`-${subset}-wght-normal.woff2`));
-    if (!name) continue;
-    // fontkit can't vary a compressed font, so it gets the plain one.
-    const plain = Buffer.from(await wawoff2.decompress(await readFile(join(folder, name))));
-    const font = fontkit.create(plain);
-    if ('variationAxes' in font) files.push(font);
-  }
-  return files;
+/** A file of a family: a character is looked for in each, in their order. */
+interface Face {
+  readonly font: fontkit.Font;
+  readonly isItalic: boolean;
+  /** The weights that it is for. */
+  readonly weight: readonly [from: number, to: number];
 }
 
-let shipped: Promise<TextMeasurer> | null = null;
+/** The folder of the files that ship of a family. */
+export const shippedFolder = (family: FamilyName): string => {
+  const shipped = shippedFamily(family);
+  if (!shipped) throw new CliError(`The family “${family}” does not ship with Noria.`);
+  return join(dirname(resolvePackage(`${shipped.package}/package.json`)), 'files');
+};
 
-/** The one measurer of this process. */
-export const shippedFonts = (): Promise<TextMeasurer> => (shipped ??= fontMeasurer());
+async function readFace(path: string): Promise<fontkit.Font> {
+  const bytes = await readFile(path);
+  // fontkit can't vary a compressed font, so it gets the plain one.
+  const isCompressed = bytes.toString('latin1', 0, 4) === 'wOF2';
+  const font = fontkit.create(isCompressed ? Buffer.from(await wawoff2.decompress(bytes)) : bytes);
+  if (!('numGlyphs' in font)) throw new CliError(`${path} holds several fonts. Save them one by one.`);
+  return font;
+}
 
-/** A measurer that reads the fonts which ship with Noria; other families are measured in the first of these. */
+const shippedFaces = new Map<FamilyName, Promise<Face[]>>();
+
+function facesOfShipped(family: FamilyName): Promise<Face[]> {
+  let found = shippedFaces.get(family);
+  if (!found) {
+    const files = shippedFamily(family)?.files ?? [];
+    found = Promise.all(
+      files.map(async ({ file, style }) => ({
+        font: await readFace(join(shippedFolder(family), file)),
+        isItalic: style === 'italic',
+        weight: [1, 1000] as const,
+      })),
+    );
+    shippedFaces.set(family, found);
+  }
+  return found;
+}
+
+/** The files of a family that a collection brings; they lie in a folder “fonts” beside it. */
+const facesBeside = (
+  { families }: Pick<CollectionDocument, 'families'>,
+  family: FamilyName,
+  folder: string,
+): Promise<Face[]> =>
+  Promise.all(
+    (families?.[family]?.faces ?? []).map(async ({ file, style, weight }) => {
+      const path = join(folder, 'fonts', file);
+      const font = await readFace(path).catch((error: unknown) => {
+        if ((error as NodeJS.ErrnoException).code !== 'ENOENT') throw error;
+        throw new CliError(`There is no font ${path}. Fonts lie in a folder “fonts” beside the collection.`);
+      });
+      return { font, isItalic: style === 'italic', weight };
+    }),
+  );
+
+/** In place of a family that is not there, as one of the device. */
+const FALLBACK = 'Hanken Grotesk';
+
+/** Measures the words of a collection in the fonts that ship with Noria, and those in the folder beside it. */
+export async function fontsFor(document: CollectionDocument, folder: string): Promise<TextMeasurer> {
+  const faces = new Map<FamilyName, Face[]>();
+  for (const family of new Set([FALLBACK, ...familiesOf(document)]))
+    faces.set(
+      family,
+      shippedFamily(family) ? await facesOfShipped(family) : await facesBeside(document, family, folder),
+    );
+  return measurerOf(faces);
+}
+
+/** A measurer that reads all fonts which ship with Noria; other families are measured in one of these. */
 export async function fontMeasurer(): Promise<TextMeasurer> {
-  const names = Object.keys(FAMILIES) as FamilyName[];
-  const files = new Map<string, FontFile[]>();
-  for (const name of names) files.set(name.toLowerCase(), await familyFiles(name));
-  const fallback = files.get('hanken grotesk') ?? [...files.values()][0] ?? [];
-  const varied = new Map<FontFile, Map<number, FontFile>>();
+  const faces = new Map<FamilyName, Face[]>();
+  for (const family of Object.keys(FAMILIES)) faces.set(family, await facesOfShipped(family));
+  return measurerOf(faces);
+}
+
+function measurerOf(all: ReadonlyMap<FamilyName, readonly Face[]>): TextMeasurer {
+  const byName = new Map([...all].map(([name, faces]) => [name.toLowerCase(), faces]));
+  const varied = new Map<fontkit.Font, Map<string, fontkit.Font>>();
   const widths = new Map<string, number>();
 
-  const filesOf = ({ families }: Font): FontFile[] => {
-    for (const family of families) {
-      const found = files.get(family.toLowerCase().replace(/ variable$/, ''));
-      if (found) return found;
-    }
-    return fallback;
+  const facesFor = ({ families, italic, weight }: Font): readonly fontkit.Font[] => {
+    const found =
+      families
+        .map((family) => byName.get(family.toLowerCase().replace(/ variable$/, '')) ?? [])
+        .find(({ length }) => length > 0) ??
+      byName.get(FALLBACK.toLowerCase()) ??
+      [];
+    const styled = found.filter(({ isItalic }) => isItalic === italic);
+    return nearest(styled.length > 0 ? styled : found, weight).map(({ font }) => font);
   };
-  const atWeight = (file: FontFile, weight: number): FontFile => {
-    let weights = varied.get(file);
-    if (!weights) varied.set(file, (weights = new Map<number, FontFile>()));
-    let font = weights.get(weight);
-    if (!font) {
-      const axis = file.variationAxes.wght;
-      const held = axis ? Math.min(axis.max, Math.max(axis.min, weight)) : weight;
-      weights.set(weight, (font = file.getVariation({ wght: held })));
-    }
+  const asSet = (file: fontkit.Font, { weight, size, axes }: Font): fontkit.Font => {
+    const settings = settingsOf(file, weight, size, axes);
+    const key = JSON.stringify(settings);
+    let known = varied.get(file);
+    if (!known) varied.set(file, (known = new Map<string, fontkit.Font>()));
+    let font = known.get(key);
+    if (!font) known.set(key, (font = key === '{}' ? file : file.getVariation(settings)));
     return font;
   };
   const measure = (text: string, font: Font): number => {
-    const candidates = filesOf(font);
+    const features = font.features.match(/\w{4}/g) ?? [];
+    const on = font.features === 'normal' ? {} : Object.fromEntries(features.map((tag) => [tag, true]));
     let width = 0;
-    for (const { file, part } of splitByFile(text, candidates)) {
-      const varied = atWeight(file, font.weight);
-      width += (varied.layout(part).advanceWidth / varied.unitsPerEm) * font.size;
+    for (const { file, part } of splitByFile(text, facesFor(font))) {
+      const set = asSet(file, font);
+      width += (set.layout(part, on).advanceWidth / set.unitsPerEm) * font.size;
     }
     return width;
   };
   return {
     width: (text, font) => {
-      const key = `${font.families[0] ?? ''}|${font.weight}|${font.size}|${text}`;
+      const { families, weight, size, italic, features, axes } = font;
+      const key = `${families[0] ?? ''}|${weight}|${size}|${italic}|${features}|${axes}|${text}`;
       let width = widths.get(key);
       if (width === undefined) {
         if (widths.size > 100_000) widths.clear();
@@ -79,7 +142,7 @@ export async function fontMeasurer(): Promise<TextMeasurer> {
       return width;
     },
     metrics: (font) => {
-      const [file] = filesOf(font);
+      const [file] = facesFor(font);
       if (!file) return { ascent: font.size * 0.8, descent: font.size * 0.2, lineGap: 0 };
       const scale = font.size / file.unitsPerEm;
       return { ascent: file.ascent * scale, descent: -file.descent * scale, lineGap: file.lineGap * scale };
@@ -87,9 +150,40 @@ export async function fontMeasurer(): Promise<TextMeasurer> {
   };
 }
 
+/** The faces of the weight that is nearest to one asked for: lighter ones first below 500, heavier ones above (CSS Fonts 4, section 5.2). */
+function nearest(faces: readonly Face[], weight: number): readonly Face[] {
+  const distance = ({ weight: [from, to] }: Face) => {
+    if (weight >= from && weight <= to) return 0;
+    const away = weight < from ? from - weight : weight - to;
+    const isFirst = weight > 500 ? weight < from : weight > to;
+    return isFirst ? away : 1000 + away;
+  };
+  const least = Math.min(...faces.map(distance));
+  return faces.filter((face) => distance(face) === least);
+}
+
+/** The axes of a file as they are set; optical size goes by the size unless it is set. */
+function settingsOf(
+  { variationAxes }: fontkit.Font,
+  weight: number,
+  size: number,
+  axes: string,
+): Record<string, number> {
+  const set = Object.fromEntries(
+    [...axes.matchAll(/"(\w{4})" (-?[\d.]+)/g)].map(([, tag = '', value]) => [tag, Number(value)]),
+  );
+  const asked: Record<string, number> = { wght: weight, opsz: size, ...set };
+  return Object.fromEntries(
+    Object.entries(variationAxes).flatMap(([tag, axis]) => {
+      const value = asked[tag];
+      return axis && value !== undefined ? [[tag, Math.min(axis.max, Math.max(axis.min, value))]] : [];
+    }),
+  );
+}
+
 /** Stretches of a text by the first file that has their characters. */
-function splitByFile(text: string, files: readonly FontFile[]): { file: FontFile; part: string }[] {
-  const parts: { file: FontFile; part: string }[] = [];
+function splitByFile(text: string, files: readonly fontkit.Font[]): { file: fontkit.Font; part: string }[] {
+  const parts: { file: fontkit.Font; part: string }[] = [];
   const [first] = files;
   if (!first) return parts;
   for (const character of text) {

@@ -1,5 +1,5 @@
-import { flatTiles, layoutCollection, type CollectionDocument } from '@noria/core';
-import { shippedFonts } from './fonts.js';
+import { flatTiles, layoutCollection } from '@noria/core';
+import type { ReadCollection } from './readDocument.js';
 import { CliError } from './CliError.js';
 
 export interface LayoutReport {
@@ -12,12 +12,11 @@ export interface LayoutReport {
 }
 
 /** Where every tile lies at each width, in px from the grid's border box. */
-export async function layoutReport(
-  document: CollectionDocument,
+export function layoutReport(
+  { document, measurer }: ReadCollection,
   widths: readonly number[],
   screenBlockSize?: number,
-): Promise<LayoutReport> {
-  const measurer = await shippedFonts();
+): LayoutReport {
   return {
     widths: widths.map((width) => {
       const layout = layoutCollection(document, width, {

@@ -11,7 +11,7 @@ import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import sharp from 'sharp';
 import { CliError } from './CliError.js';
-import { shippedFonts } from './fonts.js';
+import { fontMeasurer } from './fonts.js';
 import type { LayoutReport } from './layout.js';
 
 /**
@@ -34,7 +34,7 @@ export async function pageReport(
   const page = readPage(html, (href) => readLocal(folder, href));
   const options: PageLayoutOptions = {
     height: screen,
-    measurer: await shippedFonts(),
+    measurer: await fontMeasurer(),
     pictureSize: await pictureSizes(page, folder),
   };
   for (const { line, sheet, message } of page.reports) console.error(`${sheet ?? file}:${line}: ${message}`);

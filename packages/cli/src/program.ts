@@ -49,7 +49,7 @@ export function program(print: (text: string) => void): Command {
       if (!width) throw new CliError('Say the widths: --width 360,768,1280');
       const report = /\.html?$/i.test(file)
         ? await pageReport(file, width, screen)
-        : await layoutReport(await readDocument(file), width, screen);
+        : layoutReport(await readDocument(file), width, screen);
       print(JSON.stringify(report));
     });
   noria
@@ -62,7 +62,7 @@ export function program(print: (text: string) => void): Command {
     .option('--fail-on <kinds>', `kinds with commas, or “any”: ${FINDING_KINDS.join(', ')}`, parseKinds, [])
     .addOption(new Option('--format <format>', 'how it is written').choices(['text', 'json']).default('text'))
     .action(async (file: string, options: CheckOptions) => {
-      const { text, fails } = await checkReport(await readDocument(file), options);
+      const { text, fails } = checkReport(await readDocument(file), options);
       print(text);
       if (fails) process.exitCode = 1;
     });

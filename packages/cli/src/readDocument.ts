@@ -4,16 +4,24 @@ import {
   followWider,
   formatProblem,
   type CollectionDocument,
+  type TextMeasurer,
 } from '@noria/core';
 import { readFile } from 'node:fs/promises';
+import { dirname } from 'node:path';
 import { CliError } from './CliError.js';
-import { shippedFonts } from './fonts.js';
+import { fontsFor } from './fonts.js';
+
+/** A collection, and what measures its words. */
+export interface ReadCollection {
+  readonly document: CollectionDocument;
+  readonly measurer: TextMeasurer;
+}
 
 /**
  * Reads a `.noria.json` file; what the checker notices goes to standard error.
  * @throws CliError when the file can't be read, is no JSON, or is no sound collection
  */
-export async function readDocument(file: string): Promise<CollectionDocument> {
+export async function readDocument(file: string): Promise<ReadCollection> {
   let text: string;
   try {
     text = await readFile(file, 'utf8');
@@ -31,11 +39,12 @@ export async function readDocument(file: string): Promise<CollectionDocument> {
   const lines = problems.map((problem) => `  ${formatProblem(problem)}`).join('\n');
   if (!document) throw new CliError(`${file} is not a sound collection:\n${lines}`);
   if (problems.length > 0) console.error(`${file}:\n${lines}`);
-  return derived(document);
+  const measurer = await fontsFor(document, dirname(file));
+  return { document: derived(document, measurer), measurer };
 }
 
 /** With its narrower bands, where they are derived and the file has none yet, as one written by hand. */
-async function derived(document: CollectionDocument): Promise<CollectionDocument> {
+function derived(document: CollectionDocument, measurer: TextMeasurer): CollectionDocument {
   if (document.bands.length > 0 || !followsWider(document)) return document;
-  return followWider(document, await shippedFonts(), (position) => `band-${position + 1}`);
+  return followWider(document, measurer, (position) => `band-${position + 1}`);
 }

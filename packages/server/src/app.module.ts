@@ -8,6 +8,7 @@ import { databaseOptions } from './database/database.js';
 import { DemoService } from './demo/demo.service.js';
 import { EventsModule } from './events/events.module.js';
 import { FilmsModule } from './films/films.module.js';
+import { FontsModule } from './fonts/fonts.module.js';
 import { HealthController } from './health/health.controller.js';
 import { LastAnswers } from './http/lastAnswers.js';
 import { PicturesModule } from './pictures/pictures.module.js';
@@ -43,6 +44,7 @@ export class AppModule {
         CollectionsModule,
         PicturesModule,
         FilmsModule,
+        FontsModule,
       ],
       controllers: [HealthController],
       providers: [

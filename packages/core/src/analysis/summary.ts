@@ -1,3 +1,4 @@
+import { familiesOf } from '../parts/families.js';
 import { partKindOf } from '../parts/index.js';
 import { looksOfBands } from '../document/bandLooks.js';
 import {
@@ -62,6 +63,7 @@ export function summaryOf(document: CollectionDocument, most = MOST_TILES): Coll
     pictures: of(document.pictures, [...kept.flatMap(picturesIn), ...usedOf(behind, 'picture')]),
     films: of(document.films, [...kept.flatMap(filmsIn), ...usedOf(behind, 'film')]),
     icons: of(document.icons, kept.flatMap(iconsIn)),
+    families: of(document.families, familiesOf({ look, tiles, bands: own })),
     namedLooks: of(document.namedLooks, [
       ...kept.flatMap(namedLooksOf),
       ...namedLooksIn(look),

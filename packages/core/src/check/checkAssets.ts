@@ -1,9 +1,10 @@
 /** What a collection keeps beside its tiles: pictures, films and icons. */
 
+import { FAMILY_NAME, FONT_TAG } from '../document/font.js';
 import { LIMITS } from '../document/limits.js';
 import { id } from '../look/checks.js';
 import { RASTER } from '../look/raster.js';
-import { fields, list, number, oneOf, pattern, record, sameId, text } from '../document/checks.js';
+import { fields, isObject, list, number, oneOf, pattern, record, sameId, text } from '../document/checks.js';
 import type { Check } from '../document/checks.js';
 
 const extent = number(1, 100_000, 'A picture’s size', true);
@@ -59,6 +60,45 @@ export const film =
     };
     fields(known, 'A film')(value, path, report);
     sameId(value, key, path, report);
+  };
+
+const tag = pattern(FONT_TAG, 'A tag of a font', '“wdth”: four letters or digits');
+const axisEnd = number(-10_000, 10_000, 'The end of an axis');
+const fontWeight = number(1, 1000, 'A weight of type');
+
+const face = fields(
+  {
+    hash,
+    file: pattern(
+      /^[a-z0-9][a-z0-9._-]{0,120}\.(woff2|ttf|otf)$/i,
+      'A font’s file name',
+      '“figtree-bold.woff2”',
+    ),
+    mediaType: oneOf(['font/woff2', 'font/ttf', 'font/otf'], 'A font’s type'),
+    style: oneOf(['normal', 'italic'], 'A font’s style'),
+    weight: list(fontWeight, 2, 2, 'The lightest and the heaviest weight'),
+    axes: list(
+      fields({ tag, min: axisEnd, max: axisEnd, default: axisEnd }, 'An axis'),
+      0,
+      LIMITS.fontSettings,
+      'The list of axes',
+    ),
+    features: list(tag, 0, LIMITS.fontFeatures, 'The list of features'),
+  },
+  'A font',
+);
+
+export const family =
+  (key: string): Check =>
+  (value, path, report) => {
+    const called = pattern(FAMILY_NAME, 'A type family', '“Figtree”');
+    fields({ name: called, faces: list(face, 1, LIMITS.faces, 'The list of font files') }, 'A type family')(
+      value,
+      path,
+      report,
+    );
+    if (isObject(value) && value.name !== key)
+      report({ path, severity: 'error', message: `A type family is kept under its name, here “${key}”.` });
   };
 
 /** What an icon is drawn with, and nothing that could load, link or run. */

@@ -3,7 +3,7 @@ import { numbered, withEntryIds } from './entryIds.js';
 import { migrate } from './migrate.js';
 import { address, colour, id, words } from '../look/checks.js';
 import { bandLook, partOfLook, collectionLook, namedLook, style, tileLook } from './checkLook.js';
-import { film, icon, picture } from './checkAssets.js';
+import { family, film, icon, picture } from './checkAssets.js';
 import { forms, parts } from './checkParts.js';
 import { arrangement, groupArrangement, ownArrangement, ownGroupArrangement } from './checkArrangement.js';
 import { ownPlace, place } from './checkPlace.js';
@@ -218,6 +218,7 @@ const collection = fields(
     pictures: record(picture, LIMITS.tiles, 'The set of pictures'),
     films: record(film, LIMITS.tiles, 'The set of films'),
     icons: record(icon, LIMITS.tiles, 'The set of icons'),
+    families: record(family, LIMITS.families, 'The set of type families'),
     namedLooks: record(namedLook, LIMITS.namedLooks, 'The set of named looks'),
     styles: record(style, LIMITS.styles, 'The set of styles'),
     recipes: record(recipe, LIMITS.recipes, 'The set of recipes'),
@@ -241,6 +242,7 @@ const collection = fields(
     'queries',
     'films',
     'icons',
+    'families',
     'namedLooks',
     'styles',
     'recipes',
@@ -282,6 +284,7 @@ const CHECKED_BY_ENTRY = [
   'pictures',
   'films',
   'icons',
+  'families',
   'namedLooks',
   'styles',
   'recipes',

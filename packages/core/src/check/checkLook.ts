@@ -1,9 +1,20 @@
 import { colour, gradients, id, orNamed, plainColour, point, share, tint } from '../look/checks.js';
+import { FAMILY_NAME, FONT_TAG } from '../document/font.js';
 import { BLENDS } from '../document/look.js';
-import { FAMILIES } from '../parts/families.js';
 import { length } from '../document/lengthCheck.js';
 import { LIMITS } from '../document/limits.js';
-import { fields, isObject, list, number, oneOf, orNull, sameId, text } from '../document/checks.js';
+import {
+  fields,
+  isObject,
+  list,
+  number,
+  oneOf,
+  orNull,
+  pattern,
+  record,
+  sameId,
+  text,
+} from '../document/checks.js';
 import type { Check } from '../document/checks.js';
 
 const paints: Readonly<Record<string, Check>> = {
@@ -85,7 +96,13 @@ const sized =
   (value, path, report) =>
     (isObject(value) ? fluid : one)(value, path, report);
 const typeSize = orNamed(sized(length(LIMITS.typeSize.min, LIMITS.typeSize.max, 'A type size')));
-const family = oneOf(Object.keys(FAMILIES), 'A type family');
+const family = pattern(
+  FAMILY_NAME,
+  'A type family',
+  `“Figtree”: letters, digits, spaces and . _ + & -, at most 60 characters`,
+);
+const tag = pattern(FONT_TAG, 'A tag of a font', '“tnum”: four letters or digits');
+const axisValue = number(-10_000, 10_000, 'The value of an axis');
 
 const typeFields = (role: string) => ({
   [`${role}Family`]: family,
@@ -93,6 +110,16 @@ const typeFields = (role: string) => ({
   [`${role}Weight`]: number(100, 900, 'A weight of type', true),
   [`${role}LineHeight`]: number(0.5, 4, 'A line height'),
   [`${role}LetterSpacing`]: number(-0.5, 2, 'A letter spacing'),
+  [`${role}Features`]: list(tag, 0, LIMITS.fontSettings, 'The list of features'),
+  [`${role}Axes`]: record(
+    (key) => (value, path, report) => {
+      tag(key, path, report);
+      axisValue(value, path, report);
+    },
+    LIMITS.fontSettings,
+    'The set of axes',
+  ),
+  [`${role}Wrap`]: oneOf(['balance', 'pretty'], 'How lines are broken'),
 });
 
 const optionalLook = {

@@ -1,5 +1,6 @@
 import { LIMITS } from '../document/limits.js';
 import { partIn } from '../document/card.js';
+import { familiesInLooks, hasFamily } from '../parts/families.js';
 import { looksOfBands } from '../document/bandLooks.js';
 import { usesInLook } from '../look/paints.js';
 import { namedLooksIn, namesIn, usesIn, usesOfBands, type Use } from '../parts/uses.js';
@@ -42,6 +43,7 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
       error,
     );
     for (const use of usesInLook(look)) checkUse(document, { ...use, at: '/look' }, path, error);
+    checkFamilies(document, look, `${path}/look`, error);
   }
   for (const table of Object.values(document.tables ?? {})) {
     if (!Object.hasOwn(document.recipes ?? {}, table.recipe))
@@ -56,6 +58,7 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
     '',
     error,
   );
+  checkFamilies(document, document.look, '/look', error);
   for (const field of ['picture', 'icon'] as const) {
     const id = document.page?.[field];
     if (id !== undefined && !Object.hasOwn(document.pictures, id))
@@ -92,6 +95,8 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
     const looks = { bands: [each] };
     const names = namedLooksIn(looksOfBands(looks)).map((id) => ({ id, at: '/looks' }));
     checkNames(document, names, `/bands/${k}`, error);
+    for (const [id, look] of Object.entries(each.looks ?? {}))
+      checkFamilies(document, look, `/bands/${k}/looks/${id}`, error);
     for (const { what, id } of usesOfBands(looks)) {
       if (!Object.hasOwn(document[`${what}s`] ?? {}, id))
         error(
@@ -109,9 +114,25 @@ export function checkReferences(document: CollectionDocument, report: Reporter, 
   });
 }
 
+/** The families that a look names ship, are the device's, or come with the collection. */
+function checkFamilies(
+  document: CollectionDocument,
+  look: Parameters<typeof familiesInLooks>[0][number],
+  path: string,
+  error: Say,
+) {
+  for (const name of familiesInLooks([look])) {
+    if (!hasFamily(document, name))
+      error(
+        path,
+        `There is no type family “${name}”. Choose one that ships with Noria, or add its files to “families”.`,
+      );
+  }
+}
+
 /** Whether all that tiles may refer to is there as it was before. */
 const keepsAssets = (before: CollectionDocument, after: CollectionDocument) =>
-  (['pictures', 'films', 'icons', 'namedLooks', 'recipes'] as const).every(
+  (['pictures', 'films', 'icons', 'families', 'namedLooks', 'recipes'] as const).every(
     (field) =>
       before[field] === after[field] ||
       Object.keys(before[field] ?? {}).every((id) => Object.hasOwn(after[field] ?? {}, id)),
@@ -125,6 +146,7 @@ const KEPT = { picture: 'pictures', film: 'films', icon: 'icons' } as const;
 function checkTile(document: CollectionDocument, tile: Tile, path: string, error: Say) {
   for (const use of usesIn(tile)) checkUse(document, use, path, error);
   checkNames(document, namesIn(tile), path, error);
+  checkFamilies(document, tile.look, `${path}/look`, error);
   if (tile.recipe && !Object.hasOwn(document.recipes ?? {}, tile.recipe.recipe))
     error(`${path}/recipe`, `There is no recipe “${tile.recipe.recipe}”. Add it, or release the tile.`);
 }

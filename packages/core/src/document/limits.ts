@@ -35,6 +35,13 @@ export const LIMITS = {
   parts: 60,
   icons: 60,
   zoom: 8,
+  /** Families that a collection brings, and files of one. */
+  families: 60,
+  faces: 36,
+  /** Features that a font has. */
+  fontFeatures: 200,
+  /** Features and axes that are set at once. */
+  fontSettings: 20,
   namedLooks: 400,
   styles: 200,
   recipes: 400,

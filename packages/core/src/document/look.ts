@@ -1,6 +1,7 @@
 /** What things look like. Lengths that are numbers are CSS px. */
 
 import type { WrittenLength } from '../engine/css/writtenLength.js';
+import type { FamilyName } from './font.js';
 import type { FilmId, PictureId } from './ids.js';
 
 /** `#rrggbb`, or the id of a named look in braces: `{moss}`. */
@@ -186,7 +187,8 @@ export interface FluidSize {
 
 export type TypeSize = Measure | FluidSize;
 
-export type FamilyName = 'Bricolage Grotesque' | 'Hanken Grotesk' | 'Martian Mono';
+/** Lines of about one length, or none that ends a paragraph with a single word. */
+export type TextWrap = 'balance' | 'pretty';
 
 export type Spread = 'start' | 'center' | 'end' | 'between';
 /** Across the content's direction; `fill` stretches. */
@@ -225,12 +227,21 @@ export interface TileLook {
   readonly headingLineHeight?: number;
   /** em. */
   readonly headingLetterSpacing?: number;
+  /** Tags of OpenType features that are on, such as `tnum`; left out: those of the font. */
+  readonly headingFeatures?: readonly string[];
+  /** Axes of a variable font beside weight, by tag. */
+  readonly headingAxes?: Readonly<Record<string, number>>;
+  /** How lines are broken (CSS Text 4, section 6.3); left out: each as full as it gets. */
+  readonly headingWrap?: TextWrap;
   /** Of everything else. */
   readonly bodyFamily?: FamilyName;
   readonly bodySize?: TypeSize;
   readonly bodyWeight?: number;
   readonly bodyLineHeight?: number;
   readonly bodyLetterSpacing?: number;
+  readonly bodyFeatures?: readonly string[];
+  readonly bodyAxes?: Readonly<Record<string, number>>;
+  readonly bodyWrap?: TextWrap;
 }
 
 export interface CollectionLook {

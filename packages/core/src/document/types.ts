@@ -2,6 +2,7 @@
 
 import type { Arrangement, ArrangementValues } from './arrangement.js';
 import type { FilmAsset, IconAsset, PictureAsset, RecipeId } from './content.js';
+import type { FamilyName, OwnFamily } from './font.js';
 import type { FilmId, IconId, PictureId, TileId } from './ids.js';
 import type { CollectionLook, NamedLooks, Style, StyleId, TileLook } from './look.js';
 import type { PageData } from './page.js';
@@ -10,6 +11,7 @@ import type { OwnPlace, Tile } from './tile.js';
 
 export type * from './arrangement.js';
 export type * from './content.js';
+export type * from './font.js';
 export type * from './ids.js';
 export type * from './look.js';
 export type { Landmark, PageData } from './page.js';
@@ -88,6 +90,8 @@ export interface CollectionDocument {
   readonly pictures: Readonly<Record<PictureId, PictureAsset>>;
   readonly films?: Readonly<Record<FilmId, FilmAsset>>;
   readonly icons?: Readonly<Record<IconId, IconAsset>>;
+  /** Families whose files were added, by name. */
+  readonly families?: Readonly<Record<FamilyName, OwnFamily>>;
   readonly namedLooks?: NamedLooks;
   readonly styles?: Readonly<Record<StyleId, Style>>;
   readonly recipes?: Readonly<Record<RecipeId, Recipe>>;

@@ -46,6 +46,7 @@ interface Made {
   readonly level: LevelBox;
   /** The width of the page that type sizes were taken at. */
   readonly page: number;
+  readonly measurer: LayoutOptions['measurer'];
 }
 
 const known = new WeakMap<CollectionDocument, Map<string, Made>>();
@@ -58,8 +59,12 @@ function boxesOf(document: CollectionDocument, band: Band, options: LayoutOption
   if (!bands) known.set(document, (bands = new Map<string, Made>()));
   let made = bands.get(key);
   const follows = hasWrittenLengths(document) || (made?.level.measures === true && looksGrow(document));
-  if (!made || (made.page !== options.pageInlineSize && follows)) {
-    made = { level: levelBox(document, band, options), page: options.pageInlineSize };
+  if (!made || made.measurer !== options.measurer || (made.page !== options.pageInlineSize && follows)) {
+    made = {
+      level: levelBox(document, band, options),
+      page: options.pageInlineSize,
+      measurer: options.measurer,
+    };
     bands.set(key, made);
   }
   return made.level;

@@ -13,6 +13,7 @@ import { shownCard } from '../document/card.js';
 import { partKindOf } from './index.js';
 import { SPREAD } from './shared/flow.js';
 import { linesOf } from './shared/inCard.js';
+import { axesCss, featuresCss } from '../document/font.js';
 import { px } from '../engine/css/units.js';
 import { whileSame } from '../memo.js';
 import type { Declarations } from '../engine/css/rule.js';
@@ -155,6 +156,9 @@ const UNSAID: Declarations = {
   'backdrop-filter': 'none',
   content: 'none',
   display: 'none',
+  'font-feature-settings': 'normal',
+  'font-variation-settings': 'normal',
+  'text-wrap-style': 'auto',
 };
 
 /** What a tile has beside its parts by its look alone. */
@@ -196,7 +200,20 @@ function typeCss(look: TileLook, role: 'heading' | 'body'): Declarations {
     ...(weight !== undefined && { 'font-weight': String(weight) }),
     ...(lineHeight !== undefined && { 'line-height': String(lineHeight) }),
     ...(letterSpacing !== undefined && { 'letter-spacing': `${letterSpacing}em` }),
+    ...settingsCss(look, role),
   };
+}
+
+/** What words inherit from the tile they are in is taken back for those that have nothing of their own. */
+function settingsCss(look: TileLook, role: 'heading' | 'body'): Declarations {
+  const said = (of: 'heading' | 'body'): Declarations => ({
+    ...(look[`${of}Features`] && { 'font-feature-settings': featuresCss(look[`${of}Features`] ?? []) }),
+    ...(look[`${of}Axes`] && { 'font-variation-settings': axesCss(look[`${of}Axes`] ?? {}) }),
+    ...(look[`${of}Wrap`] && { 'text-wrap-style': look[`${of}Wrap`] ?? 'auto' }),
+  });
+  if (role === 'body') return said('body');
+  const inherited = Object.keys(said('body')).map((property) => [property, UNSAID[property] as string]);
+  return { ...Object.fromEntries(inherited), ...said('heading') };
 }
 
 /** Held at its corner or edge alone, so that more words make it grow away from there. */

@@ -51,9 +51,13 @@ export const iconsIn = (tile: Tile): IconId[] => namedBy(tile, 'icon');
 export const usesOfBands = (document: Pick<CollectionDocument, 'bands'>): readonly LookUse[] =>
   looksOfBands(document).flatMap(usesInLook);
 
+/** The looks that variants of a recipe give its tiles. */
+export const looksOfVariants = ({ variants }: Recipe) =>
+  variants.flatMap(({ looks }) => Object.values(looks));
+
 /** The pictures and films that variants of a recipe put behind its tiles. */
-export const usesOfVariants = ({ variants }: Recipe): readonly LookUse[] =>
-  variants.flatMap(({ looks }) => Object.values(looks).flatMap(usesInLook));
+export const usesOfVariants = (recipe: Recipe): readonly LookUse[] =>
+  looksOfVariants(recipe).flatMap(usesInLook);
 
 /** The ids of what is used, of one sort. */
 export const usedOf = (uses: readonly LookUse[], asked: LookUse['what']): string[] =>

@@ -29,7 +29,11 @@ export class Collection {
   @Column({ name: 'film_uses', type: 'jsonb' })
   filmUses: Uses;
 
-  /** The version of summaries that the three fields above were written by. */
+  /** How many times each font that was added is used, by hash. */
+  @Column({ name: 'font_uses', type: 'jsonb' })
+  fontUses: Uses;
+
+  /** The version of summaries that the four fields above were written by. */
   @Column({ name: 'summed_up', type: 'integer' })
   summedUp: number;
 

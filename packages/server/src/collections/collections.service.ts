@@ -258,9 +258,9 @@ export class CollectionsService {
   }: Pick<Collection, 'id' | 'name' | 'revision'>): Promise<Summary> {
     const at = await this.documents.at(id, revision);
     const described = describeStored(at?.document, name);
-    const { summary, pictureUses, filmUses, summedUp } = described;
+    const { summary, pictureUses, filmUses, fontUses, summedUp } = described;
     await this.database.query(
-      `UPDATE collection SET summary = $3, picture_uses = $4, film_uses = $5, summed_up = $6
+      `UPDATE collection SET summary = $3, picture_uses = $4, film_uses = $5, font_uses = $6, summed_up = $7
        WHERE id = $1 AND revision = $2`,
       [
         id,
@@ -268,6 +268,7 @@ export class CollectionsService {
         JSON.stringify(summary),
         JSON.stringify(pictureUses),
         JSON.stringify(filmUses),
+        JSON.stringify(fontUses),
         summedUp,
       ],
     );

@@ -1,5 +1,6 @@
 import {
   checkDocument,
+  familiesOf,
   filmsIn,
   formatProblem,
   picturesIn,
@@ -14,7 +15,10 @@ import type { Collection, Uses } from './collection.entity.js';
 export const SUMMARY_VERSION = 2;
 
 /** What is kept beside a document so that lists need not read it. */
-export type Described = Pick<Collection, 'name' | 'summary' | 'pictureUses' | 'filmUses' | 'summedUp'>;
+export type Described = Pick<
+  Collection,
+  'name' | 'summary' | 'pictureUses' | 'filmUses' | 'fontUses' | 'summedUp'
+>;
 
 export function describeCollection(document: CollectionDocument): Described {
   const tiles = Object.values(document.tiles);
@@ -35,6 +39,11 @@ export function describeCollection(document: CollectionDocument): Described {
       ...tiles.flatMap((tile) => hashes(document.films ?? {}, filmsIn(tile))),
       ...hashes(document.films ?? {}, usedOf(behind, 'film')),
     ]),
+    fontUses: counted(
+      familiesOf(document).flatMap((name) =>
+        (document.families?.[name]?.faces ?? []).map(({ hash }) => hash),
+      ),
+    ),
     summedUp: SUMMARY_VERSION,
   };
 }
@@ -45,7 +54,7 @@ export function describeStored(stored: unknown, name: string): Described {
   if (document) return describeCollection(document);
   const unreadable = problems.slice(0, 2).map(formatProblem).join(' ');
   const summary = { tiles: 0, recipes: 0, document: null, unreadable };
-  return { name, summary, pictureUses: {}, filmUses: {}, summedUp: SUMMARY_VERSION };
+  return { name, summary, pictureUses: {}, filmUses: {}, fontUses: {}, summedUp: SUMMARY_VERSION };
 }
 
 const hashes = (all: Readonly<Record<string, { readonly hash: string }>>, ids: readonly string[]) =>

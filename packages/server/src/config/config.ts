@@ -29,6 +29,8 @@ export interface ServerLimits {
   /** Bytes of a picture and of a film. */
   readonly pictureBytes: number;
   readonly filmBytes: number;
+  /** Bytes of a font. */
+  readonly fontBytes: number;
   /** Requests that one address may make in ten seconds; 0: any number. */
   readonly requestsInTenSeconds: number;
   /** How long a picture may take to be read, ms. */
@@ -44,6 +46,7 @@ export const USUAL_LIMITS: ServerLimits = {
   bodyBytes: 16 * MEGABYTE,
   pictureBytes: 40 * MEGABYTE,
   filmBytes: 60 * MEGABYTE,
+  fontBytes: 12 * MEGABYTE,
   requestsInTenSeconds: 5_000,
   readingTime: 20_000,
 };
@@ -80,6 +83,7 @@ export function readConfig(environment: NodeJS.ProcessEnv = process.env): Config
       bodyBytes: whole('NORIA_BODY_BYTES', USUAL_LIMITS.bodyBytes),
       pictureBytes: whole('NORIA_PICTURE_BYTES', USUAL_LIMITS.pictureBytes),
       filmBytes: whole('NORIA_FILM_BYTES', USUAL_LIMITS.filmBytes),
+      fontBytes: whole('NORIA_FONT_BYTES', USUAL_LIMITS.fontBytes),
       requestsInTenSeconds: whole('NORIA_REQUESTS', USUAL_LIMITS.requestsInTenSeconds),
       readingTime: whole('NORIA_READING_TIME', USUAL_LIMITS.readingTime),
     },

@@ -6,9 +6,11 @@ import { Revision } from '../collections/revision.entity.js';
 import { FileChunk } from '../files/fileChunk.entity.js';
 import { Picture, PictureVariant } from '../pictures/picture.entity.js';
 import { Film } from '../films/film.entity.js';
+import { Font } from '../fonts/font.entity.js';
 import { Workspace } from '../workspaces/workspace.entity.js';
 import { First1764000000000 } from './migrations/1764000000000-first.js';
 import { Library1764100000000 } from './migrations/1764100000000-library.js';
+import { Fonts1764500000000 } from './migrations/1764500000000-fonts.js';
 import { Formats1764300000000 } from './migrations/1764300000000-formats.js';
 import { Rasters1764400000000 } from './migrations/1764400000000-rasters.js';
 import { Streams1764200000000 } from './migrations/1764200000000-streams.js';
@@ -18,13 +20,14 @@ export function databaseOptions(url: string, limits: ServerLimits = USUAL_LIMITS
   return {
     type: 'postgres',
     url,
-    entities: [Workspace, Collection, Revision, Picture, PictureVariant, FileChunk, Film],
+    entities: [Workspace, Collection, Revision, Picture, PictureVariant, FileChunk, Film, Font],
     migrations: [
       First1764000000000,
       Library1764100000000,
       Streams1764200000000,
       Formats1764300000000,
       Rasters1764400000000,
+      Fonts1764500000000,
     ],
     synchronize: false,
     // gen_random_uuid() is PostgreSQL's own; an extension would ask for more rights than needed.

@@ -1,5 +1,7 @@
 import { checkDocument, type Problem } from '@noria/core';
 import { describeCollection, type Described } from '../collections/describe.js';
+import subsetFont from 'subset-font';
+import { readFont, type ReadFont } from '../fonts/readFont.js';
 import { safeSvg } from '../pictures/svg/safeSvg.js';
 
 /** What a large document was found to be. */
@@ -9,6 +11,11 @@ export type Worked =
 
 /** Work that can take long, done in a thread of its own. What comes and goes is text, which is quick to hand over. */
 export const tasks = {
+  font: ({ bytes }: { readonly bytes: Uint8Array }): Promise<ReadFont> => readFont(bytes),
+
+  fontSubset: ({ bytes, characters }: { readonly bytes: Uint8Array; readonly characters: string }) =>
+    subsetFont(Buffer.from(bytes), characters, { targetFormat: 'woff2' }),
+
   safeSvg: ({ text }: { readonly text: string }) => safeSvg(text),
 
   document: ({ text }: { readonly text: string }): Promise<Worked> => {

@@ -2,7 +2,8 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { enterWorkspace } from '../api/workspace';
-import { fetchFonts } from '../editor/engine/fontsThere';
+import { plainFaces } from '../editor/engine/faces';
+import { loadFaces } from '../editor/engine/measurer';
 import { keepDraining } from '../editor/saving/keepDraining';
 import { Notices } from '../ui/notices/Notices';
 import { reloadOnceWhenUpdated } from './reloadOnce';
@@ -12,7 +13,8 @@ import { Views } from './Views';
 import '../styles/base.css';
 
 reloadOnceWhenUpdated();
-void fetchFonts();
+// The interface is in these, and most collections begin in them.
+void loadFaces(document.fonts, plainFaces({}, ['Bricolage Grotesque', 'Hanken Grotesk', 'Martian Mono']));
 
 const store = makeStore();
 const { dispatch } = store;

@@ -15,6 +15,7 @@ import {
   type Tile,
   type TileId,
 } from '@noria/core';
+import { selectFontsCame } from './engine/fontsSlice';
 import { measurer } from './engine/measurer';
 import { selectSaved, selectShown } from './document/selectors';
 import type { RootState } from './state';
@@ -60,11 +61,12 @@ const unlessChanged = {
 };
 
 export const selectBands = createSelector([selectShown], resolvedBands, unlessChanged);
-const layOut = (document: CollectionDocument, width: number): Layout =>
-  layoutCollection(document, width, { measurer });
+/** How often fonts came says which measurer there is. */
+const layOut = (document: CollectionDocument, width: number, _fontsCame: number): Layout =>
+  layoutCollection(document, width, { measurer: measurer() });
 
 /** The whole page at the needle. */
-export const selectWhole = createSelector([selectShown, selectNeedle], layOut);
+export const selectWhole = createSelector([selectShown, selectNeedle, selectFontsCame], layOut);
 
 const selectLevelLayout = createSelector([selectWhole, selectLevel], (whole, level) =>
   levelLayout(whole, level),
@@ -122,8 +124,9 @@ export const selectShared = createSelector(
     (state: RootState) => selectShown(state).icons,
     (state: RootState) => selectShown(state).recipes,
     (state: RootState) => selectShown(state).styles,
+    (state: RootState) => selectShown(state).families,
   ],
-  (look, namedLooks = {}, pictures, films = {}, icons = {}, recipes = {}, styles = {}) => ({
+  (look, namedLooks = {}, pictures, films = {}, icons = {}, recipes = {}, styles = {}, families = {}) => ({
     look,
     namedLooks,
     pictures,
@@ -131,5 +134,6 @@ export const selectShared = createSelector(
     icons,
     recipes,
     styles,
+    families,
   }),
 );

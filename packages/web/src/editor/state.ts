@@ -7,6 +7,7 @@ import {
   type UnknownAction,
 } from '@reduxjs/toolkit';
 import { editorSlice } from './editorSlice';
+import { fontsSlice } from './engine/fontsSlice';
 import { fitSlice } from './fit/fitSlice';
 import { documentSlice } from './document/documentSlice';
 import { uploadsSlice } from './pictures/uploadsSlice';
@@ -18,6 +19,7 @@ export const reducer = combineSlices({
   document: documentSlice.reducer,
   editor: editorSlice.reducer,
   fit: fitSlice.reducer,
+  fonts: fontsSlice.reducer,
   later: laterSlice.reducer,
   notices: noticesSlice.reducer,
   uploads: uploadsSlice.reducer,

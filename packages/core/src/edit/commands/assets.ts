@@ -2,6 +2,7 @@ import { clone, type DeepWritable } from '../../document/clone.js';
 import {
   filmsIn,
   iconsIn,
+  looksOfVariants,
   namedLooksIn,
   namedLooksOf,
   picturesIn,
@@ -9,6 +10,7 @@ import {
   usesOfVariants,
   withAssets,
 } from '../../parts/uses.js';
+import { familiesInLooks } from '../../parts/families.js';
 import { usesInLook, withLookAssets } from '../../look/paints.js';
 import type { Draft } from './draft.js';
 import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
@@ -16,7 +18,7 @@ import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
 /** What tiles need beside themselves: what they show, and the names and recipes that they follow. */
 export type Assets = Pick<
   CollectionDocument,
-  'pictures' | 'films' | 'icons' | 'namedLooks' | 'styles' | 'recipes'
+  'pictures' | 'films' | 'icons' | 'families' | 'namedLooks' | 'styles' | 'recipes'
 >;
 
 function picked<V>(all: Readonly<Record<string, V>> | undefined, ids: readonly string[]): Record<string, V> {
@@ -40,6 +42,14 @@ export function assetsOf(document: Assets, tiles: readonly Tile[]): Required<Ass
     pictures: picked(document.pictures, [...all.flatMap(picturesIn), ...usedOf(behind, 'picture')]),
     films: picked(document.films, [...all.flatMap(filmsIn), ...usedOf(behind, 'film')]),
     icons: picked(document.icons, all.flatMap(iconsIn)),
+    families: picked(
+      document.families,
+      familiesInLooks([
+        ...all.map(({ look }) => look),
+        ...inStyles,
+        ...Object.values(recipes).flatMap(looksOfVariants),
+      ]),
+    ),
     namedLooks: picked(document.namedLooks, [
       ...all.flatMap(namedLooksOf),
       ...Object.values(recipes).flatMap(({ variants }) => namedLooksIn(variants)),
@@ -62,6 +72,8 @@ export function carryAssets(draft: Draft, assets: Assets): (tile: Tile) => Tile 
     Object.values(assets.films ?? {}).map((asset) => [asset.id, carryFile((draft.films ??= {}), asset)]),
   );
   for (const icon of Object.values(assets.icons ?? {})) (draft.icons ??= {})[icon.id] ??= clone(icon);
+  for (const family of Object.values(assets.families ?? {}))
+    (draft.families ??= {})[family.name] ??= clone(family) as NonNullable<Draft['families']>[string];
   for (const named of Object.values(assets.namedLooks ?? {}))
     (draft.namedLooks ??= {})[named.id] ??= clone(named);
   for (const { look, ...style } of Object.values(assets.styles ?? {}))

@@ -124,8 +124,8 @@ export function tilesFromText(text: string): TakenTiles | null {
   } = value as Partial<TakenTiles> & {
     readonly [MARK]: unknown;
   };
-  const { films = {}, icons = {}, namedLooks = {}, styles = {}, recipes = {} } = rest;
-  const taken = { order, tiles, pictures, films, icons, namedLooks, styles, recipes };
+  const { films = {}, icons = {}, families = {}, namedLooks = {}, styles = {}, recipes = {} } = rest;
+  const taken = { order, tiles, pictures, films, icons, families, namedLooks, styles, recipes };
   return checkDocument({ ...emptyDocument('Taken along'), ...taken, formatVersion }).document;
 }
 

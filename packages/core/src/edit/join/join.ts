@@ -1,8 +1,10 @@
 import { checkDocument } from '../../check/checkDocument.js';
+import { familiesInLooks, hasFamily } from '../../parts/families.js';
 import { looksOfBands } from '../../document/bandLooks.js';
 import {
   filmsIn,
   iconsIn,
+  looksOfVariants,
   namedLooksIn,
   namedLooksOf,
   picturesIn,
@@ -143,7 +145,7 @@ function tidied(document: CollectionDocument): CollectionDocument {
   };
 }
 
-type Assets = 'pictures' | 'films' | 'icons' | 'namedLooks' | 'styles' | 'recipes';
+type Assets = 'pictures' | 'films' | 'icons' | 'families' | 'namedLooks' | 'styles' | 'recipes';
 
 /** With what one side deleted and the other came to use put back. */
 function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions) {
@@ -178,6 +180,16 @@ function withUsed(document: CollectionDocument, { ours, theirs, base }: Versions
   need('pictures', [...tiles.flatMap(picturesIn), ...usedOf(behind, 'picture')]);
   need('films', [...tiles.flatMap(filmsIn), ...usedOf(behind, 'film')]);
   need('icons', tiles.flatMap(iconsIn));
+  need(
+    'families',
+    familiesInLooks([
+      document.look,
+      ...tiles.map(({ look }) => look),
+      ...looksOfBands(document),
+      ...styles,
+      ...Object.values(complete.recipes ?? {}).flatMap(looksOfVariants),
+    ]).filter((name) => !hasFamily({}, name)),
+  );
   const variants = Object.values(complete.recipes ?? {}).map((recipe) => recipe.variants);
   need('namedLooks', [
     ...tiles.flatMap(namedLooksOf),

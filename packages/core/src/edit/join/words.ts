@@ -57,6 +57,7 @@ const SINGLE: Readonly<Record<string, string>> = {
   pictures: 'Picture',
   films: 'Film',
   icons: 'Icon',
+  families: 'Type family',
   namedLooks: 'Named look',
   styles: 'Style',
   recipes: 'Recipe',

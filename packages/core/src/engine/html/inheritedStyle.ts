@@ -9,6 +9,9 @@ export interface InheritedStyle {
   readonly families: readonly string[];
   readonly weight: number;
   readonly italic: boolean;
+  /** `font-feature-settings` and `font-variation-settings` as they are written; `normal` where nothing is set. */
+  readonly features: string;
+  readonly axes: string;
   /** A factor of the font size, px, or null for what the font says. */
   readonly lineHeight: { readonly factor: number } | { readonly px: number } | null;
   readonly letterSpacing: number;
@@ -24,6 +27,8 @@ export const INITIAL_INHERITED: InheritedStyle = {
   families: ['serif'],
   weight: 400,
   italic: false,
+  features: 'normal',
+  axes: 'normal',
   lineHeight: null,
   letterSpacing: 0,
   whiteSpace: 'normal',
@@ -35,6 +40,21 @@ export const INITIAL_INHERITED: InheritedStyle = {
 /** The word that a value begins with, in small letters; nothing when it is no word. */
 export const word = (nodes: Nodes | undefined) =>
   nodes?.[0]?.type === 'Identifier' ? nodes[0].name.toLowerCase() : '';
+
+/** Pairs of a tag and a number, written as in a style sheet of ours; null where nothing is said. */
+function settings(nodes: Nodes | undefined): string | null {
+  if (!nodes || word(nodes) === 'inherit') return null;
+  const said = nodes.map((node) =>
+    node.type === 'String'
+      ? `"${node.value}"`
+      : node.type === 'Number'
+        ? ` ${node.value}`
+        : node.type === 'Operator'
+          ? ', '
+          : '',
+  );
+  return said.join('') || 'normal';
+}
 
 /** Reads what an element hands on to those in it: the look of its words, and where they read from. */
 export function computeInherited(
@@ -86,6 +106,8 @@ export function computeInherited(
     fontSize: Math.max(0, fontSize),
     families: families && families.length > 0 ? families : parent.families,
     weight,
+    features: settings(get('font-feature-settings')) ?? parent.features,
+    axes: settings(get('font-variation-settings')) ?? parent.axes,
     italic: style === '' || style === 'inherit' ? parent.italic : style !== 'normal',
     lineHeight:
       factor !== null

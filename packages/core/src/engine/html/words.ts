@@ -80,7 +80,14 @@ export function runOf(text: string, style: InheritedStyle): TextRun {
   const { lineHeight, fontSize } = style;
   return {
     text,
-    font: { families: style.families, size: fontSize, weight: style.weight, italic: style.italic },
+    font: {
+      families: style.families,
+      size: fontSize,
+      weight: style.weight,
+      italic: style.italic,
+      features: style.features,
+      axes: style.axes,
+    },
     lineHeight:
       lineHeight === null ? null : 'factor' in lineHeight ? lineHeight.factor * fontSize : lineHeight.px,
     letterSpacing: style.letterSpacing,

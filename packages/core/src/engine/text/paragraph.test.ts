@@ -14,7 +14,7 @@ const measurer: TextMeasurer = {
 const plain: ParagraphStyle = { wraps: true, collapses: 'all', overflowWrap: 'normal', wordBreak: 'normal' };
 const run = (text: string, more: Partial<TextRun> = {}): TextRun => ({
   text,
-  font: { families: ['Any'], size: 20, weight: 400, italic: false },
+  font: { families: ['Any'], size: 20, weight: 400, italic: false, features: 'normal', axes: 'normal' },
   lineHeight: 30,
   letterSpacing: 0,
   ...more,

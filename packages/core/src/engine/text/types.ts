@@ -6,6 +6,9 @@ export interface Font {
   /** 1 to 1000. */
   readonly weight: number;
   readonly italic: boolean;
+  /** `font-feature-settings` and `font-variation-settings`; `normal` where nothing is set. */
+  readonly features: string;
+  readonly axes: string;
 }
 
 /** Vertical metrics of a font at its size, px above and below the baseline. */

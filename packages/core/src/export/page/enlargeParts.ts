@@ -1,6 +1,6 @@
 /** What a page holds where pictures open large: its rules, its dialog, its script. */
 
-import type { FamilyName } from '../../document/look.js';
+import type { FamilyName } from '../../document/font.js';
 import { RING_CSS } from '../../engine/css/ring.js';
 import { familyCss } from '../../parts/families.js';
 

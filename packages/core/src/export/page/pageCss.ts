@@ -6,7 +6,8 @@ import { COLLECTION, type BandCss } from './bandCss.js';
 import { contentCss, backgroundColour, namedRule } from '../../parts/contentCss.js';
 import { hasEnlarged } from '../../parts/enlarge.js';
 import { enlargeCss } from './enlargeParts.js';
-import { FAMILIES, familiesOf } from '../../parts/families.js';
+import { familiesOf } from '../../parts/families.js';
+import { fontFaces } from './fonts.js';
 import { initialValues } from './initial.js';
 import { motionCss } from './motionCss.js';
 import { piecesOf, type Piece } from './pieces.js';
@@ -18,7 +19,7 @@ import { typeSizeCss } from '../../look/css.js';
 import { px } from '../../engine/css/units.js';
 import type { PictureImage } from '../../parts/part.js';
 import type { BandRule } from '../../arrangements/kind.js';
-import type { CollectionDocument, FamilyName, Tile } from '../../document/types.js';
+import type { CollectionDocument, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 /**
@@ -87,7 +88,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     parts.push(inRange(at, band, rule));
   }
   if (hasEnlarged(document)) parts.push(enlargeCss(document.look.bodyFamily).trimEnd());
-  parts.push(...motionCss(document), ...familiesOf(document).flatMap(fontFaces));
+  parts.push(...motionCss(document), ...familiesOf(document).flatMap((name) => fontFaces(document, name)));
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }
 
@@ -184,23 +185,6 @@ function wholeTile(document: CollectionDocument, tile: Tile, { widest, initial, 
   );
   const place = { selector: tileSelector(tile.id), declarations: { ...plain(said, initial), ...size } };
   return mergedRules([place, ...tileRules(document, tile, image)]);
-}
-
-function fontFaces(name: FamilyName): string[] {
-  const { files, weights } = FAMILIES[name];
-  return files.map(({ file, unicodeRange }) =>
-    ruleCss({
-      selector: '@font-face',
-      declarations: {
-        'font-family': `"${name}"`,
-        'font-style': 'normal',
-        'font-weight': weights,
-        'font-display': 'swap',
-        src: `url("fonts/${file}") format("woff2")`,
-        'unicode-range': unicodeRange,
-      },
-    }),
-  );
 }
 
 /** What the browser does anyway is not written in the base rules. */

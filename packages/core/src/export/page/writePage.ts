@@ -7,7 +7,7 @@ import { attributesHtml, htmlOf } from '../../engine/html/node.js';
 import { hasMainHeading } from '../../parts/headings.js';
 import { levelTile, scrolling } from '../../parts/tileHtml.js';
 import { isDrawing, variantPath } from '../../parts/variants.js';
-import { familiesOf, FAMILIES } from '../../parts/families.js';
+import { fontAssets } from './fonts.js';
 import { headOf } from './head.js';
 import { asLandmark, landmarksOf } from './landmarks.js';
 import { callByNames } from '../../edit/commands/namedLooks.js';
@@ -17,6 +17,7 @@ import type {
   CollectionDocument,
   FamilyName,
   FilmId,
+  FontFace,
   PictureAsset,
   PictureId,
 } from '../../document/types.js';
@@ -32,7 +33,9 @@ export type PageAsset =
       readonly inlineSize: number;
     }
   | { readonly path: string; readonly kind: 'film'; readonly film: FilmId }
-  | { readonly path: string; readonly kind: 'font'; readonly family: FamilyName; readonly file: string };
+  | { readonly path: string; readonly kind: 'font'; readonly family: FamilyName; readonly file: string }
+  /** A font that was added, cut down to some characters. */
+  | { readonly path: string; readonly kind: 'ownFont'; readonly face: FontFace; readonly characters: string };
 
 export interface Page {
   /** Text files by path: `index.html`, `style.css`, and `enlarge.js` where pictures open large. */
@@ -105,13 +108,10 @@ ${tiles.join('\n')}
 ${enlarges ? ENLARGED_HTML : ''}</body>
 </html>
 `;
-  const fonts = familiesOf(document).flatMap((family): PageAsset[] =>
-    FAMILIES[family].files.map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file })),
-  );
   const files = {
     'index.html': html,
     'style.css': css,
     ...(enlarges && { 'enlarge.js': ENLARGE_SCRIPT }),
   };
-  return { files, assets: [...assets.values(), ...fonts] };
+  return { files, assets: [...assets.values(), ...fontAssets(document, html)] };
 }

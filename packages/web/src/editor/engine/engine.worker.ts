@@ -1,11 +1,11 @@
 import { expose } from 'comlink';
 import { inWorkspace } from '../../api/workspace';
-import { loadFonts } from './measurer';
+import { facesOf } from './faces';
+import { loadFaces } from './measurer';
 import { mirror, type MirrorStep } from './mirror';
 import { QUESTIONS, type QuestionName } from './questions';
 
 const here = self as unknown as { readonly fonts: FontFaceSet; readonly name: string };
-const fonts = loadFonts(here.fonts);
 const follow = mirror();
 // A worker's own address says nothing of the page's; its name does.
 inWorkspace(here.name);
@@ -13,7 +13,7 @@ inWorkspace(here.name);
 const engine = {
   async answer(step: MirrorStep, name: QuestionName, given: readonly unknown[]): Promise<unknown> {
     const document = follow(step);
-    await fonts;
+    if (document) await loadFaces(here.fonts, facesOf(document));
     return (QUESTIONS[name] as (...all: readonly unknown[]) => unknown)(document, ...given);
   },
 };

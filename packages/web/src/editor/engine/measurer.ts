@@ -1,7 +1,9 @@
-import { FAMILIES, type FamilyName, type Font, type FontMetrics, type TextMeasurer } from '@noria/core';
-import { fontAddress } from './fonts';
+import type { Font, FontMetrics, TextMeasurer } from '@noria/core';
+import { faceName, type WantedFace } from './faces';
 
 const MOST_KNOWN = 200_000;
+/** Families that are the device’s (CSS Fonts 4, section 2.1.3): in quotes they would be names. */
+const GENERIC = /^((ui-)?(sans-serif|serif|monospace|rounded)|system-ui|cursive)$/;
 
 /** Measures words with a canvas; in the page and in workers alike. The fonts have to be there first. */
 function canvasMeasurer(): TextMeasurer {
@@ -9,8 +11,11 @@ function canvasMeasurer(): TextMeasurer {
   if (!context) throw new Error('This browser has no canvas to measure words with.');
   const widths = new Map<string, number>();
   const metrics = new Map<string, FontMetrics>();
-  const cssOf = ({ families, size, weight, italic }: Font) =>
-    `${italic ? 'italic ' : ''}${weight} ${size}px ${families.map((name) => `"${name}"`).join(', ')}`;
+  const cssOf = (font: Font) => {
+    const { families, size, weight, italic } = font;
+    const names = families.map((name) => (GENERIC.test(name) ? name : `"${faceName(name, font)}"`));
+    return `${italic ? 'italic ' : ''}${weight} ${size}px ${names.join(', ')}`;
+  };
   return {
     width: (text, font) => {
       const css = cssOf(font);
@@ -39,28 +44,37 @@ function canvasMeasurer(): TextMeasurer {
 
 let known: TextMeasurer | null = null;
 
-/** The one measurer of this page or worker. */
-export const measurer: TextMeasurer = {
-  width: (text, font) => (known ??= canvasMeasurer()).width(text, font),
-  metrics: (font) => (known ??= canvasMeasurer()).metrics(font),
-};
+/** The measurer of this page or worker as it is now: as soon as more fonts are there it is another one. */
+export const measurer = (): TextMeasurer => (known ??= canvasMeasurer());
+
+/** Faces that were asked for, by what they are, and whether they are there. */
+const asked = new Map<string, { readonly settled: Promise<unknown>; isSettled: boolean }>();
 
 /**
- * Makes the shipped families known to the page or worker, and waits until they can be measured. A
- * font that can't be loaded is left out: its words are measured, and shown, in the next family.
+ * Makes faces known to the page or worker, and waits until they can be measured. One that can't be loaded is
+ * left out: its words are measured, and shown, in the next family.
+ * @returns whether any came that was not there before
  */
-export async function loadFonts(fonts: FontFaceSet): Promise<void> {
-  const faces = (Object.entries(FAMILIES) as [FamilyName, (typeof FAMILIES)[FamilyName]][]).flatMap(
-    ([name, { files, weights }]) =>
-      files.map(
-        ({ file, unicodeRange }) =>
-          new FontFace(name, `url(${fontAddress(file)}) format("woff2")`, {
-            weight: weights,
-            unicodeRange,
-            display: 'swap',
-          }),
-      ),
-  );
-  for (const face of faces) fonts.add(face);
-  await Promise.allSettled(faces.map((face) => face.load()));
+export async function loadFaces(fonts: FontFaceSet, faces: readonly WantedFace[]): Promise<boolean> {
+  if (typeof FontFace === 'undefined') return false;
+  const missing = faces
+    .map((wanted) => {
+      const key = JSON.stringify(wanted);
+      const found = asked.get(key);
+      if (found) return found;
+      const face = new FontFace(wanted.family, `url(${wanted.address})`, wanted.descriptors);
+      fonts.add(face);
+      const settled = face.load().catch(() => undefined);
+      const one = { settled, isSettled: false };
+      asked.set(key, one);
+      void settled.then(() => {
+        one.isSettled = true;
+        known = null;
+      });
+      return one;
+    })
+    .filter(({ isSettled }) => !isSettled);
+  if (missing.length === 0) return false;
+  await Promise.all(missing.map(({ settled }) => settled));
+  return true;
 }

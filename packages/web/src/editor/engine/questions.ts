@@ -43,7 +43,8 @@ export interface Asked {
 let last: { about: CollectionDocument; report: FitReport } | null = null;
 
 function reportOf(document: CollectionDocument): FitReport {
-  if (last?.about !== document) last = { about: document, report: checkFit(document, { measurer }) };
+  if (last?.about !== document)
+    last = { about: document, report: checkFit(document, { measurer: measurer() }) };
   return last.report;
 }
 
@@ -68,7 +69,7 @@ function bearing(view: CollectionDocument, { width, inlineSize, mostCrop }: Aske
   const tiles = Object.fromEntries(
     Object.entries(view.tiles).map(([id, tile]) => [id, same({ ...tile, place: NOWHERE })]),
   );
-  return bearingAt({ ...view, tiles }, width, inlineSize, mostCrop, measurer);
+  return bearingAt({ ...view, tiles }, width, inlineSize, mostCrop, measurer());
 }
 
 const freshBand = () => `band-${crypto.randomUUID().slice(0, 8)}`;
@@ -84,30 +85,30 @@ export const QUESTIONS = {
   fixes(document: CollectionDocument, id: string): readonly Fix[] {
     const report = reportOf(document);
     const finding = report.findings.find((each) => each.id === id);
-    return finding ? fixesFor(document, report, finding, { measurer }) : [];
+    return finding ? fixesFor(document, report, finding, { measurer: measurer() }) : [];
   },
   fixAllSafe: (document: CollectionDocument): { readonly patch: JsonPatch; readonly fixed: number } =>
-    fixAllSafe(document, { measurer }),
+    fixAllSafe(document, { measurer: measurer() }),
   derive: (document: CollectionDocument, band: number, anew: boolean): JsonPatch =>
-    change(document, deriveBand(document, band, { measurer, anew })).patch,
+    change(document, deriveBand(document, band, { measurer: measurer(), anew })).patch,
   stack: (document: CollectionDocument, band: number): JsonPatch =>
-    change(document, stackBand(document, band, measurer)).patch,
+    change(document, stackBand(document, band, measurer())).patch,
   findBreakpoints(document: CollectionDocument): JsonPatch {
-    return change(document, breakpointsCommand(findBreakpoints(document, measurer, freshBand))).patch;
+    return change(document, breakpointsCommand(findBreakpoints(document, measurer(), freshBand))).patch;
   },
   /** What brings derived bands up to the wider one; nothing where they are set by hand. */
   followWider(document: CollectionDocument): JsonPatch {
-    const { bands } = followWider(document, measurer, freshBand);
+    const { bands } = followWider(document, measurer(), freshBand);
     const made = change(document, (draft) => void (draft.bands = bands as typeof draft.bands));
     return difference(document, made.document);
   },
   /** As `findBreakpoints`, and derived from then on. */
   deriveAll(document: CollectionDocument): JsonPatch {
     const began = change(document, setNarrowerBands([])).document;
-    const { bands } = followWider(began, measurer, freshBand);
+    const { bands } = followWider(began, measurer(), freshBand);
     return change(document, setNarrowerBands(bands)).patch;
   },
-  page: (document: CollectionDocument): Page => writePage(document, measurer),
+  page: (document: CollectionDocument): Page => writePage(document, measurer()),
   /** Measures all tiles, so that the first answer comes as fast as the later ones. */
   prepare(document: CollectionDocument, asked: Asked): null {
     const view = viewOf(document, asked.level);
@@ -125,7 +126,7 @@ export const QUESTIONS = {
     return propose(view, asked.band, { tiles, allows, aspectOf, seed, most: 12 });
   },
   /** A collection of a list in small, as the server sent it. */
-  thumbnail: (_: CollectionDocument | null, received: unknown): Thumbnail => drawThumbnail(received),
+  thumbnail: (_: CollectionDocument | null, received: unknown): Promise<Thumbnail> => drawThumbnail(received),
 } as const;
 
 export type Questions = typeof QUESTIONS;
@@ -133,4 +134,4 @@ export type QuestionName = keyof Questions;
 /** What is asked beside the collection. */
 export type ArgumentsOf<Name extends QuestionName> =
   Parameters<Questions[Name]> extends [unknown, ...infer Rest] ? Rest : [];
-export type AnswerOf<Name extends QuestionName> = ReturnType<Questions[Name]>;
+export type AnswerOf<Name extends QuestionName> = Awaited<ReturnType<Questions[Name]>>;

@@ -3,6 +3,7 @@ import {
   checkDocument,
   colourOf,
   documentIn,
+  familiesOf,
   formatProblem,
   layoutCollection,
   placeIn,
@@ -11,7 +12,8 @@ import {
 } from '@noria/core';
 import { arrangedWords } from '../kinds/words';
 import { clippedTiles, drawingCss, sourcesFor } from '../stage/drawing';
-import { measurer } from './measurer';
+import { plainFaces, type WantedFace } from './faces';
+import { loadFaces, measurer } from './measurer';
 
 /** The width at which a thumbnail shows its collection, px. */
 export const SHOWN_AT = 1280;
@@ -38,15 +40,19 @@ export type Thumbnail =
       readonly css: string;
       readonly blockSize: number;
       readonly tiles: readonly DrawnTile[];
+      /** The fonts that its words are shown in. */
+      readonly faces: readonly WantedFace[];
     }
   /** Why it can’t be drawn here. */
   | { readonly unreadable: string };
 
 /** Draws a collection as its page looks at one width; what came over the network is checked first. */
-export function drawThumbnail(received: unknown): Thumbnail {
+export async function drawThumbnail(received: unknown): Promise<Thumbnail> {
   const { document, problems } = checkDocument(received);
   if (!document) return { unreadable: problems.slice(0, 2).map(formatProblem).join(' ') };
-  const layout = layoutCollection(document, SHOWN_AT, { measurer });
+  const faces = plainFaces(document, familiesOf(document));
+  await loadFaces((self as unknown as { readonly fonts: FontFaceSet }).fonts, faces);
+  const layout = layoutCollection(document, SHOWN_AT, { measurer: measurer() });
   const { index } = bandAt(document, SHOWN_AT);
   const shown = documentIn(document, index);
   const { tiles, look, namedLooks } = shown;
@@ -75,5 +81,6 @@ export function drawThumbnail(received: unknown): Thumbnail {
     css: drawingCss(shown),
     blockSize: layout.blockSize,
     tiles: drawn,
+    faces,
   };
 }

@@ -9,6 +9,7 @@ import {
   type Lie,
   type Motion,
   type Spread,
+  type TextWrap,
   type TileLook,
   type WholePlace,
 } from '@noria/core';
@@ -174,6 +175,13 @@ export const MOTION = {
   readonly hover: ChoiceField<Motion['hover']>;
 };
 
+/** How lines are broken; the first is what a look says nothing of. */
+const WRAPS = [
+  { value: 'wrap', label: 'Normal' },
+  { value: 'balance', label: 'Balance' },
+  { value: 'pretty', label: 'Pretty' },
+] satisfies ChoiceField<'wrap' | TextWrap>['choices'];
+
 /** How a tile looks; of type, first what is said large and then the rest. */
 export const LOOK = {
   fill: { label: 'Fill' },
@@ -228,11 +236,17 @@ export const LOOK = {
   headingWeight: { label: 'Heading weight', unit: 'weight', least: 100, most: 900 },
   headingLineHeight: { label: 'Heading line height', unit: 'line height', least: 0.5, most: 4 },
   headingLetterSpacing: { label: 'Heading letter spacing', unit: 'em', least: -0.5, most: 2 },
+  headingFeatures: { label: 'Heading features' },
+  headingAxes: { label: 'Heading axes', least: -10_000, most: 10_000 },
+  headingWrap: { label: 'Heading line breaks', choices: WRAPS },
   bodyFamily: { label: 'Body family' },
   bodySize: { label: 'Body size', unit: 'px', least: LIMITS.typeSize.min, most: LIMITS.typeSize.max },
   bodyWeight: { label: 'Body weight', unit: 'weight', least: 100, most: 900 },
   bodyLineHeight: { label: 'Body line height', unit: 'line height', least: 0.5, most: 4 },
   bodyLetterSpacing: { label: 'Body letter spacing', unit: 'em', least: -0.5, most: 2 },
+  bodyFeatures: { label: 'Body features' },
+  bodyAxes: { label: 'Body axes', least: -10_000, most: 10_000 },
+  bodyWrap: { label: 'Body line breaks', choices: WRAPS },
 } as const satisfies Readonly<Record<keyof TileLook, Field>>;
 
 /** What the collection says of the look of all its tiles. */
@@ -244,6 +258,8 @@ export const COLLECTION = {
     label: 'Tile padding',
     help: 'Padding of every tile that has none of its own',
   },
+  headingFamily: LOOK.headingFamily,
+  bodyFamily: LOOK.bodyFamily,
   headingSize: LOOK.headingSize,
   bodySize: LOOK.bodySize,
   enlarges: {

@@ -10,7 +10,7 @@ import { open } from '../saving/open';
 import { startEditing } from '../saving/startEditing';
 import { selectIsOpen } from '../document/selectors';
 import { takeAway } from '../saving/takeAway';
-import { useFontsThere } from '../engine/fontsThere';
+import { useFonts } from '../engine/useFonts';
 import { useFollowWider } from '../reflow/following';
 import { useFitCheck } from '../fit/useFitCheck';
 import { selectQuestion, selectSaving } from '../document/selectors';
@@ -66,7 +66,10 @@ export function Frame() {
     };
   }, [store, id]);
 
-  const fontsAreThere = useFontsThere();
+  const fontsAreThere = useFonts(
+    useAppSelector(({ document }) => document.document),
+    isOpen ? openId : null,
+  );
   const question = useAppSelector(selectQuestion);
   const saving = useAppSelector(selectSaving);
   if (isOpen && openId === id && fontsAreThere) {

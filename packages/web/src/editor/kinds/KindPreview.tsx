@@ -8,16 +8,17 @@ import {
   isGradient,
 } from '@noria/core';
 import { memo, useMemo } from 'react';
-import { measurer } from '../engine/measurer';
+import { useMeasurer } from '../engine/useMeasurer';
 
 const VIEW = { inlineSize: 78, blockSize: 62 };
 
 /** A level as it is laid out, very small: one mark for each tile, in its colour. */
 export const KindPreview = memo(
   function KindPreview({ document, width }: { document: CollectionDocument; width: number }) {
+    const measurer = useMeasurer();
     const layout = useMemo(
       () => layoutCollection(document, Math.max(1, width), { measurer }),
-      [document, width],
+      [document, width, measurer],
     );
     const scale = VIEW.inlineSize / Math.max(1, layout.inlineSize);
     return (

@@ -10,7 +10,7 @@ import {
   type Recipe,
 } from '@noria/core';
 import { memo, useMemo } from 'react';
-import { measurer } from '../engine/measurer';
+import { useMeasurer } from '../engine/useMeasurer';
 import { StagePage } from '../stage/StagePage';
 
 interface RecipePreviewProps {
@@ -59,6 +59,7 @@ export const RecipePreview = memo(function RecipePreview({
   width,
   height,
 }: RecipePreviewProps) {
+  const measurer = useMeasurer();
   const { document, layout, natural } = useMemo(() => {
     let id = 0;
     const { namedLooks = {} } = assets;
@@ -86,7 +87,7 @@ export const RecipePreview = memo(function RecipePreview({
       layout: layoutCollection(shown, inlineSize, { measurer }),
       natural: { inlineSize, blockSize: rowSpan * CELL + (rowSpan - 1) * GAP },
     };
-  }, [recipe, variant, assets, look, samples]);
+  }, [recipe, variant, assets, look, samples, measurer]);
   const scale = Math.min(1, width / natural.inlineSize, height / natural.blockSize);
   return (
     <span className="grid place-items-center overflow-hidden" style={{ width, height }} aria-hidden>

@@ -111,7 +111,7 @@ test('the breakpoint is removed, and said', () => {
 
 test('what was derived is listed apart from what was set by hand', () => {
   const compose = composeStore(start, 700);
-  compose.run(runHere('Derive', deriveBand(start, 1, { measurer })));
+  compose.run(runHere('Derive', deriveBand(start, 1, { measurer: measurer() })));
   render(
     <Provider store={compose.store}>
       <BandPanel />

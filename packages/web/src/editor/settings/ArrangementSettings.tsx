@@ -2,6 +2,7 @@ import {
   inheritArrangement,
   isSetHere,
   setArrangement,
+  bringing,
   setCollectionLook,
   setEnlarges,
   setLook,
@@ -12,6 +13,7 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
 import { NamedColour } from '../looks/NamedColour';
 import { NamedMeasure } from '../looks/NamedMeasure';
+import { FamilyField } from '../looks/FamilyField';
 import { TypeSizeFields } from '../looks/TypeSizeFields';
 import { shown } from '../editorSlice';
 import { Column, Columns, Row, Section } from '../../ui/Rows';
@@ -153,6 +155,17 @@ function Looks() {
             value={look[of]}
             command={(px) => setCollectionLook({ [of]: px })}
             onSet={(px) => set(COLLECTION[of].label, { [of]: px })}
+          />
+        </Row>
+      ))}
+      {(['headingFamily', 'bodyFamily'] as const).map((of) => (
+        <Row key={of} label={COLLECTION[of].label}>
+          <FamilyField
+            value={look[of]}
+            onChoose={(name, own) => {
+              const chosen = setCollectionLook({ [of]: name });
+              dispatch(runHere(COLLECTION[of].label, own ? bringing(own, chosen) : chosen));
+            }}
           />
         </Row>
       ))}

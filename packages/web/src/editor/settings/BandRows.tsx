@@ -40,7 +40,7 @@ function factsOf(state: RootState, ids: readonly TileId[]) {
   const places = tiles.map((tile) => placeIn(view, tile, index));
   const here = (of: 'order' | 'hidden') => ids.some((tile) => isSetHere(view, index, { tile, of }));
   const [only] = tiles.length === 1 ? tiles : [];
-  const need = only ? needOf(view, only, measurer, selectNeedle(state)) : null;
+  const need = only ? needOf(view, only, measurer(), selectNeedle(state)) : null;
   return {
     index,
     order: shared(places.map(({ order }) => order)),

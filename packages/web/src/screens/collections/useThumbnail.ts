@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
+import { loadFaces } from '../../editor/engine/measurer';
 import { engine } from '../../editor/engine/engine';
 import type { ListedCollection } from '../../api/listedCollections';
 import type { Thumbnail } from '../../editor/engine/thumbnail';
@@ -32,10 +33,16 @@ export function useThumbnail({
     const cancel = new AbortController();
     engine('work')
       .ask('thumbnail', null, [drawn.document], cancel.signal)
-      .then(setThumbnail, (error: unknown) => {
-        if (cancel.signal.aborted) return;
-        setThumbnail({ unreadable: error instanceof Error ? error.message : String(error) });
-      });
+      .then(
+        (made) => {
+          if ('faces' in made) void loadFaces(window.document.fonts, made.faces);
+          setThumbnail(made);
+        },
+        (error: unknown) => {
+          if (cancel.signal.aborted) return;
+          setThumbnail({ unreadable: error instanceof Error ? error.message : String(error) });
+        },
+      );
     return () => cancel.abort();
   }, [drawn, seen]);
   return [

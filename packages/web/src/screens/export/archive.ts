@@ -3,9 +3,10 @@ import { zip, type Zippable } from 'fflate';
 import { filmAddress } from '../../api/films';
 import { originalAddress, fileAddress } from '../../api/pictures';
 import { request, ServerProblem } from '../../api/problem';
-import { fontAddress } from '../../editor/engine/fonts';
+import { fontAddress, shippedFontAddress, subsetAddress } from '../../api/fonts';
 
-const bytes = async (address: string) => new Uint8Array(await (await request(address)).arrayBuffer());
+const bytes = async ({ address, ask }: Wanted) =>
+  new Uint8Array(await (await request(address, ask)).arrayBuffer());
 const utf8 = (text: string) => new TextEncoder().encode(text);
 
 const packed = (files: Zippable) =>
@@ -28,9 +29,10 @@ async function gathered(
 ): Promise<{ readonly there: Zippable; readonly missing: string[] }> {
   const missing = new Set<string>();
   const found = await Promise.all(
-    files.map(async ({ path, address, name }) => {
+    files.map(async (file) => {
+      const { path, name } = file;
       try {
-        return [[path, await bytes(address)] as const];
+        return [[path, await bytes(file)] as const];
       } catch (error) {
         if (!(error instanceof ServerProblem) || error.status !== 404) throw error;
         missing.add(name);
@@ -44,6 +46,8 @@ async function gathered(
 interface Wanted {
   readonly path: string;
   readonly address: string;
+  /** How it is asked for; left out: plainly. */
+  readonly ask?: RequestInit;
   readonly name: string;
 }
 
@@ -53,7 +57,15 @@ export async function pageArchive(document: CollectionDocument, page: Page): Pro
   const { there, missing } = await gathered(
     page.assets.map((asset): Wanted => {
       const { path } = asset;
-      if (asset.kind === 'font') return { path, address: fontAddress(asset.file), name: asset.file };
+      if (asset.kind === 'font') return { path, address: shippedFontAddress(asset.file), name: asset.file };
+      if (asset.kind === 'ownFont') {
+        const ask = {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ characters: asset.characters }),
+        };
+        return { path, address: subsetAddress(asset.face), ask, name: asset.face.file };
+      }
       if (asset.kind === 'film') {
         const film = document.films?.[asset.film];
         if (!film) throw new Error(`The film ${asset.film} is missing from the collection.`);
@@ -67,7 +79,7 @@ export async function pageArchive(document: CollectionDocument, page: Page): Pro
   return { blob: await packed({ ...Object.fromEntries(texts), ...there }), missing };
 }
 
-/** The collection itself, as Noria and its command line read it, with its pictures. */
+/** The collection itself, as Noria and its command line read it, with its pictures, films and fonts. */
 export async function collectionArchive(document: CollectionDocument, fileName: string): Promise<Archive> {
   const { there, missing } = await gathered([
     ...Object.values(document.pictures).map((picture) => ({
@@ -80,6 +92,9 @@ export async function collectionArchive(document: CollectionDocument, fileName: 
       address: filmAddress(film),
       name: film.name,
     })),
+    ...Object.values(document.families ?? {}).flatMap(({ faces }) =>
+      faces.map((face) => ({ path: `fonts/${face.file}`, address: fontAddress(face), name: face.file })),
+    ),
   ]);
   return { blob: await packed({ [fileName]: utf8(collectionText(document)), ...there }), missing };
 }

@@ -1,13 +1,14 @@
 import type { CollectionDocument, Page } from '@noria/core';
 import { filmAddress } from '../../api/films';
 import { fileAddress } from '../../api/pictures';
-import { fontAddress } from '../../editor/engine/fonts';
+import { fontAddress, shippedFontAddress } from '../../api/fonts';
 
 /** The page of a collection as one text, its pictures, films and fonts at the addresses that Noria has them at. */
 export function framedPage(document: CollectionDocument, { files, assets }: Page): string {
   const addresses = new Map<string, string>();
   for (const asset of assets) {
-    if (asset.kind === 'font') addresses.set(asset.path, fontAddress(asset.file));
+    if (asset.kind === 'font') addresses.set(asset.path, shippedFontAddress(asset.file));
+    else if (asset.kind === 'ownFont') addresses.set(asset.path, fontAddress(asset.face));
     else if (asset.kind === 'film') {
       const film = document.films?.[asset.film];
       if (film) addresses.set(asset.path, filmAddress(film));

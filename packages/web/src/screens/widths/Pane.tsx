@@ -1,7 +1,7 @@
 import { resolvedBandAt, colourOf, flatTiles, layoutCollection, cornersOf } from '@noria/core';
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
-import { measurer } from '../../editor/engine/measurer';
+import { useMeasurer } from '../../editor/engine/useMeasurer';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { SignButton } from '../../ui/Button';
 import { arrangementWords } from '../../editor/kinds/words';
@@ -37,7 +37,8 @@ export function Pane({ width, scale, onScroll, onRemove }: PaneProps) {
   const findings = useAppSelector(selectFindings);
   const isActive = useAppSelector((state) => state.editor.needle === width);
   const isSweeping = useAppSelector((state) => state.document.trial !== null);
-  const layout = useMemo(() => layoutCollection(document, width, { measurer }), [document, width]);
+  const measurer = useMeasurer();
+  const layout = useMemo(() => layoutCollection(document, width, { measurer }), [document, width, measurer]);
   const band = resolvedBandAt(document, width);
   const here = findings.filter(({ ranges }) => ranges.some(({ from, to }) => width >= from && width <= to));
   // While something is dragged or tried, the pane that it began in stays the one.

@@ -1,18 +1,32 @@
-import { FAMILIES, largeTimes, type FamilyName, type TypeSize } from '@noria/core';
+import { Suspense } from 'react';
+import { largeTimes, type TypeSize } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
+import { whenShown } from '../../../ui/lazily';
 import { Fold } from '../../../ui/Fold';
 import { Row } from '../../../ui/Rows';
+import { FamilyField } from '../../looks/FamilyField';
 import { TypeSizeFields } from '../../looks/TypeSizeFields';
 import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import type { Look } from './useLook';
 
-type Role = 'heading' | 'body';
+/** Of large type, or of everything else. */
+export type Role = 'heading' | 'body';
 
-const FIELDS = ['Family', 'Size', 'Weight', 'LineHeight', 'LetterSpacing'] as const;
+const FIELDS = [
+  'Family',
+  'Size',
+  'Weight',
+  'LineHeight',
+  'LetterSpacing',
+  'Features',
+  'Axes',
+  'Wrap',
+] as const;
+
+const LetterRows = whenShown(() => import('./LetterRows').then((file) => file.LetterRows));
 const USUAL: Readonly<
   Record<Role, { readonly weight: number; readonly lineHeight: number; readonly letterSpacing: number }>
 > = {
@@ -47,10 +61,9 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
   return (
     <Fold title={title} says={own.length > 0 ? `${own.length} set` : 'as the collection'}>
       <Row label="Family" {...look.here(`${role}Family`)}>
-        <Choice
-          value={family}
-          choices={(Object.keys(FAMILIES) as FamilyName[]).map((name) => ({ value: name, label: name }))}
-          onChoose={(name) => look.set(LOOK[`${role}Family`].label, { [`${role}Family`]: name })}
+        <FamilyField
+          value={look.all(`${role}Family`) === null ? null : family}
+          onChoose={(name, own) => look.setFamily(role, name, own)}
         />
       </Row>
       <TypeSizeFields
@@ -102,6 +115,9 @@ function RoleRows({ look, role, title }: { look: Look; role: Role; title: string
           )}
         </div>
       </Row>
+      <Suspense>
+        <LetterRows look={look} role={role} family={family} />
+      </Suspense>
     </Fold>
   );
 }

@@ -1,13 +1,17 @@
 import {
+  bringing,
   inheritLook,
   setLookFor,
   type Command,
+  type FamilyName,
   type LookChange,
+  type OwnFamily,
   type Tile,
   type TileLook,
 } from '@noria/core';
 import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector } from '../../hooks';
+import { LOOK } from '../../fields/fields';
 import { runHere, tryHere } from '../../here';
 import { selectBand, selectLooks, selectSetFor, selectView } from '../../selectors';
 import { shared } from '../shared';
@@ -29,6 +33,8 @@ export interface Look {
   readonly set: (step: string, values: LookChange, key?: string) => void;
   /** As `set`, with values for each tile. */
   readonly setEach: (step: string, values: readonly LookChange[]) => void;
+  /** @param own the family with its files, where it does not ship with Noria */
+  readonly setFamily: (role: 'heading' | 'body', name: FamilyName, own: OwnFamily | null) => void;
   readonly command: (values: LookChange) => Command;
   readonly tryOut: (values: LookChange | null) => void;
   readonly here: (...fields: (keyof TileLook)[]) => Here;
@@ -62,6 +68,10 @@ export function useLook(given: readonly [Tile, ...Tile[]]): Look {
           ids.forEach((id, k) => setLookFor([id], values[k] ?? {}, index, setFor)(draft)),
         ),
       ),
+    setFamily: (role, name, own) => {
+      const chosen = command({ [`${role}Family`]: name });
+      dispatch(runHere(LOOK[`${role}Family`].label, own ? bringing(own, chosen) : chosen));
+    },
     command,
     tryOut: (values) => dispatch(tryHere(values && command(values))),
     here: (...fields) => ({

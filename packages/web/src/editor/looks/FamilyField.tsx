@@ -1,0 +1,40 @@
+import { FAMILIES, SYSTEM_STACKS, type FamilyName, type OwnFamily } from '@noria/core';
+import { ChevronDown } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { Suspense, useState } from 'react';
+import { whenShown } from '../../ui/lazily';
+import { useName } from '../../ui/Rows';
+
+const FamilyMenu = whenShown(() => import('./FamilyMenu').then((file) => file.FamilyMenu));
+
+export interface FamilyFieldProps {
+  /** Null: several. */
+  readonly value: FamilyName | null;
+  /** @param own the family with its files, where it does not ship with Noria */
+  readonly onChoose: (name: FamilyName, own: OwnFamily | null) => void;
+}
+
+/** A type family: one that ships, one of the device, or one whose files were added. */
+export function FamilyField({ value, onChoose }: FamilyFieldProps) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <DropdownMenu.Root open={isOpen} onOpenChange={setOpen}>
+      <DropdownMenu.Trigger
+        {...useName(undefined)}
+        className="flex h-[26px] w-full min-w-0 items-center justify-between gap-1 rounded-s bg-field px-2 text-left"
+      >
+        <span className="truncate">{value ?? 'several'}</span>
+        <ChevronDown size={13} className="flex-none text-faint" aria-hidden />
+      </DropdownMenu.Trigger>
+      {isOpen && (
+        <Suspense>
+          <FamilyMenu value={value} onChoose={onChoose} />
+        </Suspense>
+      )}
+    </DropdownMenu.Root>
+  );
+}
+
+/** Whether a family comes with Noria or the device, so that no file of it is needed. */
+export const isGiven = (name: FamilyName): boolean =>
+  Object.hasOwn(FAMILIES, name) || Object.hasOwn(SYSTEM_STACKS, name);
