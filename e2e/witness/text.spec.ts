@@ -20,7 +20,7 @@ import { fontMeasurer } from '../../packages/cli/dist/fonts.js';
 import { demo, DEMOS, root } from '../noria';
 import { seeded, type Random } from './random';
 
-const PARAGRAPHS = 120;
+const PARAGRAPHS = 240;
 const WIDTHS = Array.from({ length: 40 }, (_, k) => 120 + k * 20);
 
 test.use({
@@ -50,7 +50,10 @@ interface Sample {
 
 function sample(random: Random): Sample {
   const { pick, int, chance } = random;
-  const family = pick<FamilyName>(['Hanken Grotesk', 'Bricolage Grotesque', 'Martian Mono']);
+  const family = pick<FamilyName>(Object.keys(FAMILIES));
+  const shipped = FAMILIES[family];
+  const italic = shipped?.files.some(({ style }) => style === 'italic') === true && chance(0.3);
+  const [feature] = shipped?.features.includes('tnum') && chance(0.4) ? ['"tnum"'] : ['normal'];
   const size = pick([11, 13, 14.5, 16, 18, 22, 28, 36]);
   const weight = pick([400, 450, 600, 700]);
   const lineHeight = pick([1.1, 1.3, 1.45, 1.6]);
@@ -61,10 +64,10 @@ function sample(random: Random): Sample {
   if (chance(0.15)) text = text.replace('versammlung', '\u00adver\u00adsamm\u00adlung');
   return {
     text,
-    css: `font: ${weight} ${size}px/${lineHeight} "${family}"; letter-spacing: ${letterSpacing}px; overflow-wrap: ${overflowWrap}; text-wrap: ${balance ? 'balance' : 'wrap'}`,
+    css: `font: ${italic ? 'italic ' : ''}${weight} ${size}px/${lineHeight} "${family}"; font-feature-settings: ${feature}; letter-spacing: ${letterSpacing}px; overflow-wrap: ${overflowWrap}; text-wrap: ${balance ? 'balance' : 'wrap'}`,
     run: {
       text,
-      font: { families: [family], size, weight, italic: false, features: 'normal', axes: 'normal' },
+      font: { families: [family], size, weight, italic, features: feature ?? 'normal', axes: 'normal' },
       lineHeight: size * lineHeight,
       letterSpacing,
     },
@@ -76,9 +79,9 @@ function sample(random: Random): Sample {
 function fontFaces(): Promise<string[]> {
   return Promise.all(
     Object.entries(FAMILIES).flatMap(([name, family]) =>
-      family.files.map(async ({ file, unicodeRange }) => {
+      family.files.map(async ({ file, style, unicodeRange }) => {
         const bytes = await readFile(join(root, 'node_modules', family.package, 'files', file));
-        return `@font-face { font-family: "${name}"; font-weight: ${family.weights}; src: url(data:font/woff2;base64,${bytes.toString('base64')}) format("woff2-variations"); unicode-range: ${unicodeRange} }`;
+        return `@font-face { font-family: "${name}"; font-style: ${style}; font-weight: ${family.weights}; src: url(data:font/woff2;base64,${bytes.toString('base64')}) format("woff2-variations"); unicode-range: ${unicodeRange} }`;
       }),
     ),
   );

@@ -26,6 +26,7 @@ const BEGIN = {
 const APART = files(
   'screens/collections/CollectionsScreen.tsx',
   'screens/pictures/PicturesScreen.tsx',
+  'screens/fonts/FontsScreen.tsx',
   'screens/recipes/RecipesScreen.tsx',
 );
 

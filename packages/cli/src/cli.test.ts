@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
-import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, mkdtemp, readdir, readFile, rm, symlink, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -233,5 +233,43 @@ describe('noria check', () => {
     [['--from', '800', '--to', '400'], /from a smaller to a larger/],
   ])('refuses %j', async (options, message) => {
     await expect(noria('check', small, ...options)).rejects.toThrow(message);
+  });
+});
+
+describe('fonts beside a collection', () => {
+  const bitter = join(__dirname, '..', '..', '..', 'node_modules', '@fontsource-variable', 'bitter');
+  const face = {
+    hash: 'b'.repeat(64),
+    file: 'own-bbbbbbbb.woff2',
+    mediaType: 'font/woff2',
+    style: 'normal',
+    weight: [100, 900],
+    axes: [],
+    features: ['tnum'],
+  };
+
+  test('measure its words, and go out with its page with the letters that it has use for', async () => {
+    const document = JSON.parse(await readFile(small, 'utf8')) as CollectionDocument;
+    const of = (name: string) => ({
+      ...document,
+      look: { ...document.look, headingFamily: name, bodyFamily: name },
+      families: { 'Bitter own': { name: 'Bitter own', faces: [face] } },
+    });
+    const own = await file('own.noria.json', JSON.stringify(of('Bitter own')));
+    const shipped = await file('shipped.noria.json', JSON.stringify(of('Bitter')));
+    await expect(noria('layout', own, '--width', '700')).rejects.toThrow(
+      /There is no font .*own-bbbbbbbb\.woff2\. Fonts lie in a folder “fonts” beside the collection\./,
+    );
+    await mkdir(join(folder, 'fonts'), { recursive: true });
+    await copyFile(join(bitter, 'files', 'bitter-latin-wght-normal.woff2'), join(folder, 'fonts', face.file));
+    expect(await noria('layout', own, '--width', '700')).toBe(
+      await noria('layout', shipped, '--width', '700'),
+    );
+    await symlink(join(demos, 'pictures'), join(folder, 'pictures')).catch(() => undefined);
+    const out = join(folder, 'own-page');
+    await noria('export', own, '--out', out);
+    const bytes = await readFile(join(out, 'fonts', face.file));
+    expect(bytes.toString('latin1', 0, 4)).toBe('wOF2');
+    expect(await readFile(join(out, 'style.css'), 'utf8')).toContain(`url("fonts/${face.file}")`);
   });
 });

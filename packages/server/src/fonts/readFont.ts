@@ -47,13 +47,16 @@ export async function readFont(bytes: Uint8Array): Promise<ReadFont> {
   }
 }
 
+/** Weights as names end in them; a family of four styles is called after the lightest by some programs. */
+const WEIGHT_AT_END =
+  / (thin|hairline|(extra|ultra|semi|demi)?[ -]?(light|bold)|regular|medium|black|heavy)$/i;
+
 /** The name of all its weights where the font says one (name 16), else that of the four usual styles (name 1). */
 function familyOf(font: fontkit.Font & Tables): string {
-  const records = font.name?.records ?? {};
-  const said = [records.preferredFamily, records.fontFamily].flatMap((names) =>
-    Object.values(names ?? {}),
-  )[0];
-  const clean = (said ?? font.familyName ?? '')
+  const { preferredFamily, fontFamily } = font.name?.records ?? {};
+  const first = (names: Readonly<Record<string, string>> | undefined) => Object.values(names ?? {})[0];
+  const said = first(preferredFamily) ?? first(fontFamily)?.replace(WEIGHT_AT_END, '') ?? font.familyName;
+  const clean = String(said ?? '')
     .replace(/[^\p{L}\p{N} ._+&-]+/gu, ' ')
     .trim()
     .replace(/\s+/g, ' ')

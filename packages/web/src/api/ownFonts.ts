@@ -16,13 +16,6 @@ export interface LibraryFont {
   readonly uses: number;
 }
 
-/** What a field for font files takes. */
-export const FONT_FILES = '.woff2,.ttf,.otf,font/woff2,font/ttf,font/otf';
-
-/** Whether a file is one of a font, by its name or its type. */
-export const isFontFile = ({ name, type }: Pick<File, 'name' | 'type'>): boolean =>
-  /\.(woff2?|ttf|otf|ttc)$/i.test(name) || type.startsWith('font/');
-
 const ENDINGS: Readonly<Record<Face['mediaType'], string>> = {
   'font/woff2': 'woff2',
   'font/ttf': 'ttf',
@@ -77,3 +70,7 @@ export function familiesFrom(all: readonly LibraryFont[]): OwnFamily[] {
       .sort((a, b) => a.weight[0] - b.weight[0] || a.style.localeCompare(b.style)),
   }));
 }
+
+/** Families as a collection keeps them. */
+export const byName = (families: readonly OwnFamily[]): Readonly<Record<string, OwnFamily>> =>
+  Object.fromEntries(families.map((family) => [family.name, family]));

@@ -19,6 +19,7 @@ const collections = view(() =>
   import('../screens/collections/CollectionsScreen').then((file) => file.CollectionsScreen),
 );
 const pictures = view(() => import('../screens/pictures/PicturesScreen').then((file) => file.PicturesScreen));
+const fonts = view(() => import('../screens/fonts/FontsScreen').then((file) => file.FontsScreen));
 const recipes = view(() => import('../screens/recipes/RecipesScreen').then((file) => file.RecipesScreen));
 
 const frame = view(() => import('../editor/frame/Frame').then((file) => file.Frame));
@@ -64,6 +65,7 @@ export const Views = () => (
       <Routes>
         <Route index element={bounded(collections.Part)} />
         <Route path="pictures" element={bounded(pictures.Part)} />
+        <Route path="fonts" element={bounded(fonts.Part)} />
         <Route path="recipes" element={bounded(recipes.Part)} />
         <Route path="collections/:id" element={bounded(frame.Part)}>
           <Route index element={<Navigate to="compose" replace />} />

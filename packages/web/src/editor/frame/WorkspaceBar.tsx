@@ -6,6 +6,7 @@ import { ThemeButton } from './ThemeButton';
 const PLACES = [
   ['/', 'Collections'],
   ['/pictures', 'Pictures'],
+  ['/fonts', 'Fonts'],
   ['/recipes', 'Recipes'],
 ] as const;
 

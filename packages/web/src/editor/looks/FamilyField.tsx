@@ -1,4 +1,4 @@
-import { FAMILIES, SYSTEM_STACKS, type FamilyName, type OwnFamily } from '@noria/core';
+import type { FamilyName, OwnFamily } from '@noria/core';
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Suspense, useState } from 'react';
@@ -34,7 +34,3 @@ export function FamilyField({ value, onChoose }: FamilyFieldProps) {
     </DropdownMenu.Root>
   );
 }
-
-/** Whether a family comes with Noria or the device, so that no file of it is needed. */
-export const isGiven = (name: FamilyName): boolean =>
-  Object.hasOwn(FAMILIES, name) || Object.hasOwn(SYSTEM_STACKS, name);

@@ -4,12 +4,13 @@ import { DropdownMenu } from 'radix-ui';
 import { useEffect } from 'react';
 import { askForFiles } from '../../ui/askForFiles';
 import { MENU, MENU_ITEM } from '../../ui/menu';
-import { FONT_FILES } from '../../api/ownFonts';
+import { FONT_FILES } from '../../api/fontFiles';
+import { byName } from '../../api/ownFonts';
 import { plainFaces } from '../engine/faces';
 import { loadFaces } from '../engine/measurer';
-import { useAppSelector } from '../hooks';
+import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectSaved } from '../document/selectors';
-import { byName } from './addFonts';
+import { addFontsHere } from './fontsHere';
 import { useOwnFamilies } from './useOwnFamilies';
 import type { FamilyFieldProps } from './FamilyField';
 
@@ -23,7 +24,8 @@ const SORTS = [
 /** The families by sort, each in its own letters, and the way to add more. */
 export function FamilyMenu({ value, onChoose }: FamilyFieldProps) {
   const here = useAppSelector((state) => selectSaved(state).families);
-  const { families, trouble, add } = useOwnFamilies();
+  const dispatch = useAppDispatch();
+  const { families, trouble } = useOwnFamilies();
   const own: Readonly<Record<string, OwnFamily>> = { ...here, ...byName(families ?? []) };
   const names = Object.keys(own).sort((a, b) => a.localeCompare(b));
   const listed = names.join();
@@ -53,8 +55,7 @@ export function FamilyMenu({ value, onChoose }: FamilyFieldProps) {
       </DropdownMenu.Group>
     );
   const addFiles = async () => {
-    const added = await add(await askForFiles(FONT_FILES));
-    const [first] = added;
+    const [first] = await dispatch(addFontsHere(await askForFiles(FONT_FILES)));
     if (first) onChoose(first.name, first);
   };
   return (

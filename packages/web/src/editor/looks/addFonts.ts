@@ -1,18 +1,17 @@
-import { bringing, type OwnFamily } from '@noria/core';
-import { familiesFrom, libraryFonts, uploadFont, type LibraryFont } from '../../api/ownFonts';
+import type { OwnFamily } from '@noria/core';
+import { byName, familiesFrom, libraryFonts, uploadFont, type LibraryFont } from '../../api/ownFonts';
 import { plainFaces } from '../engine/faces';
 import { loadFaces } from '../engine/measurer';
 import { announce, warn } from '../../ui/notices/noticesSlice';
-import { run } from '../document/run';
 import type { AppThunk } from '../state';
 
 /**
- * Stores font files in the library. Families of the collection that is open get what was added to them.
- * @returns the families that the files are of
+ * Stores font files in the library.
+ * @returns the families that the files are of, with all their files
  */
 export const addFonts =
   (files: readonly File[]): AppThunk<Promise<OwnFamily[]>> =>
-  async (dispatch, getState) => {
+  async (dispatch) => {
     const stored: LibraryFont[] = [];
     for (const file of files) {
       try {
@@ -23,24 +22,9 @@ export const addFonts =
     }
     if (stored.length === 0) return [];
     const names = new Set(stored.map(({ family }) => family));
-    const added = familiesFrom(await libraryFonts().catch(() => stored)).filter(({ name }) =>
-      names.has(name),
-    );
-    const known = getState().document.document?.families ?? {};
-    for (const family of added) {
-      if (Object.hasOwn(known, family.name))
-        dispatch(
-          run(
-            'Add fonts',
-            bringing(family, () => undefined),
-          ),
-        );
-    }
+    const all = await libraryFonts().catch(() => stored);
+    const added = familiesFrom(all).filter(({ name }) => names.has(name));
     void loadFaces(document.fonts, plainFaces({ families: byName(added) }, [...names]));
     dispatch(announce(`Added to the fonts: ${[...names].join(', ')}.`));
     return added;
   };
-
-/** Families as a collection keeps them. */
-export const byName = (families: readonly OwnFamily[]): Readonly<Record<string, OwnFamily>> =>
-  Object.fromEntries(families.map((family) => [family.name, family]));

@@ -1,3 +1,4 @@
+import { isFontFile } from '../../api/fontFiles';
 import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
 import { Suspense, useCallback, useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -118,7 +119,11 @@ export function Stage() {
         const onto = tileUnder(event);
         const cell = onto === null ? (ground.current?.pointAt(pointOf(event)) ?? null) : null;
         ground.current?.pointAt(null);
-        void dispatch(addPictures([...event.dataTransfer.files], { onto, cell, bestFit: event.shiftKey }));
+        const files = [...event.dataTransfer.files];
+        const [fonts, others] = [files.filter(isFontFile), files.filter((file) => !isFontFile(file))];
+        if (fonts.length > 0)
+          void import('../looks/fontsHere').then(({ dropFonts }) => dispatch(dropFonts(fonts, onto)));
+        if (others.length > 0) void dispatch(addPictures(others, { onto, cell, bestFit: event.shiftKey }));
       }}
     >
       <h1 className="sr-only">Compose {collection.name}</h1>

@@ -1,4 +1,4 @@
-import { rowOf, tileName, type TileId } from '@noria/core';
+import { rowOf, tileName, type CollectionDocument, type TileId } from '@noria/core';
 import { slotsFor } from '../actions/pictures';
 import { selectView } from '../selectors';
 import { count } from '../../ui/words';
@@ -26,9 +26,10 @@ const CELL: DropPromise = {
 
 /** What files would do that are held over the stage. */
 export function dropPromise(state: RootState, { types, onto, isCell }: Hovering): DropPromise {
-  if (isCell) return CELL;
   const view = selectView(state);
   const all = types.split(' ');
+  if (all.every((type) => type.startsWith('font/'))) return fontPromise(view, onto, all.length);
+  if (isCell) return CELL;
   const pictures = all.filter((type) => !type.startsWith('video/'));
   const films = all.length - pictures.length;
   const target = onto === null ? undefined : view.tiles[onto];
@@ -50,6 +51,15 @@ export function dropPromise(state: RootState, { types, onto, isCell }: Hovering)
         ...promised,
         says: `${promised.says} ${films === 1 ? 'The film becomes a new tile.' : 'The films become new tiles.'}`,
       };
+}
+
+/** Fonts come into the library; a card that they fall on is set in them. */
+function fontPromise(view: CollectionDocument, onto: TileId | null, n: number): DropPromise {
+  const target = onto === null ? undefined : view.tiles[onto];
+  const what = n === 1 ? 'the font' : 'the fonts';
+  return target?.kind === 'card'
+    ? { says: `Drop: “${tileName(target, view)}” takes ${what} for its heading type.`, tiles: [target.id] }
+    : { says: `Drop: ${what} ${n === 1 ? 'comes' : 'come'} into the library.`, tiles: [] };
 }
 
 /** “the film becomes a new tile”, “two films become new tiles”. */
