@@ -102,6 +102,7 @@ export * from './look/colour.js';
 export * from './look/named.js';
 export * from './look/textColour.js';
 export * from './look/palette.js';
+export * from './look/typeScale.js';
 export * from './parts/coloursUsed.js';
 export * from './look/css.js';
 export * from './look/gradientCss.js';

@@ -110,3 +110,16 @@ test('a file that is no JSON, and one without values, are refused in words and c
   expect(looks(document())).toHaveLength(2);
   expect(steps()).toEqual(['Fill']);
 });
+
+test('a type scale gives named sizes that the collection follows, in one step', () => {
+  const { document, steps } = open();
+  const base = screen.getByRole('textbox', { name: 'Text size, at 1280 px' });
+  act(() => {
+    fireEvent.change(base, { target: { value: '18' } });
+    fireEvent.keyDown(base, { key: 'Enter' });
+  });
+  press('Apply type scale');
+  expect(document().namedLooks?.text).toMatchObject({ kind: 'type', value: { from: 15, to: 18 } });
+  expect(document().look).toMatchObject({ bodySize: '{text}', headingSize: '{heading}' });
+  expect(steps().at(-1)).toBe('Type scale');
+});

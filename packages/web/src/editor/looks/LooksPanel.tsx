@@ -15,6 +15,7 @@ import { NamedRow } from './NamedRow';
 import { namedUses } from './namedUses';
 import { PaletteMaker } from './PaletteMaker';
 import { StylesSection } from './StylesSection';
+import { TypeScaleMaker } from './TypeScaleMaker';
 import { AddWash } from './Wash';
 
 const KINDS: readonly { readonly kind: NamedLook['kind']; readonly title: string; readonly one: string }[] = [
@@ -95,6 +96,7 @@ export function LooksPanel() {
       ))}
       <StylesSection />
       <PaletteMaker />
+      <TypeScaleMaker />
       <Section title="Design tokens">
         <div className="flex gap-1.5">
           <FileButton
