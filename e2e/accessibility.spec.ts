@@ -36,10 +36,13 @@ for (const theme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     });
 
-    test('Pictures with one open, and Recipes', async ({ page, application }) => {
+    test('Pictures with one open, Fonts and Recipes', async ({ page, application }) => {
       await page.goto(`${application.url}/pictures`);
       await page.getByRole('button', { name: /Hut bread/ }).click();
       await expect(page.getByRole('complementary', { name: 'Picture' })).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('link', { name: 'Fonts' }).click();
+      await expect(page.getByRole('heading', { name: 'Newsreader' })).toBeVisible();
       await expectAccessible(page);
       await page.getByRole('link', { name: 'Recipes' }).click();
       await expect(page.getByRole('heading', { name: 'Words over a picture' })).toBeVisible();

@@ -98,16 +98,7 @@ await take('pictures', {
   },
 });
 await take('recipes', { show: (page) => page.getByRole('link', { name: 'Recipes' }).click() });
-await take('compose-gaps', {
-  show: async (page) => {
-    await open(page);
-    await hand(page, 'beds').click();
-    await page.keyboard.press('Shift+Digit2');
-    await page.keyboard.press('Escape');
-    await page.keyboard.press('h');
-    await page.getByRole('status').filter({ hasText: 'No gap is left' }).waitFor();
-  },
-});
+await take('fonts', { show: (page) => page.getByRole('link', { name: 'Fonts' }).click() });
 await take('compose-proposals', {
   show: async (page) => {
     await open(page);
