@@ -115,6 +115,7 @@ export * from './edit/commands/assets.js';
 export * from './parts/tileHtml.js';
 export * from './export/page/pictureSizes.js';
 export * from './export/page/pageCss.js';
+export type * from './export/page/assets.js';
 export * from './export/page/writePage.js';
 export * from './parts/enlarge.js';
 export { ENLARGE_SCRIPT } from './export/page/enlargeParts.js';

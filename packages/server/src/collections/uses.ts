@@ -1,7 +1,7 @@
 import type { EntityManager } from 'typeorm';
 
 /** Which of a collection's columns says how many tiles show what. */
-type UsesColumn = 'picture_uses' | 'film_uses' | 'font_uses';
+export type UsesColumn = 'picture_uses' | 'film_uses' | 'font_uses';
 
 /** How many tiles of a workspace show each of these pictures or films. */
 export async function useCounts(

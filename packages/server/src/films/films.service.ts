@@ -5,9 +5,9 @@ import { fileTypeFromFile } from 'file-type/node';
 import { stat } from 'node:fs/promises';
 import type { Readable } from 'node:stream';
 import { DataSource } from 'typeorm';
-import { collectionsUsing, useCounts } from '../collections/uses.js';
 import { FilesService, hashOf } from '../files/files.service.js';
-import { pageOf, readCursor, type Page, type PageDto } from '../lists/cursor.js';
+import { libraryPage, removeFromLibrary, type Sort } from '../files/library.js';
+import type { Page, PageDto } from '../lists/cursor.js';
 import { ProblemException } from '../problems/problem.js';
 import { Film } from './film.entity.js';
 import { isFilm } from './isFilm.js';
@@ -15,6 +15,13 @@ import { isFilm } from './isFilm.js';
 const MEDIA_TYPES: readonly string[] = ['video/mp4', 'video/webm'] satisfies FilmAsset['mediaType'][];
 const isMediaType = (type: string | undefined): type is FilmAsset['mediaType'] =>
   type !== undefined && MEDIA_TYPES.includes(type);
+
+type Listed = Omit<Film, 'workspaceId'>;
+const FILMS: Sort = {
+  table: 'film',
+  uses: 'film_uses',
+  columns: 'name, media_type AS "mediaType", byte_size AS "byteSize"',
+};
 
 @Injectable()
 export class FilmsService {
@@ -53,50 +60,14 @@ export class FilmsService {
     });
   }
 
-  /** A page of the films of a workspace, the newest first, with how many tiles show each. */
-  async library(
-    workspaceId: string,
-    { limit = 60, after }: PageDto,
-  ): Promise<Page<Omit<Film, 'workspaceId'> & { readonly uses: number }>> {
-    const cursor = readCursor(after);
-    const rows = await this.database.query<(Omit<Film, 'workspaceId'> & { at: string })[]>(
-      `SELECT hash, name, media_type AS "mediaType", byte_size AS "byteSize",
-              created_at AS "createdAt", created_at::text AS at
-       FROM film
-       WHERE workspace_id = $1 ${cursor ? 'AND (created_at < $3 OR (created_at = $3 AND hash > $4))' : ''}
-       ORDER BY created_at DESC, hash LIMIT $2`,
-      [workspaceId, limit + 1, ...(cursor ? [cursor.at, cursor.id] : [])],
-    );
-    const hashes = rows.map(({ hash }) => hash);
-    const uses = await useCounts(this.database.manager, workspaceId, 'film_uses', hashes);
-    return pageOf(
-      rows,
-      limit,
-      ({ hash }) => hash,
-      ({ at: _, ...film }) => ({ ...film, uses: uses.get(film.hash) ?? 0 }),
-    );
+  library(workspaceId: string, asked: PageDto): Promise<Page<Listed & { readonly uses: number }>> {
+    return libraryPage<Listed>(this.database, FILMS, workspaceId, asked);
   }
 
-  /**
-   * Deletes a film that no tile shows, or one that tiles do show when that was said to be known.
-   * @throws ProblemException 409 with the collections that show it
-   */
+  /** @throws ProblemException 404, or 409 with the collections that use it where that was not said to be known */
   async remove(workspaceId: string, hash: string, evenUsed: boolean): Promise<void> {
     await this.find(workspaceId, hash);
-    const uses = await collectionsUsing(this.database.manager, workspaceId, 'film_uses', hash);
-    if (uses.length > 0 && !evenUsed) {
-      throw new ProblemException(
-        HttpStatus.CONFLICT,
-        'film-in-use',
-        'The film is in use',
-        `It was not deleted: it is shown in ${uses.map(({ name }) => `“${name}”`).join(', ')}.`,
-        { uses },
-      );
-    }
-    await this.database.transaction(async (manager) => {
-      await manager.delete(Film, { workspaceId, hash });
-      await this.files.remove(manager, workspaceId, hash);
-    });
+    await removeFromLibrary(this.database, this.files, Film, FILMS, { workspaceId, hash, evenUsed });
   }
 
   /** A film's bytes from `start` to `end`, both included. */

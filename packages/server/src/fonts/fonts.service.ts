@@ -4,16 +4,22 @@ import { readFile, stat } from 'node:fs/promises';
 import type { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { DataSource } from 'typeorm';
-import { collectionsUsing, useCounts } from '../collections/uses.js';
 import { CONFIG } from '../config/config.module.js';
 import type { Config } from '../config/config.js';
 import { FilesService, hashOf } from '../files/files.service.js';
-import { pageOf, readCursor, type Page, type PageDto } from '../lists/cursor.js';
+import { libraryPage, removeFromLibrary, type Sort } from '../files/library.js';
+import type { Page, PageDto } from '../lists/cursor.js';
 import { ProblemException } from '../problems/problem.js';
 import { WorkService } from '../work/work.service.js';
 import { Font } from './font.entity.js';
 
 type Listed = Omit<Font, 'workspaceId'>;
+
+const FONTS: Sort = {
+  table: 'font',
+  uses: 'font_uses',
+  columns: 'name, family, media_type AS "mediaType", byte_size AS "byteSize", facts',
+};
 
 @Injectable()
 export class FontsService {
@@ -50,50 +56,14 @@ export class FontsService {
     });
   }
 
-  /** A page of the fonts of a workspace, the newest first, with how many collections use each. */
-  async library(
-    workspaceId: string,
-    { limit = 60, after }: PageDto,
-  ): Promise<Page<Listed & { readonly uses: number }>> {
-    const cursor = readCursor(after);
-    const rows = await this.database.query<(Listed & { at: string })[]>(
-      `SELECT hash, name, family, media_type AS "mediaType", byte_size AS "byteSize", facts,
-              created_at AS "createdAt", created_at::text AS at
-       FROM font
-       WHERE workspace_id = $1 ${cursor ? 'AND (created_at < $3 OR (created_at = $3 AND hash > $4))' : ''}
-       ORDER BY created_at DESC, hash LIMIT $2`,
-      [workspaceId, limit + 1, ...(cursor ? [cursor.at, cursor.id] : [])],
-    );
-    const hashes = rows.map(({ hash }) => hash);
-    const uses = await useCounts(this.database.manager, workspaceId, 'font_uses', hashes);
-    return pageOf(
-      rows,
-      limit,
-      ({ hash }) => hash,
-      ({ at: _, ...font }) => ({ ...font, uses: uses.get(font.hash) ?? 0 }),
-    );
+  library(workspaceId: string, asked: PageDto): Promise<Page<Listed & { readonly uses: number }>> {
+    return libraryPage<Listed>(this.database, FONTS, workspaceId, asked);
   }
 
-  /**
-   * Deletes a font that no collection uses, or one that some do when that was said to be known.
-   * @throws ProblemException 409 with the collections that use it
-   */
+  /** @throws ProblemException 404, or 409 with the collections that use it where that was not said to be known */
   async remove(workspaceId: string, hash: string, evenUsed: boolean): Promise<void> {
     await this.find(workspaceId, hash);
-    const uses = await collectionsUsing(this.database.manager, workspaceId, 'font_uses', hash);
-    if (uses.length > 0 && !evenUsed) {
-      throw new ProblemException(
-        HttpStatus.CONFLICT,
-        'font-in-use',
-        'The font is in use',
-        `It was not deleted: it is used in ${uses.map(({ name }) => `“${name}”`).join(', ')}.`,
-        { uses },
-      );
-    }
-    await this.database.transaction(async (manager) => {
-      await manager.delete(Font, { workspaceId, hash });
-      await this.files.remove(manager, workspaceId, hash);
-    });
+    await removeFromLibrary(this.database, this.files, Font, FONTS, { workspaceId, hash, evenUsed });
   }
 
   /** A font's bytes from `start` to `end`, both included. */

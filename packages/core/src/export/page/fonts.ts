@@ -1,7 +1,7 @@
 import { ruleCss } from '../../engine/css/rule.js';
 import { familiesOf, shippedFamily } from '../../parts/families.js';
 import type { CollectionDocument, FamilyName, FontFace } from '../../document/types.js';
-import type { PageAsset } from './writePage.js';
+import type { PageAsset } from './assets.js';
 
 /** A font that was added goes out as WOFF2, with the letters that the page has use for. */
 const pathOf = ({ file }: FontFace) => `fonts/${file.replace(/\.\w+$/, '')}.woff2`;

@@ -8,34 +8,15 @@ import { hasMainHeading } from '../../parts/headings.js';
 import { levelTile, scrolling } from '../../parts/tileHtml.js';
 import { isDrawing, variantPath } from '../../parts/variants.js';
 import { fontAssets } from './fonts.js';
+import type { PageAsset } from './assets.js';
 import { headOf } from './head.js';
 import { asLandmark, landmarksOf } from './landmarks.js';
 import { callByNames } from '../../edit/commands/namedLooks.js';
 import { change } from '../../edit/patch/change.js';
 import { pageCss } from './pageCss.js';
-import type {
-  CollectionDocument,
-  FamilyName,
-  FilmId,
-  FontFace,
-  PictureAsset,
-  PictureId,
-} from '../../document/types.js';
+import type { CollectionDocument, PictureAsset } from '../../document/types.js';
 import type { Sources } from '../../parts/part.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
-
-/** A file of a page whose bytes the caller has to bring. */
-export type PageAsset =
-  | {
-      readonly path: string;
-      readonly kind: 'picture';
-      readonly picture: PictureId;
-      readonly inlineSize: number;
-    }
-  | { readonly path: string; readonly kind: 'film'; readonly film: FilmId }
-  | { readonly path: string; readonly kind: 'font'; readonly family: FamilyName; readonly file: string }
-  /** A font that was added, cut down to some characters. */
-  | { readonly path: string; readonly kind: 'ownFont'; readonly face: FontFace; readonly characters: string };
 
 export interface Page {
   /** Text files by path: `index.html`, `style.css`, and `enlarge.js` where pictures open large. */

@@ -1,5 +1,4 @@
 import { createSlice } from '@reduxjs/toolkit';
-import type { RootState } from '../state';
 
 /** How often fonts came that words are measured in: what is laid out with the measurer goes by it. */
 export const fontsSlice = createSlice({
@@ -9,4 +8,4 @@ export const fontsSlice = createSlice({
 });
 
 export const { fontsCame } = fontsSlice.actions;
-export const selectFontsCame = ({ fonts }: RootState): number => fonts;
+export const selectFontsCame = ({ fonts }: { readonly fonts: number }): number => fonts;

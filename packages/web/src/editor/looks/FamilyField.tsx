@@ -1,18 +1,11 @@
-import type { FamilyName, OwnFamily } from '@noria/core';
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Suspense, useState } from 'react';
 import { whenShown } from '../../ui/lazily';
 import { useName } from '../../ui/Rows';
+import type { FamilyFieldProps } from './FamilyMenu';
 
 const FamilyMenu = whenShown(() => import('./FamilyMenu').then((file) => file.FamilyMenu));
-
-export interface FamilyFieldProps {
-  /** Null: several. */
-  readonly value: FamilyName | null;
-  /** @param own the family with its files, where it does not ship with Noria */
-  readonly onChoose: (name: FamilyName, own: OwnFamily | null) => void;
-}
 
 /** A type family: one that ships, one of the device, or one whose files were added. */
 export function FamilyField({ value, onChoose }: FamilyFieldProps) {

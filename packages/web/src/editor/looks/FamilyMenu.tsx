@@ -12,7 +12,6 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectSaved } from '../document/selectors';
 import { addFontsHere } from './fontsHere';
 import { useOwnFamilies } from './useOwnFamilies';
-import type { FamilyFieldProps } from './FamilyField';
 
 const SORTS = [
   ['sans-serif', 'Sans serif'],
@@ -20,6 +19,13 @@ const SORTS = [
   ['monospace', 'Monospace'],
   ['cursive', 'Handwriting'],
 ] as const;
+
+export interface FamilyFieldProps {
+  /** Null: several. */
+  readonly value: FamilyName | null;
+  /** @param own the family with its files, where it does not ship with Noria */
+  readonly onChoose: (name: FamilyName, own: OwnFamily | null) => void;
+}
 
 /** The families by sort, each in its own letters, and the way to add more. */
 export function FamilyMenu({ value, onChoose }: FamilyFieldProps) {

@@ -1,5 +1,5 @@
 import { FAMILIES } from '@noria/core';
-import { useEffect, useState, type DragEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { FONT_FILES, isFontFile } from '../../api/fontFiles';
 import { byName, removeFont, type LibraryFont } from '../../api/ownFonts';
 import { request, ServerProblem } from '../../api/problem';
@@ -11,6 +11,8 @@ import { useAppDispatch } from '../../editor/hooks';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { Button } from '../../ui/Button';
+import { DeletedLine } from '../../ui/DeletedLine';
+import { DropArea } from '../../ui/DropArea';
 import { FileButton } from '../../ui/FileButton';
 import { count } from '../../ui/words';
 import { Family } from './Family';
@@ -20,7 +22,6 @@ export function FontsScreen() {
   const dispatch = useAppDispatch();
   const { fonts, families, trouble, add, read } = useOwnFamilies();
   const [busy, setBusy] = useState(false);
-  const [dropping, setDropping] = useState(false);
   const [asked, setAsked] = useState<{ readonly font: LibraryFont; readonly why: string } | null>(null);
   const [deleted, setDeleted] = useState<File | null>(null);
   const listed = families?.map(({ name, faces }) => `${name} ${faces.length}`).join();
@@ -60,24 +61,8 @@ export function FontsScreen() {
       else dispatch(warn(why));
     }
   };
-  const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
-
   return (
-    <div
-      className="flex h-full flex-col"
-      onDragOver={(event) => {
-        if (!hasFiles(event)) return;
-        event.preventDefault();
-        setDropping(true);
-      }}
-      onDragLeave={(event) => event.currentTarget === event.target && setDropping(false)}
-      onDrop={(event) => {
-        setDropping(false);
-        if (!hasFiles(event)) return;
-        event.preventDefault();
-        void upload([...event.dataTransfer.files]);
-      }}
-    >
+    <DropArea says="Drop to add the fonts" onFiles={(files) => void upload(files)}>
       <WorkspaceBar />
       <main className="min-h-0 flex-1 overflow-y-auto px-6 pt-7 pb-10 [scrollbar-width:thin]">
         <div className="mx-auto max-w-[1100px]">
@@ -102,18 +87,14 @@ export function FontsScreen() {
             </FileButton>
           </div>
           {deleted && (
-            <p role="status" className="mb-5 flex items-center gap-3 rounded-m bg-field px-4 py-2">
-              <span className="min-w-0 truncate">“{deleted.name}” was deleted.</span>
-              <Button
-                onClick={() => {
-                  setDeleted(null);
-                  void add([deleted]);
-                }}
-              >
-                Undo
-              </Button>
-              <Button onClick={() => setDeleted(null)}>Dismiss</Button>
-            </p>
+            <DeletedLine
+              name={deleted.name}
+              onUndo={() => {
+                setDeleted(null);
+                void add([deleted]);
+              }}
+              onDismiss={() => setDeleted(null)}
+            />
           )}
           {asked && (
             <p
@@ -154,11 +135,6 @@ export function FontsScreen() {
           ))}
         </div>
       </main>
-      {dropping && (
-        <p className="pointer-events-none fixed inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          Drop to add the fonts
-        </p>
-      )}
-    </div>
+    </DropArea>
   );
 }

@@ -1,6 +1,7 @@
-import { useEffect, useState, type DragEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
-import { Button } from '../../ui/Button';
+import { DeletedLine } from '../../ui/DeletedLine';
+import { DropArea } from '../../ui/DropArea';
 import { FileButton } from '../../ui/FileButton';
 import { MoreBelow } from '../../ui/MoreBelow';
 import { Segments } from '../../ui/Segments';
@@ -23,7 +24,6 @@ export function PicturesScreen() {
   const [view, setView] = useState<'pictures' | 'texts'>('pictures');
   const [deleted, setDeleted] = useState<Deleted | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
-  const [dropping, setDropping] = useState(false);
   const order = useAppSelector(({ uploads }) => uploads.order);
   const busy = useAppSelector(({ uploads }) => uploads.batch !== null || uploads.preparing !== null);
   const upload = (files: readonly File[]) => void dispatch(uploadFiles(files));
@@ -40,24 +40,9 @@ export function PicturesScreen() {
 
   const shown = pictures ?? [];
   const details = pictures?.find(({ hash }) => hash === chosen);
-  const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
   return (
-    <div
-      className="flex h-full flex-col"
-      onDragOver={(event) => {
-        if (!hasFiles(event)) return;
-        event.preventDefault();
-        setDropping(true);
-      }}
-      onDragLeave={(event) => event.currentTarget === event.target && setDropping(false)}
-      onDrop={(event) => {
-        setDropping(false);
-        if (!hasFiles(event)) return;
-        event.preventDefault();
-        upload([...event.dataTransfer.files]);
-      }}
-    >
+    <DropArea says="Drop to upload" onFiles={upload}>
       <WorkspaceBar />
       <div className="flex min-h-0 flex-1">
         <main className="min-h-0 flex-1 overflow-y-auto px-6 pt-7 pb-10 [scrollbar-width:thin]">
@@ -125,18 +110,14 @@ export function PicturesScreen() {
               />
             </div>
             {deleted && (
-              <p role="status" className="mb-5 flex items-center gap-3 rounded-m bg-field px-4 py-2">
-                <span className="min-w-0 truncate">“{deleted.picture.name}” was deleted.</span>
-                <Button
-                  onClick={() => {
-                    setDeleted(null);
-                    void dispatch(bringBack(deleted));
-                  }}
-                >
-                  Undo
-                </Button>
-                <Button onClick={() => setDeleted(null)}>Dismiss</Button>
-              </p>
+              <DeletedLine
+                name={deleted.picture.name}
+                onUndo={() => {
+                  setDeleted(null);
+                  void dispatch(bringBack(deleted));
+                }}
+                onDismiss={() => setDeleted(null)}
+              />
             )}
             {trouble !== null && (
               <p role="alert" className="mb-5 rounded-m border border-amiss px-4 py-2.5">
@@ -177,12 +158,7 @@ export function PicturesScreen() {
           />
         )}
       </div>
-      {dropping && (
-        <p className="pointer-events-none fixed inset-3 grid place-items-center rounded-m border-2 border-dashed border-copper bg-copper/10 font-title text-lg font-semibold text-copper-ink">
-          Drop to upload
-        </p>
-      )}
       <Uploads />
-    </div>
+    </DropArea>
   );
 }

@@ -9,8 +9,7 @@ import { useAppSelector } from '../../hooks';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { AXES, featureName } from './letterWords';
-import type { Role } from './TypeRows';
-import type { Look } from './useLook';
+import type { Look, Role } from './useLook';
 
 interface LetterRowsProps {
   readonly look: Look;

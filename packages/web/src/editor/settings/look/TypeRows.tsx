@@ -10,10 +10,7 @@ import { TypeSizeFields } from '../../looks/TypeSizeFields';
 import { LOOK } from '../../fields/fields';
 import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
-import type { Look } from './useLook';
-
-/** Of large type, or of everything else. */
-export type Role = 'heading' | 'body';
+import type { Look, Role } from './useLook';
 
 const FIELDS = [
   'Family',

@@ -16,6 +16,9 @@ import { runHere, tryHere } from '../../here';
 import { selectBand, selectLooks, selectSetFor, selectView } from '../../selectors';
 import { shared } from '../shared';
 
+/** Of large type, or of everything else. */
+export type Role = 'heading' | 'body';
+
 /** What a row shows of values that a band sets itself. */
 interface Here {
   readonly setHere: boolean;
@@ -34,7 +37,7 @@ export interface Look {
   /** As `set`, with values for each tile. */
   readonly setEach: (step: string, values: readonly LookChange[]) => void;
   /** @param own the family with its files, where it does not ship with Noria */
-  readonly setFamily: (role: 'heading' | 'body', name: FamilyName, own: OwnFamily | null) => void;
+  readonly setFamily: (role: Role, name: FamilyName, own: OwnFamily | null) => void;
   readonly command: (values: LookChange) => Command;
   readonly tryOut: (values: LookChange | null) => void;
   readonly here: (...fields: (keyof TileLook)[]) => Here;
