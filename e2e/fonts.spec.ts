@@ -126,18 +126,18 @@ test('features and line breaks hold on stage and page, of the heading and of the
     'Tabular figures, Fractions',
   );
   await settings(page).getByRole('combobox', { name: 'Line breaks' }).click();
-  await page.getByRole('option', { name: 'Balance' }).click();
+  await page.getByRole('option', { name: 'Pretty' }).click();
   await saved(page);
   const { document } = await readStored(application, id);
   expect(document.tiles.one?.look).toMatchObject({
     headingFeatures: ['tnum', 'frac'],
-    headingWrap: 'balance',
+    headingWrap: 'pretty',
   });
   expect(Object.keys(await stageBoxes(page))).toEqual(Object.keys(before));
   const address = await expectAlike(page, info);
   const css = await readFile(join(fileURLToPath(address), '..', 'style.css'), 'utf8');
   expect(css).toContain('font-feature-settings: "tnum", "frac";');
-  expect(css).toContain('text-wrap-style: balance;');
+  expect(css).toContain('text-wrap-style: pretty;');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);

@@ -53,7 +53,7 @@ function sample(random: Random): Sample {
   const family = pick<FamilyName>(Object.keys(FAMILIES));
   const shipped = FAMILIES[family];
   const italic = shipped?.files.some(({ style }) => style === 'italic') === true && chance(0.3);
-  const [feature] = shipped?.features.includes('tnum') && chance(0.4) ? ['"tnum"'] : ['normal'];
+  const feature = shipped?.features.includes('tnum') && chance(0.4) ? '"tnum"' : 'normal';
   const size = pick([11, 13, 14.5, 16, 18, 22, 28, 36]);
   const weight = pick([400, 450, 600, 700]);
   const lineHeight = pick([1.1, 1.3, 1.45, 1.6]);
@@ -67,7 +67,7 @@ function sample(random: Random): Sample {
     css: `font: ${italic ? 'italic ' : ''}${weight} ${size}px/${lineHeight} "${family}"; font-feature-settings: ${feature}; letter-spacing: ${letterSpacing}px; overflow-wrap: ${overflowWrap}; text-wrap: ${balance ? 'balance' : 'wrap'}`,
     run: {
       text,
-      font: { families: [family], size, weight, italic, features: feature ?? 'normal', axes: 'normal' },
+      font: { families: [family], size, weight, italic, features: feature, axes: 'normal' },
       lineHeight: size * lineHeight,
       letterSpacing,
     },

@@ -123,6 +123,8 @@ const step = fc.oneof(
       'collections',
       'pictures',
       'films',
+      'fonts',
+      'subset',
       'revisions',
       'uses',
       'recipes',
@@ -146,6 +148,9 @@ const KNOWN = [
   ['workspaces', 'huts', 'pictures', '?', '?'],
   ['workspaces', 'huts', 'films'],
   ['workspaces', 'huts', 'films', '?'],
+  ['workspaces', 'huts', 'fonts'],
+  ['workspaces', 'huts', 'fonts', '?'],
+  ['workspaces', 'huts', 'fonts', '?', 'subset'],
   ['workspaces', 'huts', 'recipes'],
   ['workspaces', '?', 'collections'],
 ] as const;

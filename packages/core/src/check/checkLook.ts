@@ -119,7 +119,7 @@ const typeFields = (role: string) => ({
     LIMITS.fontSettings,
     'The set of axes',
   ),
-  [`${role}Wrap`]: oneOf(['balance', 'pretty'], 'How lines are broken'),
+  [`${role}Wrap`]: oneOf(['wrap', 'balance', 'pretty'], 'How lines are broken'),
 });
 
 const optionalLook = {

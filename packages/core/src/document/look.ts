@@ -187,8 +187,8 @@ export interface FluidSize {
 
 export type TypeSize = Measure | FluidSize;
 
-/** Lines of about one length, or none that ends a paragraph with a single word. */
-export type TextWrap = 'balance' | 'pretty';
+/** Each line as full as it gets, lines of about one length, or none that ends a paragraph with a single word. */
+export type TextWrap = 'wrap' | 'balance' | 'pretty';
 
 export type Spread = 'start' | 'center' | 'end' | 'between';
 /** Across the content's direction; `fill` stretches. */
@@ -231,7 +231,7 @@ export interface TileLook {
   readonly headingFeatures?: readonly string[];
   /** Axes of a variable font beside weight, by tag. */
   readonly headingAxes?: Readonly<Record<string, number>>;
-  /** How lines are broken (CSS Text 4, section 6.3); left out: each as full as it gets. */
+  /** How lines are broken (CSS Text 4, section 6.3); left out: headings balanced, the rest each as full as it gets. */
   readonly headingWrap?: TextWrap;
   /** Of everything else. */
   readonly bodyFamily?: FamilyName;

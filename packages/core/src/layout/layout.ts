@@ -59,7 +59,7 @@ function boxesOf(document: CollectionDocument, band: Band, options: LayoutOption
   if (!bands) known.set(document, (bands = new Map<string, Made>()));
   let made = bands.get(key);
   const follows = hasWrittenLengths(document) || (made?.level.measures === true && looksGrow(document));
-  if (!made || made.measurer !== options.measurer || (made.page !== options.pageInlineSize && follows)) {
+  if (made?.measurer !== options.measurer || (made.page !== options.pageInlineSize && follows)) {
     made = {
       level: levelBox(document, band, options),
       page: options.pageInlineSize,

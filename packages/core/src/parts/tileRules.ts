@@ -209,11 +209,14 @@ function settingsCss(look: TileLook, role: 'heading' | 'body'): Declarations {
   const said = (of: 'heading' | 'body'): Declarations => ({
     ...(look[`${of}Features`] && { 'font-feature-settings': featuresCss(look[`${of}Features`] ?? []) }),
     ...(look[`${of}Axes`] && { 'font-variation-settings': axesCss(look[`${of}Axes`] ?? {}) }),
-    ...(look[`${of}Wrap`] && { 'text-wrap-style': look[`${of}Wrap`] ?? 'auto' }),
   });
-  if (role === 'body') return said('body');
-  const inherited = Object.keys(said('body')).map((property) => [property, UNSAID[property] as string]);
-  return { ...Object.fromEntries(inherited), ...said('heading') };
+  const wrap = look[`${role}Wrap`];
+  const wraps = wrap && { 'text-wrap-style': wrap === 'wrap' ? 'auto' : wrap };
+  if (role === 'body') return { ...said('body'), ...wraps };
+  const inherited: Declarations = Object.fromEntries(
+    Object.keys(said('body')).map((property) => [property, UNSAID[property] as string]),
+  );
+  return { ...inherited, ...said('heading'), ...wraps };
 }
 
 /** Held at its corner or edge alone, so that more words make it grow away from there. */

@@ -75,7 +75,9 @@ describe('fonts', () => {
     const [few, more] = [await cut('Hut 4'), await cut('Hut 4, its own page: 0123456789')];
     expect(few.length).toBeLessThan(more.length);
     const font = fontkit.create(Buffer.from(await wawoff2.decompress(more))) as fontkit.Font;
-    expect([...'Hut4'].every((each) => font.hasGlyphForCodePoint(each.codePointAt(0) ?? 0))).toBe(true);
+    expect(Array.from('Hut4').every((each) => font.hasGlyphForCodePoint(each.codePointAt(0) ?? 0))).toBe(
+      true,
+    );
     expect(font.hasGlyphForCodePoint('z'.codePointAt(0) ?? 0)).toBe(false);
     expect(font.availableFeatures).toContain('tnum');
     expect(font.variationAxes.wght).toMatchObject({ min: 100, max: 900 });

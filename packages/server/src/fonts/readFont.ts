@@ -21,6 +21,10 @@ const MOST_GLYPHS = 65_535;
 
 interface Tables {
   readonly 'OS/2'?: { readonly usWeightClass: number; readonly fsSelection: { readonly italic: boolean } };
+  readonly familyName?: string;
+  readonly variationAxes?: Readonly<
+    Record<string, { readonly min: number; readonly max: number; readonly default: number }>
+  >;
   readonly name?: { readonly records: Readonly<Record<string, Readonly<Record<string, string>>>> };
 }
 
@@ -36,12 +40,14 @@ export async function readFont(bytes: Uint8Array): Promise<ReadFont> {
     if (mediaType === 'font/woff2' && file.readUInt32BE(16) > MOST_UNPACKED)
       return { why: 'It is larger unpacked than any font that a page could use.' };
     const plain = mediaType === 'font/woff2' ? Buffer.from(await wawoff2.decompress(file)) : file;
-    const font = fontkit.create(plain) as fontkit.Font & Tables;
+    const font = fontkit.create(plain);
     if (!('numGlyphs' in font) || font.numGlyphs < 1 || font.numGlyphs > MOST_GLYPHS)
       return { why: 'There are no letters in it.' };
     // A face that can’t be laid out is none that can be shown.
     font.layout('Hag 0');
-    return { family: familyOf(font), mediaType, facts: factsOf(font) };
+    // Types promise tables that a file need not have.
+    const tables = font as unknown as Tables;
+    return { family: familyOf(tables), mediaType, facts: factsOf(font, tables) };
   } catch {
     return { why: 'It begins like a font, but its tables can’t be read.' };
   }
@@ -52,11 +58,11 @@ const WEIGHT_AT_END =
   / (thin|hairline|(extra|ultra|semi|demi)?[ -]?(light|bold)|regular|medium|black|heavy)$/i;
 
 /** The name of all its weights where the font says one (name 16), else that of the four usual styles (name 1). */
-function familyOf(font: fontkit.Font & Tables): string {
-  const { preferredFamily, fontFamily } = font.name?.records ?? {};
+function familyOf({ name: table, familyName }: Tables): string {
+  const { preferredFamily, fontFamily } = table?.records ?? {};
   const first = (names: Readonly<Record<string, string>> | undefined) => Object.values(names ?? {})[0];
-  const said = first(preferredFamily) ?? first(fontFamily)?.replace(WEIGHT_AT_END, '') ?? font.familyName;
-  const clean = String(said ?? '')
+  const said = first(preferredFamily) ?? first(fontFamily)?.replace(WEIGHT_AT_END, '') ?? familyName ?? '';
+  const clean = said
     .replace(/[^\p{L}\p{N} ._+&-]+/gu, ' ')
     .trim()
     .replace(/\s+/g, ' ')
@@ -66,16 +72,15 @@ function familyOf(font: fontkit.Font & Tables): string {
   return Object.hasOwn(FAMILIES, name) || Object.hasOwn(SYSTEM_STACKS, name) ? `${name} own` : name;
 }
 
-function factsOf(font: fontkit.Font & Tables): FontFacts {
-  const axes = Object.entries(font.variationAxes ?? {}).flatMap(([tag, axis]) => {
-    const { min, max, default: usual } = axis as { min: number; max: number; default: number };
+function factsOf(font: fontkit.Font, { 'OS/2': os2, variationAxes = {} }: Tables): FontFacts {
+  const axes = Object.entries(variationAxes).flatMap(([tag, { min, max, default: usual }]) => {
     const isSound = FONT_TAG.test(tag) && [min, max, usual].every((value) => Math.abs(value) <= 10_000);
     return isSound ? [{ tag, min, max, default: usual }] : [];
   });
   const weight = axes.find(({ tag }) => tag === 'wght');
-  const own = held(font['OS/2']?.usWeightClass ?? 400);
+  const own = held(os2?.usWeightClass ?? 400);
   return {
-    style: font['OS/2']?.fsSelection.italic === true ? 'italic' : 'normal',
+    style: os2?.fsSelection.italic ? 'italic' : 'normal',
     weight: weight ? [held(weight.min), held(weight.max)] : [own, own],
     axes: axes.filter(({ tag }) => tag !== 'wght').slice(0, LIMITS.fontSettings),
     features: [...new Set(font.availableFeatures)]

@@ -175,12 +175,12 @@ export const MOTION = {
   readonly hover: ChoiceField<Motion['hover']>;
 };
 
-/** How lines are broken; the first is what a look says nothing of. */
+/** How lines are broken. */
 const WRAPS = [
   { value: 'wrap', label: 'Normal' },
   { value: 'balance', label: 'Balance' },
   { value: 'pretty', label: 'Pretty' },
-] satisfies ChoiceField<'wrap' | TextWrap>['choices'];
+] satisfies ChoiceField<TextWrap>['choices'];
 
 /** How a tile looks; of type, first what is said large and then the rest. */
 export const LOOK = {

@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import { packed, tileName, unseenTiles, type CollectionDocument, type TileId } from '@noria/core';
 import { useAppSelector } from '../hooks';
 import { interfaceOf } from '../kinds';
@@ -13,7 +14,12 @@ export function PackedFigure() {
   const isBegun = useAppSelector(selectIsBegun);
   if (tiles.length === 0 || isBegun) return null;
   const { Figure } = interfaceOf(band.arrangement);
-  if (Figure) return <Figure />;
+  if (Figure)
+    return (
+      <Suspense>
+        <Figure />
+      </Suspense>
+    );
   // Rows and fans have no cells.
   if (coverage.cells === 0) return null;
   const share = Math.floor(packed(coverage) * 100);

@@ -51,7 +51,9 @@ export function useFollowWider(): void {
           dispatch(amended(made));
         })
         // Bands stay as they are; the next change is a new try.
-        .catch(() => void (store.getState().document.document === document && dispatch(caughtUp())))
+        .catch(() => {
+          if (store.getState().document.document === document) dispatch(caughtUp());
+        })
         .finally(() => {
           underWay = null;
           next();

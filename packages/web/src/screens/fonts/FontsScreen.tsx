@@ -112,7 +112,7 @@ export function FontsScreen() {
             </p>
           )}
           <h2 className="mb-2 text-sm font-semibold">Added here</h2>
-          {families && families.length === 0 && (
+          {families?.length === 0 && (
             <p className="rounded-m bg-field px-4 py-6 text-center text-soft">
               No fonts yet. Drop WOFF2, TTF or OTF files here. Files of one family are found together.
             </p>

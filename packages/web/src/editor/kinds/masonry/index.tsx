@@ -2,11 +2,10 @@ import { isAlong } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { selectBand, selectLayout } from '../../selectors';
 import { count, rounded } from '../../../ui/words';
-import { beside, early } from '../../../ui/lazily';
+import { beside, early, whenShown } from '../../../ui/lazily';
 import { ColumnsGiven } from '../ColumnsGiven';
 import { countWords } from '../countWords';
 import { pxWords } from '../inCells';
-import { EndsFigure } from './EndsFigure';
 import type { KindInterface } from '../kind';
 
 /** “Five lanes of 234”; those along the inline axis are the layout’s rows. */
@@ -34,5 +33,5 @@ export const masonry: KindInterface = {
   takes: ({ at }) => (at.columnSpan > 1 ? `${at.columnSpan} lanes, ${pxWords(at)}` : pxWords(at)),
   grips: (arrangement) => (isAlong(arrangement) ? 'none' : 'inline'),
   Overlay: beside(() => import('./LaneEnds').then((file) => file.LaneEnds)),
-  Figure: EndsFigure,
+  Figure: whenShown(() => import('./EndsFigure').then((file) => file.EndsFigure)),
 };

@@ -20,13 +20,13 @@ interface LetterRowsProps {
 /** What the letters of one family can do beside being light or heavy, and how its lines are broken. */
 export function LetterRows({ look, role, family }: LetterRowsProps) {
   const { families } = useAppSelector(selectShared);
-  const faces = families?.[family]?.faces ?? [];
+  const faces = families[family]?.faces ?? [];
   const axes = new Map<string, FontAxis>(faces.flatMap((face) => face.axes.map((axis) => [axis.tag, axis])));
   const features = shippedFamily(family)?.features ?? [...new Set(faces.flatMap((face) => face.features))];
   const named = features.filter((tag) => featureName(tag) !== null);
   const on = look.look[`${role}Features`] ?? [];
   const values = look.look[`${role}Axes`] ?? {};
-  const wrap = look.look[`${role}Wrap`] ?? 'wrap';
+  const wrap = look.look[`${role}Wrap`] ?? (role === 'heading' ? null : 'wrap');
   const setFeatures = (tags: readonly string[]) =>
     look.set(LOOK[`${role}Features`].label, { [`${role}Features`]: tags.length > 0 ? tags : undefined });
   return (
@@ -59,12 +59,11 @@ export function LetterRows({ look, role, family }: LetterRowsProps) {
         help="Balance: lines of about one length. Pretty: no single word on the last line"
         {...look.here(`${role}Wrap`)}
       >
-        <Choice<TextWrap | 'wrap'>
+        <Choice<TextWrap>
           value={wrap}
+          placeholder="Usual"
           choices={LOOK[`${role}Wrap`].choices}
-          onChoose={(next) =>
-            look.set(LOOK[`${role}Wrap`].label, { [`${role}Wrap`]: next === 'wrap' ? undefined : next })
-          }
+          onChoose={(next) => look.set(LOOK[`${role}Wrap`].label, { [`${role}Wrap`]: next })}
         />
       </Row>
     </>
