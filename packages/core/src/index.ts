@@ -101,6 +101,7 @@ export * from './edit/patch/difference.js';
 export * from './look/colour.js';
 export * from './look/named.js';
 export * from './look/textColour.js';
+export * from './analysis/fit/contrastNeed.js';
 export * from './look/palette.js';
 export * from './look/typeScale.js';
 export * from './parts/coloursUsed.js';

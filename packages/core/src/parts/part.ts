@@ -125,6 +125,8 @@ export interface PartKind<P extends Part = Part> {
   readonly isExtra?: true;
   /** Whether it can be the link where its tile leads somewhere. */
   readonly canLead?: (part: P) => boolean;
+  /** How heavy its large type is where nothing else is set; left out: it has none. */
+  readonly largeWeight?: number;
   /** Its large type as a multiple of the collection's headings; left out: it has none, or as they are. */
   readonly headingTimes?: number;
   /** The list in it whose entries have ids, by its field, and what an entry is called. */

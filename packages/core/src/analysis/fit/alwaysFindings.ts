@@ -1,14 +1,12 @@
 import { behindWords, coloursOf, contrastIn, leastContrast } from '../../look/textColour.js';
 import { colourOf } from '../../look/named.js';
+import { contrastNeed, LEAST_CONTRAST } from './contrastNeed.js';
 import { shownParts } from '../../document/card.js';
 import { hasWords } from './needs.js';
 import { whileSame } from '../../memo.js';
 import { levelsOf } from './wordFindings.js';
 import type { Checked, Found } from './checked.js';
 import type { PictureAsset, Tile } from '../../document/types.js';
-
-/** The least contrast of words to what is behind them (WCAG 2.2, 1.4.3). */
-export const LEAST_CONTRAST = 4.5;
 
 /** What does not depend on the width: contrast, and pictures without alternative text. */
 export function* alwaysFindings(checked: Checked): Generator<Found> {
@@ -19,23 +17,35 @@ export function* alwaysFindings(checked: Checked): Generator<Found> {
     const tile = looks.tiles[id] as Tile;
     const level = levels.get(id) ?? null;
     const common = { level, tiles: [id], ranges, worst: stretch.from };
-    const least = leastIn(looks, tile);
-    if (least < LEAST_CONTRAST)
-      yield { ...common, kind: 'faint', badness: 5 - least, said: { has: least, need: LEAST_CONTRAST } };
+    const { has, need } = faintest(looks, tile);
+    if (has < need) yield { ...common, kind: 'faint', badness: 0.5 + need - has, said: { has, need } };
     if (lacksWords(looks.pictures, tile))
       yield { ...common, kind: 'no alternative text', badness: 1, said: {} };
   }
 }
 
-const remembered = whileSame<Tile, number>();
+interface Faintest {
+  /** Contrast, 1 to 21. */
+  readonly has: number;
+  readonly need: number;
+}
 
-const leastIn = (known: Checked['looks'], tile: Tile): number => {
-  const { pictures, namedLooks } = known;
-  return remembered(tile, [pictures, namedLooks, ...behindWords(known, tile)], () => {
-    const badges = (tile.badges ?? []).map(({ fill, textColour }) =>
-      leastContrast(colourOf(namedLooks, textColour), coloursOf(known, { fill })),
+const remembered = whileSame<Tile, Faintest>();
+
+/** Of a tile's words and its badges, those that are farthest from the contrast that they need. */
+export const faintest = (known: Checked['looks'], tile: Tile): Faintest => {
+  const { pictures, namedLooks, look } = known;
+  return remembered(tile, [pictures, namedLooks, look, ...behindWords(known, tile)], () => {
+    const badges = (tile.badges ?? []).map(({ fill, textColour }) => ({
+      has: leastContrast(colourOf(namedLooks, textColour), coloursOf(known, { fill })),
+      need: LEAST_CONTRAST,
+    }));
+    const words = hasWords(tile) ? [{ has: contrastIn(known, tile), need: contrastNeed(known, tile) }] : [];
+    const nothing: Faintest = { has: 21, need: LEAST_CONTRAST };
+    return [...words, ...badges].reduce(
+      (one, other) => (other.has / other.need < one.has / one.need ? other : one),
+      nothing,
     );
-    return Math.min(21, hasWords(tile) ? contrastIn(known, tile) : 21, ...badges);
   });
 };
 

@@ -6,6 +6,8 @@ import { element } from '../../engine/html/node.js';
 import type { ActionPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
+const LARGE_WEIGHT = 620;
+
 export const action: PartKind<ActionPart> = {
   name: 'action',
   called: 'An action',
@@ -17,7 +19,7 @@ export const action: PartKind<ActionPart> = {
       : [],
   css: (look) => ({
     flow: `a.action {
-${largeCss(look, { weight: 620, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
+${largeCss(look, { weight: LARGE_WEIGHT, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
   text-decoration: none;
 }
 a.action:hover {
@@ -38,6 +40,7 @@ a.action:focus-visible {
 }
 `,
   }),
+  largeWeight: LARGE_WEIGHT,
   least: 'word',
   weight: 1,
   slots: [

@@ -9,9 +9,11 @@ import type { PartKind } from '../part.js';
 const TIMES = 1.7;
 
 const figureCss = (look: CollectionLook, selector: string) => `${selector} {
-${largeCss(look, { weight: 680, size: timesCss(look.headingSize, TIMES), lineHeight: 1, letterSpacing: -0.035 })}
+${largeCss(look, { weight: LARGE_WEIGHT, size: timesCss(look.headingSize, TIMES), lineHeight: 1, letterSpacing: -0.035 })}
 }
 `;
+
+const LARGE_WEIGHT = 680;
 
 export const figure: PartKind<FigurePart> = {
   name: 'figure',
@@ -26,6 +28,7 @@ export const figure: PartKind<FigurePart> = {
 }
 `,
   }),
+  largeWeight: LARGE_WEIGHT,
   least: 'whole',
   weight: 1,
   slots: [{ field: 'words', name: 'Figure', holds: 'words', likely: /number|count|value/i }],

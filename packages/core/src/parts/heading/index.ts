@@ -7,6 +7,8 @@ import { element } from '../../engine/html/node.js';
 import type { HeadingPart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
+const LARGE_WEIGHT = 650;
+
 export const heading: PartKind<HeadingPart> = {
   name: 'heading',
   called: 'A heading',
@@ -21,11 +23,12 @@ export const heading: PartKind<HeadingPart> = {
   },
   css: (look) => ({
     flow: `:is([data-tile], .row) > :is(h1, h2, h3, h4, h5, h6) {
-${largeCss(look, { weight: 650, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
+${largeCss(look, { weight: LARGE_WEIGHT, size: typeSizeCss(look.headingSize), lineHeight: 1.15, letterSpacing: -0.012 })}
   text-wrap: balance;
 }
 `,
   }),
+  largeWeight: LARGE_WEIGHT,
   least: 'line',
   weight: 2,
   slots: [{ field: 'words', name: 'Heading', holds: 'words', likely: /title|name/i }],

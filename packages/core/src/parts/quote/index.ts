@@ -7,10 +7,12 @@ import type { CollectionLook, QuotePart } from '../../document/types.js';
 import type { PartKind } from '../part.js';
 
 const quoteCss = (look: CollectionLook, selector: string) => `${selector} {
-${largeCss(look, { weight: 560, size: typeSizeCss(look.headingSize), lineHeight: 1.22, letterSpacing: -0.012 })}
+${largeCss(look, { weight: LARGE_WEIGHT, size: typeSizeCss(look.headingSize), lineHeight: 1.22, letterSpacing: -0.012 })}
   text-wrap: pretty;
 }
 `;
+
+const LARGE_WEIGHT = 560;
 
 export const quote: PartKind<QuotePart> = {
   name: 'quote',
@@ -23,6 +25,7 @@ export const quote: PartKind<QuotePart> = {
     flow: quoteCss(look, '.quote > blockquote'),
     apart: quoteCss(look, ':is(.card, .row) > blockquote'),
   }),
+  largeWeight: LARGE_WEIGHT,
   least: 'line',
   weight: 2,
   slots: [{ field: 'words', name: 'Quote', holds: 'words' }],

@@ -2,6 +2,7 @@ import {
   colourOf,
   coloursApart,
   contrastIn,
+  contrastNeed,
   isGradient,
   letsThrough,
   takesTextColour,
@@ -84,7 +85,14 @@ export function FillRows({ look }: { look: Look }) {
               opacity={plain.opacity}
               onOpacity={(opacity, key) => set(plainFill(plain.colour, opacity), key)}
               onSet={(colour, key) => set(plainFill(colour, plain.opacity), key)}
-              says={hasWords && <Contrast ratio={contrastIn(looks, look.tiles[0])} />}
+              says={
+                hasWords && (
+                  <Contrast
+                    ratio={contrastIn(looks, look.tiles[0])}
+                    need={contrastNeed(looks, look.tiles[0])}
+                  />
+                )
+              }
             />
           ) : (
             <span

@@ -8,8 +8,15 @@ import { selectLooks } from '../../selectors';
 import { Contrast } from './Contrast';
 import type { Look } from './useLook';
 
+interface TextColourRowProps {
+  readonly look: Look;
+  /** The contrast that the words have, and the one that they need. */
+  readonly ratio: number;
+  readonly need: number;
+}
+
 /** The colour of words: legible by itself unless one of its own is set. */
-export function TextColourRow({ look, ratio }: { look: Look; ratio: number }) {
+export function TextColourRow({ look, ratio, need }: TextColourRowProps) {
   const document = useAppSelector(selectLooks);
   const { textColour } = look.look;
   const isAuto = textColour === 'auto';
@@ -21,7 +28,7 @@ export function TextColourRow({ look, ratio }: { look: Look; ratio: number }) {
           value={isAuto ? textColourOf(document, look.tiles[0]) : textColour}
           {...(isAuto && { label: 'Automatic' })}
           onSet={(value, key) => look.set(LOOK.textColour.label, { textColour: value }, key)}
-          says={<Contrast ratio={ratio} />}
+          says={<Contrast ratio={ratio} need={need} />}
         >
           {!isAuto && (
             <Button onClick={() => look.set(LOOK.textColour.label, { textColour: 'auto' })}>
@@ -29,7 +36,7 @@ export function TextColourRow({ look, ratio }: { look: Look; ratio: number }) {
             </Button>
           )}
         </NamedColour>
-        <Contrast ratio={ratio} short />
+        <Contrast ratio={ratio} need={need} short />
       </div>
     </Row>
   );
