@@ -104,8 +104,7 @@ function veiledEnough(document: CollectionDocument, { look, ...tile }: Tile): re
   const colour = own !== null && contrast(own, LIGHT) > contrast(own, DARK) ? LIGHT : DARK;
   for (const opacity of VEILS) {
     const over: FillLayer[] = [{ fill: { kind: 'plain', colour, opacity } }, ...(look.over ?? [])];
-    if (over.length <= LIMITS.layers && !isFaintIn(document, { ...tile, look }, { over }))
-      return over;
+    if (over.length <= LIMITS.layers && !isFaintIn(document, { ...tile, look }, { over })) return over;
   }
   return null;
 }
