@@ -103,6 +103,7 @@ export * from './look/named.js';
 export * from './look/textColour.js';
 export * from './analysis/fit/contrastNeed.js';
 export * from './look/palette.js';
+export * from './look/distinctColours.js';
 export * from './look/typeScale.js';
 export * from './parts/coloursUsed.js';
 export * from './look/css.js';

@@ -8,6 +8,7 @@ import { Picture, PictureVariant } from '../pictures/picture.entity.js';
 import { Film } from '../films/film.entity.js';
 import { Font } from '../fonts/font.entity.js';
 import { Workspace } from '../workspaces/workspace.entity.js';
+import { Aliases1764600000000 } from './migrations/1764600000000-aliases.js';
 import { First1764000000000 } from './migrations/1764000000000-first.js';
 import { Library1764100000000 } from './migrations/1764100000000-library.js';
 import { Fonts1764500000000 } from './migrations/1764500000000-fonts.js';
@@ -28,6 +29,7 @@ export function databaseOptions(url: string, limits: ServerLimits = USUAL_LIMITS
       Formats1764300000000,
       Rasters1764400000000,
       Fonts1764500000000,
+      Aliases1764600000000,
     ],
     synchronize: false,
     // gen_random_uuid() is PostgreSQL's own; an extension would ask for more rights than needed.

@@ -37,6 +37,10 @@ export class Picture {
   @Column({ type: 'text', nullable: true })
   placeholder: string | null;
 
+  /** Names that it came under again. */
+  @Column({ type: 'text', array: true, default: () => "'{}'" })
+  aliases: string[];
+
   @Column({ name: 'alternative_text', type: 'text', default: '' })
   alternativeText: string;
 

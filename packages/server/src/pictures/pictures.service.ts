@@ -43,6 +43,9 @@ const inputFor = ({ mediaType }: Picture, inlineSize: number) => ({
   ...(mediaType === 'image/gif' && { animated: true }),
 });
 
+/** Names that a picture may have beside its own. */
+const MOST_ALIASES = 20;
+
 @Injectable()
 export class PicturesService {
   constructor(
@@ -71,6 +74,13 @@ export class PicturesService {
           await this.files.store(manager, workspaceId, read.hash, path);
           const values = { ...read, workspaceId, name: upload.name };
           await manager.createQueryBuilder().insert().into(Picture).values(values).orIgnore().execute();
+          // What is there already keeps its name, and is found by this one too.
+          await manager.query(
+            `UPDATE picture SET aliases = array_append(aliases, $3)
+             WHERE workspace_id = $1 AND hash = $2 AND name <> $3 AND NOT $3 = ANY(aliases)
+               AND cardinality(aliases) < ${MOST_ALIASES}`,
+            [workspaceId, read.hash, upload.name],
+          );
           return this.find(workspaceId, read.hash, manager);
         });
       } finally {
@@ -90,7 +100,10 @@ export class PicturesService {
       .where('picture.workspace_id = :workspaceId', { workspaceId });
     if (search.trim() !== '') {
       const like = `%${search.trim().replace(/[\\%_]/g, '\\$&')}%`;
-      query.andWhere('(picture.name ILIKE :like OR picture.alternative_text ILIKE :like)', { like });
+      query.andWhere(
+        '(picture.name ILIKE :like OR picture.alternative_text ILIKE :like OR array_to_string(picture.aliases, chr(10)) ILIKE :like)',
+        { like },
+      );
     }
     const counted = await query
       .clone()

@@ -37,10 +37,15 @@ describe('pictures', () => {
       blockSize: 700,
       name: 'hut.png',
     });
+    // Under another name it is the same picture, and is found by both.
     expect((await send(bytes, 'again.png').expect(201)).body).toMatchObject({
       hash: stored.hash,
       name: 'hut.png',
+      aliases: ['again.png'],
     });
+    expect((await send(bytes, 'again.png').expect(201)).body).toMatchObject({ aliases: ['again.png'] });
+    const found = (await http().get(`${pictures}?search=again`).expect(200)).body as { entries: Shown[] };
+    expect(found.entries.map(({ hash }) => hash)).toEqual([stored.hash]);
     const original = await http().get(`${pictures}/${stored.hash}`).expect(200);
     expect(original.headers).toMatchObject({
       'content-type': 'image/png',

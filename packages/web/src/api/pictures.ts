@@ -34,6 +34,8 @@ export interface LibraryPicture {
   readonly raster: string | null;
   readonly placeholder: string | null;
   readonly alternativeText: string;
+  /** Names that it came under again. */
+  readonly aliases: readonly string[];
   readonly createdAt: string;
   /** How many tiles show it. */
   readonly uses: number;

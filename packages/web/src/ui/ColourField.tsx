@@ -24,6 +24,8 @@ interface ColourFieldProps {
   readonly onTakeBack?: () => void;
   /** What is said of the colour while it is picked, such as its contrast. */
   readonly says?: ReactNode;
+  /** Colours to press, before the sliders. */
+  readonly swatches?: ReactNode;
   /** Other ways to choose, below the sliders. */
   readonly children?: ReactNode;
   /** Only a round swatch, where there is no room for words. */
@@ -31,7 +33,7 @@ interface ColourFieldProps {
 }
 
 /** A colour: picked by its lightness, chroma and hue, which stay apart as the eye has them (OKLCH). */
-export function ColourField({ label, says, children, small, ...picked }: ColourFieldProps) {
+export function ColourField({ label, says, swatches, children, small, ...picked }: ColourFieldProps) {
   const { name, value } = picked;
   return (
     <Popover.Root>
@@ -62,7 +64,7 @@ export function ColourField({ label, says, children, small, ...picked }: ColourF
           onEscapeKeyDown={(event) => isTyped(document.activeElement) && event.preventDefault()}
           className="z-[150] grid max-h-(--radix-popover-content-available-height) w-[276px] gap-3 overflow-y-auto rounded-m bg-raised p-3.5 shadow-float"
         >
-          <Picker {...picked} />
+          <Picker {...picked}>{swatches}</Picker>
           {says && <div className="text-sm text-soft">{says}</div>}
           {children}
         </Popover.Content>
@@ -100,9 +102,9 @@ const MOST_CHROMA = 0.3;
 /** A hue is seen in its strip although the colour has little of it. */
 const HUE_SHOWN = 0.08;
 
-type PickerProps = Omit<ColourFieldProps, 'label' | 'says' | 'children' | 'small'>;
+type PickerProps = Omit<ColourFieldProps, 'label' | 'says' | 'swatches' | 'small'>;
 
-function Picker({ name, value, opacity, onOpacity, onSet, onBegin, onTakeBack }: PickerProps) {
+function Picker({ name, value, opacity, onOpacity, onSet, onBegin, onTakeBack, children }: PickerProps) {
   // A grey has no hue and a colour at the rim of sRGB no more chroma: what was asked for is kept beside.
   const [asked, setAsked] = useState({ lch: toOklch(value), hex: value });
   const lch = asked.hex === value ? asked.lch : toOklch(value);
@@ -138,6 +140,7 @@ function Picker({ name, value, opacity, onOpacity, onSet, onBegin, onTakeBack }:
         />
         <FromScreen onSet={onSet} />
       </div>
+      {children}
       <Axis
         name="Lightness"
         value={lch.lightness * 100}

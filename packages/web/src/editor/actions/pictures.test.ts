@@ -23,6 +23,7 @@ const picture = (name: string, inlineSize: number, blockSize: number): LibraryPi
   colours: [],
   raster: null,
   placeholder: null,
+  aliases: [],
   alternativeText: name,
   createdAt: '',
   uses: 0,

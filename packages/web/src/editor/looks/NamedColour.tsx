@@ -1,10 +1,12 @@
 import { colourOf, coloursUsed, namedIn, nameValue, refer, type Colour } from '@noria/core';
-import { useId, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { newId } from '../../api/ids';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectShared, selectView } from '../selectors';
 import { Button } from '../../ui/Button';
 import { ColourField } from '../../ui/ColourField';
+import { Swatches } from '../../ui/Swatches';
+import { MOST_SWATCHES, pictureColours, readyColours } from './colourSources';
 import { run } from '../document/run';
 
 interface NamedColourProps {
@@ -61,19 +63,23 @@ export function NamedColour({
       onBegin={() => (before.current = value)}
       onTakeBack={() => onSet(before.current, name)}
       says={says}
+      swatches={
+        <>
+          <Swatches
+            title="Named colours"
+            swatches={colours.map((look) => ({
+              value: refer(look.id),
+              colour: look.value,
+              name: look.name,
+              isChosen: look.id === followed,
+            }))}
+            onSet={onSet}
+          />
+          <ColoursHere value={value} onSet={onSet} />
+        </>
+      }
     >
       {children}
-      <Swatches
-        title="Named colours"
-        swatches={colours.map((look) => ({
-          value: refer(look.id),
-          colour: look.value,
-          name: look.name,
-          isChosen: look.id === followed,
-        }))}
-        onSet={onSet}
-      />
-      <UsedHere value={value} onSet={onSet} />
       {followed === null && label === undefined && (
         <form
           className="grid grid-cols-[1fr_auto] gap-1.5"
@@ -99,58 +105,23 @@ export function NamedColour({
   );
 }
 
-interface Swatch {
-  readonly value: Colour;
-  readonly colour: string;
-  readonly name: string;
-  readonly isChosen: boolean;
-}
-
-interface SwatchesProps {
-  readonly title: string;
-  readonly swatches: readonly Swatch[];
-  readonly onSet: (value: Colour) => void;
-}
-
-/** Colours to press; nothing where there are none. */
-function Swatches({ title, swatches, onSet }: SwatchesProps) {
-  const id = useId();
-  if (swatches.length === 0) return null;
-  return (
-    <div className="grid gap-1">
-      <span id={id} className="text-xs text-faint">
-        {title}
-      </span>
-      <div role="group" aria-labelledby={id} className="flex flex-wrap gap-1.5">
-        {swatches.map(({ value, colour, name, isChosen }) => (
-          <button
-            key={value}
-            type="button"
-            aria-label={name}
-            title={name}
-            aria-pressed={isChosen}
-            className="size-6 rounded-full border border-hair aria-pressed:outline-2 aria-pressed:outline-offset-2 aria-pressed:outline-copper"
-            style={{ background: colour }}
-            onClick={() => onSet(value)}
-          />
-        ))}
-      </div>
-    </div>
-  );
-}
-
-/** As many as fit in two rows. */
-const MOST_USED = 16;
-
-/** The colours of the collection that have no name yet, those first that are used most. */
-function UsedHere({ value, onSet }: { value: Colour; onSet: (value: Colour) => void }) {
+/** The colours of the collection: those that have no name yet, the most used first, and those of its pictures. */
+function ColoursHere({ value, onSet }: { value: Colour; onSet: (value: Colour) => void }) {
   const document = useAppSelector(selectView);
-  const used = useMemo(() => coloursUsed(document, MOST_USED), [document]);
+  const { pictures } = useAppSelector(selectShared);
+  const used = useMemo(() => coloursUsed(document, MOST_SWATCHES), [document]);
+  const ofPictures = useMemo(() => pictureColours({ pictures }, value), [pictures, value]);
   return (
-    <Swatches
-      title="Used in this collection"
-      swatches={used.map((colour) => ({ value: colour, colour, name: colour, isChosen: colour === value }))}
-      onSet={onSet}
-    />
+    <>
+      <Swatches
+        title="Used in this collection"
+        swatches={used.map((colour) => ({ value: colour, colour, name: colour, isChosen: colour === value }))}
+        onSet={onSet}
+      />
+      <Swatches title="From its pictures" swatches={ofPictures} onSet={onSet} />
+      {used.length === 0 && ofPictures.length === 0 && (
+        <Swatches title="Ready colours" swatches={readyColours(value)} onSet={onSet} />
+      )}
+    </>
   );
 }

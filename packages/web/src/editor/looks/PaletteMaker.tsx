@@ -10,6 +10,8 @@ import {
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { ColourField } from '../../ui/ColourField';
+import { Swatches } from '../../ui/Swatches';
+import { pictureColours, readyColours } from './colourSources';
 import { announce } from '../../ui/notices/noticesSlice';
 import { Section } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
@@ -63,6 +65,8 @@ export function PaletteMaker() {
   return (
     <Section title="Palette from one colour">
       <div className="grid gap-2">
+        <Swatches title="From the pictures" swatches={pictureColours(document, from)} onSet={setFrom} />
+        <Swatches title="Ready colours" swatches={readyColours(from)} onSet={setFrom} />
         <div className="grid grid-cols-2 gap-1">
           <ColourField name="Base colour" value={from} onSet={setFrom} />
           <Segments

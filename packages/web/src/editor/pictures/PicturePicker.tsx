@@ -75,7 +75,12 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
                 className="aspect-[4/3] w-full object-cover"
                 style={{ background: picture.colours[0] }}
               />
-              <span className="block truncate px-1.5 py-1 text-[11.5px] text-soft">{picture.name}</span>
+              <span className="grid px-1.5 py-1 text-[11.5px] leading-tight">
+                <span className="truncate text-ink">{picture.name}</span>
+                <span className="figures text-[10.5px] text-soft">
+                  {picture.inlineSize} × {picture.blockSize}
+                </span>
+              </span>
             </button>
           </li>
         ))}

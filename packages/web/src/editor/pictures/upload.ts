@@ -1,6 +1,7 @@
 import { byNumberedName } from '@noria/core';
 import { uploadToLibrary, type LibraryPicture } from '../../api/pictures';
 import type { AppThunk } from '../state';
+import { announce } from '../../ui/notices/noticesSlice';
 import { unpack } from './unpack';
 import { begun, ended, failed, preparing, refused, uploaded } from './uploadsSlice';
 
@@ -17,6 +18,10 @@ export const cancelUploads = (): AppThunk => () => stopping?.abort();
 
 const isZip = ({ name, type }: File) => /\.zip$/i.test(name) || /^application\/(x-)?zip/.test(type);
 const words = (error: unknown) => (error instanceof Error ? error.message : String(error));
+
+/** Says of files that are in the library already under which names. */
+const knownWords = ({ file, name }: { readonly file: string; readonly name: string }, more: number) =>
+  `“${file}” is in the library already, as “${name}”${more > 0 ? `, and so are ${more} more` : ''}. Both names find it.`;
 
 /**
  * Uploads pictures, and those in ZIP archives, to the library. Answers those that arrived, in the order
@@ -63,6 +68,12 @@ export const uploadFiles =
           }),
         ),
       );
+      const known = ordered.flatMap((file, k) => {
+        const picture = arrived.get(k);
+        return picture?.aliases.includes(file.name) ? [{ file: file.name, name: picture.name }] : [];
+      });
+      const [first] = known;
+      if (first) dispatch(announce(knownWords(first, known.length - 1)));
       return ordered.flatMap((_, k) => arrived.get(k) ?? []);
     } finally {
       stopping = null;

@@ -119,6 +119,12 @@ export function PictureDetails({ picture, onClose, onDeleted }: PictureDetailsPr
           {picture.mediaType.replace('image/', '').replace('+xml', '').toUpperCase()},{' '}
           {sizeOf(picture.byteSize)}
         </dd>
+        {picture.aliases.length > 0 && (
+          <>
+            <dt className="text-soft">Also called</dt>
+            <dd className="min-w-0 break-words">{picture.aliases.join(', ')}</dd>
+          </>
+        )}
         <dt className="text-soft">Colours</dt>
         <dd className="flex gap-1">
           {picture.colours.map((colour, k) => (

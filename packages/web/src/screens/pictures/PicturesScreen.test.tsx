@@ -21,6 +21,7 @@ const picture = (hash: string, own: Partial<LibraryPicture> = {}): LibraryPictur
   colours: ['#102030', '#000000', '#ffffff'],
   raster: null,
   placeholder: null,
+  aliases: [],
   alternativeText: '',
   createdAt: '2026-02-03T10:00:00Z',
   uses: 0,
