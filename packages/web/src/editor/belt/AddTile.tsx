@@ -1,31 +1,43 @@
 import { titleOf, type TileStart } from '@noria/core';
 import { DropdownMenu } from 'radix-ui';
-import { useRef } from 'react';
+import { Suspense, useRef, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
+import { whenShown } from '../../ui/lazily';
 import { MENU, MENU_ITEM } from '../../ui/menu';
 import { giveFocusBack } from '../../ui/typing';
 import { addNewTile } from '../actions/tiles';
 import { START_ABOUT, tileStarts } from '../commands/allCommands';
 import { COMMANDS } from '../commands/registry';
 import { useAppDispatch } from '../hooks';
+import { StartPicture } from './StartPicture';
+
+const AddRecipes = whenShown(() => import('../recipes/AddRecipes').then((file) => file.AddRecipes));
 
 interface ItemProps {
+  readonly picture?: ReactNode;
   readonly words: string;
   readonly about?: string | undefined;
   readonly onChoose: () => void;
 }
 
-const Item = ({ words, about, onChoose }: ItemProps) => (
-  <DropdownMenu.Item className={`justify-between gap-4 ${MENU_ITEM}`} onSelect={onChoose}>
+const Item = ({ picture, words, about, onChoose }: ItemProps) => (
+  <DropdownMenu.Item className={`gap-2.5 ${MENU_ITEM}`} onSelect={onChoose}>
+    {picture}
     <span className="font-semibold">{words}</span>
-    <span className="text-sm text-faint">{about}</span>
+    <span className="ml-auto pl-2 text-sm text-faint">{about}</span>
   </DropdownMenu.Item>
 );
 
 /** What a tile can begin as, in a menu. */
 export const StartItems = ({ onChoose }: { onChoose: (what: TileStart) => void }) =>
   tileStarts().map((what) => (
-    <Item key={what} words={titleOf(what)} about={START_ABOUT[what]} onChoose={() => onChoose(what)} />
+    <Item
+      key={what}
+      picture={<StartPicture what={what} />}
+      words={titleOf(what)}
+      about={START_ABOUT[what]}
+      onChoose={() => onChoose(what)}
+    />
   ));
 
 /** What adds tiles that have something in them already. */
@@ -46,7 +58,8 @@ export function AddTile({ label }: { label: string }) {
         <DropdownMenu.Content
           sideOffset={6}
           align="start"
-          className={`z-40 min-w-[260px] ${MENU}`}
+          collisionPadding={8}
+          className={`z-40 grid grid-cols-[300px_264px] gap-2 ${MENU}`}
           onCloseAutoFocus={(event) => {
             // The focus is where the new tile is.
             if (isAdded.current && event.target instanceof HTMLElement) {
@@ -56,16 +69,23 @@ export function AddTile({ label }: { label: string }) {
             isAdded.current = false;
           }}
         >
-          <StartItems
-            onChoose={(what) => {
-              isAdded.current = true;
-              dispatch(addNewTile(what));
-            }}
-          />
-          <DropdownMenu.Separator className="my-1 h-px bg-hair" />
-          {FILLED.map(({ id, words, about, run }) => (
-            <Item key={id} words={words} about={about} onChoose={() => dispatch(run())} />
-          ))}
+          <div>
+            <StartItems
+              onChoose={(what) => {
+                isAdded.current = true;
+                dispatch(addNewTile(what));
+              }}
+            />
+            <DropdownMenu.Separator className="my-1 h-px bg-hair" />
+            {FILLED.map(({ id, words, about, run }) => (
+              <Item key={id} words={words} about={about} onChoose={() => dispatch(run())} />
+            ))}
+          </div>
+          <div className="border-l border-hair pl-2">
+            <Suspense>
+              <AddRecipes onAdd={() => (isAdded.current = true)} />
+            </Suspense>
+          </div>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
