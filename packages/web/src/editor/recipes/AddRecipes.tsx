@@ -14,7 +14,8 @@ export function AddRecipes({ onAdd }: { onAdd: () => void }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const samples = useMemo(() => Object.values(document.pictures).slice(0, 4), [document.pictures]);
-  const own = Object.values(document.recipes ?? {}).map((recipe) => ({ recipe, assets: document as Assets }));
+  const assets: Assets = document;
+  const own = Object.values(document.recipes ?? {}).map((recipe) => ({ recipe, assets }));
   const starters = STARTERS.filter(({ id }) => !document.recipes?.[id]).map((recipe) => ({
     recipe,
     assets: starterAssets,
