@@ -215,3 +215,17 @@ test('a tile of each kind is added to an empty collection', async ({ page, appli
       .sort(),
   ).toEqual(['Action', 'Picture', 'Quote', 'Stat', 'Text']);
 });
+
+test('a recipe is added from the same menu, as it looks', async ({ page, application }) => {
+  const { id } = await createCollection(application, { name: 'Empty' });
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  const item = page.getByRole('menuitem', { name: 'Big figure', exact: true });
+  await expect(item).toBeVisible();
+  await item.click();
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(1);
+  await saved(page);
+  const { document } = await readStored(application, id);
+  const [tile] = Object.values(document.tiles);
+  expect(document.recipes?.[tile?.recipe?.recipe ?? '']?.name).toBe('Big figure');
+});

@@ -77,6 +77,27 @@ test.describe('the fill of a tile', () => {
     expect((await lookOf(application, collection, 'voice'))?.backdropBlur).toBe(12);
   });
 
+  test('is one press: a colour of the pictures, before any slider', async ({
+    page,
+    application,
+    collection,
+  }) => {
+    await openCompose(page, application, collection);
+    await hand(page, 'voice').click();
+    await settings(page)
+      .getByRole('button', { name: /^Fill, colour/ })
+      .click();
+    const ofPictures = page.getByRole('group', { name: 'From its pictures' }).getByRole('button').first();
+    const colour = (await ofPictures.getAttribute('aria-label')) ?? '';
+    expect(colour).toMatch(/^#[0-9a-f]{6}$/);
+    const { y } = (await ofPictures.boundingBox()) ?? {};
+    const { y: slider } = (await page.getByRole('slider', { name: 'Lightness' }).boundingBox()) ?? {};
+    expect(y).toBeLessThan(slider ?? 0);
+    await ofPictures.click();
+    await saved(page);
+    expect((await lookOf(application, collection, 'voice'))?.fill).toBe(colour);
+  });
+
   test('is a radial gradient by numbers and by hand: its middle goes out of the tile, its radii turn', async ({
     page,
     application,

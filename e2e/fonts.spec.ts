@@ -188,6 +188,9 @@ test('a font that is dropped on a card is its heading type; one that is none say
   const stored = (await readStored(application, id)).document;
   expect(stored.tiles.two?.look.headingFamily).toBe('Caveat own');
   expect(stored.tiles.one?.look.headingFamily).toBeUndefined();
+  // Beside the tiles nothing would show that it came, so it is said.
+  await drop(page.getByRole('main', { name: 'Stage' }), [await fontFile('nunito')], { at: [0.5, 0.95] });
+  await expect(page.getByRole('alert')).toContainText('Nunito own is among the fonts now.');
   await drop(hand(page, 'one'), [{ ...file, name: 'broken.ttf', buffer: file.buffer.subarray(0, 700) }]);
   await expect(
     page.getByText(/“broken\.ttf” can’t be shown by this browser, and was not stored/),

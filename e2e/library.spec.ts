@@ -248,3 +248,24 @@ test('numbered files come by their numbers, with the order in which they were pi
   await expect(page.getByRole('list', { name: 'Icons' }).getByRole('listitem')).toHaveCount(3);
   await expect(page.locator(tilesOf)).toHaveCount(1);
 });
+
+test('a picture that comes again under another name is told of, and found by both names', async ({
+  page,
+  application,
+}) => {
+  await page.goto(`${application.url}/pictures`);
+  const picture = await file('north face.jpg', 96, 64, '#2b3c4d');
+  const files = page.getByTestId('library-files');
+  const cards = page.getByRole('main').getByRole('listitem');
+  await files.setInputFiles([picture]);
+  await page.getByRole('searchbox', { name: 'Find pictures' }).fill('north face');
+  await expect(cards).toHaveCount(1);
+  await files.setInputFiles([{ ...picture, name: 'IMG 0417.jpg' }]);
+  await expect(page.getByRole('alert')).toHaveText(
+    '“IMG 0417.jpg” is in the library already, as “north face.jpg”. Both names find it.',
+  );
+  await page.getByRole('searchbox', { name: 'Find pictures' }).fill('img 0417');
+  await expect(cards).toHaveCount(1);
+  await cards.first().getByRole('button').click();
+  await expect(page.getByRole('complementary', { name: 'Picture' })).toContainText('IMG 0417.jpg');
+});

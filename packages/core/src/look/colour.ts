@@ -1,19 +1,42 @@
 import {
   clampChroma,
+  convertLrgbToRgb,
+  convertRgbToLrgb,
   formatHex,
-  modeLrgb,
+  interpolatorLinear,
+  type modeLrgb,
   modeOklab,
   modeOklch,
-  modeRgb,
   useMode,
+  type modeRgb,
   type Oklch,
 } from 'culori/fn';
 import { rgbOf } from './blend.js';
 
+/** sRGB as the package has it, but for the reading of written colours, which brings a table of names along. */
+const srgb = {
+  channels: ['r', 'g', 'b', 'alpha'],
+  interpolate: {
+    r: interpolatorLinear,
+    g: interpolatorLinear,
+    b: interpolatorLinear,
+    alpha: interpolatorLinear,
+  },
+  gamut: true,
+  white: { r: 1, g: 1, b: 1 },
+  black: { r: 0, g: 0, b: 0 },
+};
+/** The same without its curve. */
+const linear = {
+  ...srgb,
+  mode: 'lrgb',
+  toMode: { rgb: convertLrgbToRgb },
+  fromMode: { rgb: convertRgbToLrgb },
+};
 // Only the spaces on the way between sRGB and OKLCH, each of which knows the next.
-useMode(modeLrgb);
+useMode(linear as unknown as typeof modeLrgb);
 useMode(modeOklab);
-const rgb = useMode(modeRgb);
+const rgb = useMode({ ...srgb, mode: 'rgb' } as unknown as typeof modeRgb);
 const oklch = useMode(modeOklch);
 const HEX = /^#[0-9a-f]{6}$/i;
 /** What rounding may lead out of sRGB. */

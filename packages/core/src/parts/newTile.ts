@@ -40,6 +40,14 @@ export type TileStart = CompositionName | GroupTile['kind'];
 export const newTile = (what: TileStart, id: TileId): Tile =>
   what === 'group' ? newGroup(id) : newCard(what, id);
 
+/** A tile as one adds it by hand: dressed for what it is to be. */
+export function dressedTile(what: TileStart, id: TileId): Tile {
+  if (what === 'group') return newGroup(id);
+  const { dressed } = compositionNamed(what);
+  const card = newCard(what, id, dressed?.begins);
+  return { ...card, look: { ...card.look, ...dressed?.look } };
+}
+
 /** What a tile that begins so is called. */
 export const titleOf = (what: TileStart): string =>
   what === 'group' ? 'Group' : compositionNamed(what).title;

@@ -1,5 +1,6 @@
 import type { Check } from '../document/checks.js';
 import type {
+  TileLook,
   Card,
   CollectionDocument,
   CollectionLook,
@@ -174,6 +175,11 @@ export interface Composition {
   readonly parts: readonly Part['kind'][];
   /** What they begin with, where that is not empty. */
   readonly begins?: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+  /** How a tile of it begins that one adds by hand: its look, and words that say what goes there. Left out: as any. */
+  readonly dressed?: {
+    readonly look?: Partial<TileLook>;
+    readonly begins?: Composition['begins'];
+  };
   /** What the elements of parts are called in it. */
   readonly elements?: Readonly<Record<string, string>>;
   /** Whether its parts flow in the tile; else they fill it, and it has no look of contents. */

@@ -2,7 +2,7 @@ import { withContents } from '../../document/levels.js';
 import { clone } from '../../document/clone.js';
 import { partIn, partsOf } from '../../document/card.js';
 import { partKindOf } from '../../parts/index.js';
-import { newTile, type TileStart } from '../../parts/newTile.js';
+import { dressedTile, newTile, type TileStart } from '../../parts/newTile.js';
 import type { Draft } from './draft.js';
 import type { Command } from '../patch/change.js';
 import { LIMITS } from '../../document/limits.js';
@@ -21,6 +21,11 @@ import type {
 /** Adds a tile at a position of the reading order; at its end when none is given. */
 export function addTile(what: TileStart, id: TileId, position?: number): Command {
   return (draft) => insertTile(draft, newTile(what, id), position ?? draft.order.length);
+}
+
+/** The same as one does by hand: it begins dressed for what it is to be. */
+export function addDressed(what: TileStart, id: TileId, position?: number): Command {
+  return (draft) => insertTile(draft, dressedTile(what, id), position ?? draft.order.length);
 }
 
 /** Puts a tile that is not there yet into the reading order. */

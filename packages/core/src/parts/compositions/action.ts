@@ -11,6 +11,8 @@ export const action: Start = {
   title: 'Action',
   parts: ['action'],
   begins: { action: { words: 'Go there' } },
+  // As a button, told from cards by its fill.
+  dressed: { look: { fill: '#21403d', spread: 'center', align: 'center' } },
   flows: true,
   takesTextColour: true,
   isLink: true,

@@ -21,6 +21,7 @@ export const stat: Start = {
   title: 'Stat',
   parts: ['figure', 'label'],
   begins: { figure: { words: '0' }, label: { words: 'of something' } },
+  dressed: { look: { headingSize: 48 } },
   elements: { label: 'span' },
   flows: true,
   takesTextColour: true,
@@ -33,6 +34,10 @@ export const quote: Start = {
   title: 'Quote',
   parts: ['quote', 'source'],
   begins: { quote: { words: 'What somebody said.' } },
+  dressed: {
+    look: { spread: 'between' },
+    begins: { quote: { words: '“What somebody said.”' }, source: { words: 'Who said it' } },
+  },
   elements: { source: 'figcaption' },
   flows: true,
   takesTextColour: true,

@@ -1,5 +1,5 @@
 import {
-  addTile,
+  addDressed,
   areasMeet,
   cellsOf,
   holdsCells,
@@ -46,7 +46,7 @@ export const drawing =
     const band = selectBand(state);
     const over = wantsOver && holdsCells(band.arrangement.kind);
     const there = tilesAt(view, band, cells);
-    const add = addTile(kind, id);
+    const add = addDressed(kind, id);
     const added = outcome(view, add);
     if (!added) return { command: add, says: null };
     const command = (over ? overCommand : placeAt)(added, id, band, cells, 'band');

@@ -1,5 +1,5 @@
 import {
-  addTile,
+  addDressed,
   assignArea,
   duplicateTile,
   pasteTiles,
@@ -32,7 +32,7 @@ export const addNewTile =
   (kind: TileStart): AppThunk =>
   (dispatch, getState) => {
     const id = freshId(kind);
-    if (!dispatch(runHere('Add tile', addTile(kind, id, nextPosition(getState()))))) return;
+    if (!dispatch(runHere('Add tile', addDressed(kind, id, nextPosition(getState()))))) return;
     dispatch(drawnChosen(kind));
     dispatch(tilesSelected([id]));
     dispatch(announce(`${titleOf(kind)} tile added and selected.`));

@@ -1,4 +1,5 @@
 import { bringing, setLookFor, type OwnFamily, type TileId } from '@noria/core';
+import { warn } from '../../ui/notices/noticesSlice';
 import { run } from '../document/run';
 import { LOOK } from '../fields/fields';
 import { runHere } from '../here';
@@ -29,7 +30,12 @@ export const dropFonts =
   (files: readonly File[], onto: TileId | null): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
     const [family] = await dispatch(addFontsHere(files));
-    if (!family || onto === null || selectView(getState()).tiles[onto]?.kind !== 'card') return;
+    if (!family) return;
+    if (onto === null || selectView(getState()).tiles[onto]?.kind !== 'card') {
+      // Nothing on the stage shows that it came.
+      dispatch(warn(`${family.name} is among the fonts now. Choose it as a family of headings or words.`));
+      return;
+    }
     const { index } = selectBand(getState());
     const chosen = setLookFor([onto], { headingFamily: family.name }, index, selectSetFor(getState()));
     dispatch(runHere(LOOK.headingFamily.label, bringing(family, chosen)));

@@ -1,7 +1,7 @@
 import { byNumberedName } from '@noria/core';
 import { uploadToLibrary, type LibraryPicture } from '../../api/pictures';
 import type { AppThunk } from '../state';
-import { announce } from '../../ui/notices/noticesSlice';
+import { warn } from '../../ui/notices/noticesSlice';
 import { unpack } from './unpack';
 import { begun, ended, failed, preparing, refused, uploaded } from './uploadsSlice';
 
@@ -73,7 +73,7 @@ export const uploadFiles =
         return picture?.aliases.includes(file.name) ? [{ file: file.name, name: picture.name }] : [];
       });
       const [first] = known;
-      if (first) dispatch(announce(knownWords(first, known.length - 1)));
+      if (first) dispatch(warn(knownWords(first, known.length - 1)));
       return ordered.flatMap((_, k) => arrived.get(k) ?? []);
     } finally {
       stopping = null;
