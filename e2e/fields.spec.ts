@@ -90,7 +90,16 @@ const PLACES: readonly Place[] = [
 ];
 
 /** What is asked of Noria, and is no value of the collection. */
-const ASKED = ['Width shown, px', 'Columns wanted at this width', 'Furthest move in reading order'];
+const ASKED = [
+  'Width shown, px',
+  'Columns wanted at this width',
+  'Furthest move in reading order',
+  // A type scale is a value once it is applied.
+  'Text size, at 360 px',
+  'Ratio, at 360 px',
+  'Text size, at 1280 px',
+  'Ratio, at 1280 px',
+];
 
 /** Something else than a field holds, in the order in which it is tried. */
 const others = (value: string): readonly string[] => {

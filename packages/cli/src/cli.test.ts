@@ -7,6 +7,7 @@ import { Readable } from 'node:stream';
 import { layoutBatch } from './batch.js';
 import { program } from './program.js';
 import type { CollectionDocument } from '@noria/core';
+import { unpacked } from './unpacked.js';
 import type { LayoutReport } from './layout.js';
 
 const demos = join(__dirname, '..', '..', '..', 'demo');
@@ -247,6 +248,17 @@ describe('fonts beside a collection', () => {
     axes: [],
     features: ['tnum'],
   };
+
+  test('are unpacked whole, however many at once', async () => {
+    const files = await Promise.all(
+      ['bitter', 'caveat', 'oswald', 'figtree'].map((slug) =>
+        readFile(join(bitter, '..', slug, 'files', `${slug}-latin-wght-normal.woff2`)),
+      ),
+    );
+    const together = await Promise.all(files.map(unpacked));
+    for (const [k, file] of files.entries())
+      expect(Buffer.compare(together[k] ?? Buffer.alloc(0), await unpacked(file))).toBe(0);
+  });
 
   test('measure its words, and go out with its page with the letters that it has use for', async () => {
     const document = JSON.parse(await readFile(small, 'utf8')) as CollectionDocument;

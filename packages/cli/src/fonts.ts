@@ -11,8 +11,8 @@ import * as fontkit from 'fontkit';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import wawoff2 from 'wawoff2';
 import { CliError } from './CliError.js';
+import { unpacked } from './unpacked.js';
 
 const { resolve: resolvePackage } = createRequire(import.meta.url);
 
@@ -35,7 +35,7 @@ async function readFace(path: string): Promise<fontkit.Font> {
   const bytes = await readFile(path);
   // fontkit can't vary a compressed font, so it gets the plain one.
   const isCompressed = bytes.toString('latin1', 0, 4) === 'wOF2';
-  const font = fontkit.create(isCompressed ? Buffer.from(await wawoff2.decompress(bytes)) : bytes);
+  const font = fontkit.create(isCompressed ? await unpacked(bytes) : bytes);
   if (!('numGlyphs' in font)) throw new CliError(`${path} holds several fonts. Save them one by one.`);
   return font;
 }
