@@ -12,6 +12,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Said at the step that hangs, and not by the whole test's time.
+    navigationTimeout: 90_000,
     // Tracing slows every step; ask for it with --trace on.
     screenshot: 'only-on-failure',
     launchOptions: {

@@ -13,6 +13,7 @@ import {
   showWidth,
   stageBoxes,
   type Application,
+  fontsThere,
 } from './noria';
 import type { Page, TestInfo } from '@playwright/test';
 
@@ -133,7 +134,7 @@ export async function begin(
   const { id } = await createCollection(application, { name: 'Empty' });
   await page.goto(`${application.url}/collections/${id}/compose`);
   await expect(page.getByText('No tiles yet').first()).toBeVisible();
-  await page.evaluate(() => document.fonts.ready);
+  await fontsThere(page);
   return { hands, id };
 }
 
@@ -184,7 +185,7 @@ export async function expectRight(
   const address = await downloadedPage(page, info);
   const other = await page.context().newPage();
   await other.goto(address);
-  await other.evaluate(() => document.fonts.ready);
+  await fontsThere(other);
   for (const width of WIDTHS) {
     await other.setViewportSize({ width, height: SCREEN_BLOCK_SIZE });
     const [there, here] = [await pageBoxes(other), onStage.get(width) ?? {}];

@@ -21,6 +21,7 @@ import {
   showWidth,
   test,
   type Application,
+  fontsThere,
 } from './noria';
 import { drop, file, hover } from './files';
 import type { Page } from '@playwright/test';
@@ -47,7 +48,7 @@ function five(): CollectionDocument {
 async function open(page: Page, application: Application, id: string, last = 'e') {
   await page.goto(`${application.url}/collections/${id}/compose`);
   await expect(hand(page, last)).toBeVisible();
-  await page.evaluate(() => document.fonts.ready);
+  await fontsThere(page);
 }
 
 /** Where a cell is on the screen: by the tiles of the first row, and the row below. */

@@ -6,11 +6,14 @@ export const picture = (width: number, height: number, background: string) =>
   sharp({ create: { width, height, channels: 3, background } })
     .jpeg()
     .toBuffer();
-/** The same as a file with a name. */
+/** The same as a file with a name; the name is in it too, so that two names are never one picture. */
 export const file = async (name: string, width: number, height: number, background: string) => ({
   name,
   mimeType: 'image/jpeg',
-  buffer: await picture(width, height, background),
+  buffer: await sharp({ create: { width, height, channels: 3, background } })
+    .withExif({ IFD0: { ImageDescription: name } })
+    .jpeg()
+    .toBuffer(),
 });
 
 /** Holds files over the middle of an element. */

@@ -18,6 +18,7 @@ import {
   stageBoxes,
   test,
   type Application,
+  fontsThere,
 } from './noria';
 import { drop, hover } from './files';
 import type { Page, TestInfo } from '@playwright/test';
@@ -81,7 +82,7 @@ async function expectAlike(page: Page, info: TestInfo): Promise<string> {
   const address = await downloadedPage(page, info);
   const other = await page.context().newPage();
   await other.goto(address);
-  await other.evaluate(() => document.fonts.ready);
+  await fontsThere(other);
   for (const [width, boxes] of at) {
     await other.setViewportSize({ width, height: 800 });
     expectSameBoxes(await pageBoxes(other), boxes);
@@ -220,7 +221,8 @@ test('the fonts of the workspace are listed with where they are used, deleted an
   await chooseFamily(page, 'Oswald own');
   await saved(page);
   await page.goto(`${application.url}/huts/fonts`);
-  await expect(page.getByText(/used in one collection/)).toBeVisible();
+  const row = page.getByRole('listitem').filter({ hasText: 'ridge-sign.ttf' });
+  await expect(row.getByText(/used in one collection/)).toBeVisible();
   await page.getByRole('button', { name: 'Delete ridge-sign.ttf' }).click();
   await expect(page.getByRole('alert')).toContainText('“Letters”');
   await page.getByRole('button', { name: 'Cancel' }).click();

@@ -34,6 +34,7 @@ import {
   stageBoxes,
   test,
   type Application,
+  fontsThere,
 } from './noria';
 
 const WIDTHS = [280, 320, 360, 414, 560, 700, 768, 900, 1024, 1280, 1600, 1920];
@@ -44,7 +45,7 @@ test.beforeAll(async () => {
 });
 
 async function expectAsCore(page: Page, document: CollectionDocument): Promise<void> {
-  await page.evaluate(() => window.document.fonts.ready);
+  await fontsThere(page);
   for (const width of WIDTHS) await expectAsCoreAt(page, document, measurer, width);
 }
 

@@ -115,8 +115,12 @@ export const readStored = async (application: Application, id: string) =>
 export async function openCompose(page: Page, application: Application, id: string): Promise<void> {
   await page.goto(`${application.url}/collections/${id}/compose`);
   await expect(hand(page, 'hut-at-dusk')).toBeVisible();
-  await page.evaluate(() => document.fonts.ready);
+  await fontsThere(page);
 }
+
+/** Waits for the fonts of a page. Asked again and again: the promise of a page that draws no frame may not come. */
+export const fontsThere = (page: Page) =>
+  expect.poll(() => page.evaluate(() => document.fonts.status)).toBe('loaded');
 
 /** The button that takes a tile in hand on the stage. */
 /** No violation in what is on the screen, but for what a designer put on the stage. */

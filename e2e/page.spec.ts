@@ -28,7 +28,17 @@ import {
 } from '@noria/core';
 import type { Page } from '@playwright/test';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
-import { createCollection, DEMOS, demo, expect, expectAsCoreAt, exported, showWidth, test } from './noria';
+import {
+  createCollection,
+  DEMOS,
+  demo,
+  expect,
+  expectAsCoreAt,
+  exported,
+  showWidth,
+  test,
+  fontsThere,
+} from './noria';
 
 /** Tiles whose words need more room than they have. */
 const clippedTiles = (page: Page) =>
@@ -106,7 +116,7 @@ test('tracks of every kind, heights, areas, groups, layers and badges lie in the
   const document = everything(await demo('winter-at-the-huts'));
   expect(checkDocument(document).problems).toEqual([]);
   await page.goto(await exported(document, info));
-  await page.evaluate(() => window.document.fonts.ready);
+  await fontsThere(page);
   for (const width of [240, 333, 480, 639, 640, 800, 1000, 1079, 1080, 1280, 1600, 2000, 2560]) {
     await expectAsCoreAt(page, document, measurer, width);
   }
@@ -197,7 +207,7 @@ for (const name of DEMOS) {
       await showWidth(page, width);
       await other.setViewportSize({ width, height: 900 });
       await other.goto(address);
-      await Promise.all([page, other].map((each) => each.evaluate(() => document.fonts.ready)));
+      await Promise.all([page, other].map(fontsThere));
       expect(await linesOf(page, true)).toEqual(await linesOf(other, false));
     }
     await other.close();
@@ -208,7 +218,7 @@ test('tiles of every kind and look are as high as core says', async ({ page }, i
   const document = everyLook(await demo('winter-at-the-huts'));
   expect(checkDocument(document).problems).toEqual([]);
   await page.goto(await exported(document, info));
-  await page.evaluate(() => window.document.fonts.ready);
+  await fontsThere(page);
   for (const width of [360, 639, 800, 1079, 1280, 1920]) {
     await expectAsCoreAt(page, document, measurer, width);
   }

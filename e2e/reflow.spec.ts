@@ -40,6 +40,7 @@ import {
   showWidth,
   stageBoxes,
   test,
+  fontsThere,
 } from './noria';
 import type { Page } from '@playwright/test';
 
@@ -129,7 +130,7 @@ for (const name of DEMOS) {
     expect(checked.stdout).toContain('nothing found at 2321 widths from 240 to 2560 px');
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.goto(await exported(name, info));
-    await page.evaluate(() => window.document.fonts.ready);
+    await fontsThere(page);
     const widths = sampled(document);
     expect(widths.length).toBeGreaterThanOrEqual(58);
     for (const width of widths) {
@@ -173,7 +174,7 @@ for (const queries of ['container', 'media'] as const) {
     };
     expect(checkDocument(rows).problems).toEqual([]);
     await page.goto(await exported(rows, info));
-    await page.evaluate(() => window.document.fonts.ready);
+    await fontsThere(page);
     for (const width of [240, 327, 328, 380, 492, 500, 639, 640, 800, 1079, 1080, 1400, 1900, 2560]) {
       await page.setViewportSize({ width, height: 800 });
       const layout = layoutCollection(rows, width, { measurer });

@@ -197,6 +197,7 @@ test('a command is found by its words and run by keyboard alone', async ({ page 
   await page.keyboard.type('nothing like this');
   await expect(page.getByText('No command matches.')).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(hand(page, 'highest')).toBeFocused();
   await hand(page, 'beds').click();
   await page.keyboard.press('Control+ArrowDown');
   await expect(page.getByRole('heading', { name: '2 tiles' })).toBeVisible();

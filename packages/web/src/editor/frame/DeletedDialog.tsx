@@ -2,6 +2,7 @@ import { AlertDialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
+import { useFocusBack } from '../../ui/useFocusBack';
 import { giveUp } from '../saving/asNew';
 import { takeAway } from '../saving/takeAway';
 import { selectShown } from '../document/selectors';
@@ -11,6 +12,7 @@ import { useKeepAsNew } from './useKeepAsNew';
 /** The collection was deleted elsewhere while it was open here: what there is of it can be kept. */
 export function DeletedDialog() {
   const dispatch = useAppDispatch();
+  const focusBack = useFocusBack();
   const navigate = useNavigate();
   const attempt = useAttempt();
   const keepAsNew = useKeepAsNew();
@@ -19,7 +21,10 @@ export function DeletedDialog() {
     <AlertDialog.Root open>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-[160] bg-ink/30" />
-        <AlertDialog.Content className="fixed top-1/3 left-1/2 z-[170] grid w-[520px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float">
+        <AlertDialog.Content
+          {...focusBack}
+          className="fixed top-1/3 left-1/2 z-[170] grid w-[520px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float"
+        >
           <AlertDialog.Title className="font-title text-lg font-semibold">
             “{document.name}” was deleted elsewhere
           </AlertDialog.Title>

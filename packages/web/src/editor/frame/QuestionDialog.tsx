@@ -3,6 +3,7 @@ import { AlertDialog } from 'radix-ui';
 import { useId, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Button } from '../../ui/Button';
+import { useFocusBack } from '../../ui/useFocusBack';
 import { decide } from '../saving/join';
 import { selectQuestion, selectShown } from '../document/selectors';
 import { useAttempt } from './useAttempt';
@@ -11,6 +12,7 @@ import { useKeepAsNew } from './useKeepAsNew';
 /** Asks what to keep where changes from elsewhere meet ours. What is not chosen is set aside. */
 export function QuestionDialog() {
   const dispatch = useAppDispatch();
+  const focusBack = useFocusBack();
   const attempt = useAttempt();
   const keepAsNew = useKeepAsNew();
   const question = useAppSelector(selectQuestion);
@@ -23,7 +25,10 @@ export function QuestionDialog() {
     <AlertDialog.Root open>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-[160] bg-ink/30" />
-        <AlertDialog.Content className="fixed top-[12vh] left-1/2 z-[170] flex max-h-[76vh] w-[680px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-5 shadow-float">
+        <AlertDialog.Content
+          {...focusBack}
+          className="fixed top-[12vh] left-1/2 z-[170] flex max-h-[76vh] w-[680px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-5 shadow-float"
+        >
           <AlertDialog.Title className="font-title text-lg font-semibold">
             Changed here and elsewhere
           </AlertDialog.Title>

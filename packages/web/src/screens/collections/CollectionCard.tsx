@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import type { ListedCollection } from '../../api/listedCollections';
 import { Button, SignButton } from '../../ui/Button';
 import { MENU, MENU_ITEM } from '../../ui/menu';
+import { useFocusBack } from '../../ui/useFocusBack';
 import { ThumbnailPlate } from './ThumbnailPlate';
 import { useThumbnail } from './useThumbnail';
 
@@ -17,6 +18,7 @@ export function CollectionCard({ collection, onDelete }: CollectionCardProps) {
   const { id, name, updatedAt, summary } = collection;
   const [place, thumbnail] = useThumbnail(collection);
   const [asking, setAsking] = useState(false);
+  const focusBack = useFocusBack();
   const changed = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(
     new Date(updatedAt),
   );
@@ -59,7 +61,10 @@ export function CollectionCard({ collection, onDelete }: CollectionCardProps) {
       <AlertDialog.Root open={asking} onOpenChange={setAsking}>
         <AlertDialog.Portal>
           <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-          <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 grid w-[400px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float">
+          <AlertDialog.Content
+            {...focusBack}
+            className="fixed top-1/3 left-1/2 z-50 grid w-[400px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float"
+          >
             <AlertDialog.Title className="font-title text-lg font-semibold">
               Delete “{name}”?
             </AlertDialog.Title>

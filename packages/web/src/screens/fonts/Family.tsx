@@ -24,23 +24,27 @@ export function Family({ name, says, files = [], onDelete }: FamilyProps) {
         </p>
         {says && <span className="text-sm text-soft">{says}</span>}
       </div>
-      {files.map((font) => (
-        <div
-          key={font.hash}
-          className="grid grid-cols-[220px_minmax(0,1fr)_auto] items-center gap-4 text-sm text-soft"
-        >
-          <span className="truncate" title={font.name}>
-            {font.name}
-          </span>
-          <span className="truncate">
-            {weightWords(font)}, {Math.max(1, Math.round(font.byteSize / 1024))} kB,{' '}
-            {font.uses === 0 ? 'not used' : `used in ${count(font.uses, 'collection').toLowerCase()}`}
-          </span>
-          <Button aria-label={`Delete ${font.name}`} onClick={() => onDelete?.(font)}>
-            Delete
-          </Button>
-        </div>
-      ))}
+      {files.length > 0 && (
+        <ul className="grid gap-2">
+          {files.map((font) => (
+            <li
+              key={font.hash}
+              className="grid grid-cols-[220px_minmax(0,1fr)_auto] items-center gap-4 text-sm text-soft"
+            >
+              <span className="truncate" title={font.name}>
+                {font.name}
+              </span>
+              <span className="truncate">
+                {weightWords(font)}, {Math.max(1, Math.round(font.byteSize / 1024))} kB,{' '}
+                {font.uses === 0 ? 'not used' : `used in ${count(font.uses, 'collection').toLowerCase()}`}
+              </span>
+              <Button aria-label={`Delete ${font.name}`} onClick={() => onDelete?.(font)}>
+                Delete
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

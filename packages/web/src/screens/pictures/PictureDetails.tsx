@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { pictureList } from '../../api/pictureList';
 import '../../editor/lists';
 import { Button, SignButton } from '../../ui/Button';
+import { useFocusBack } from '../../ui/useFocusBack';
 import { WordsField } from '../../ui/WordsField';
 import { sendLater } from '../../editor/saving/later/later';
 import { announce, warn } from '../../ui/notices/noticesSlice';
@@ -34,6 +35,7 @@ export function PictureDetails({ picture, onClose, onDeleted }: PictureDetailsPr
   const { data: uses } = pictureList.usePictureUsesQuery(hash);
   const [deletePicture] = pictureList.useDeletePictureMutation();
   const [asking, setAsking] = useState(false);
+  const focusBack = useFocusBack();
 
   const { path } = pictureDetails(hash, {});
   const waits = useAppSelector(({ later }) => later.waiting.includes(path));
@@ -160,7 +162,10 @@ export function PictureDetails({ picture, onClose, onDeleted }: PictureDetailsPr
         </Button>
         <AlertDialog.Portal>
           <AlertDialog.Overlay className="fixed inset-0 z-[160] bg-ink/25" />
-          <AlertDialog.Content className="fixed top-[26vh] left-1/2 z-[170] grid w-[440px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float">
+          <AlertDialog.Content
+            {...focusBack}
+            className="fixed top-[26vh] left-1/2 z-[170] grid w-[440px] -translate-x-1/2 gap-3 rounded-m bg-raised p-5 shadow-float"
+          >
             <AlertDialog.Title className="font-title text-lg font-[650]">
               Delete a picture that is in use?
             </AlertDialog.Title>

@@ -1,6 +1,7 @@
 import type { IconAsset } from '@noria/core';
 import { Dialog } from 'radix-ui';
 import { Button } from '../../../ui/Button';
+import { useFocusBack } from '../../../ui/useFocusBack';
 import { foundIcons } from './foundIcons';
 import { createElement, useEffect, useMemo, useState } from 'react';
 
@@ -57,6 +58,7 @@ interface IconPickerProps {
 /** The shipped icons, found by name and by what they stand for; one or several are chosen. */
 export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
   const [set, setSet] = useState<IconSet | null>(null);
+  const focusBack = useFocusBack();
   const [search, setSearch] = useState('');
   const [chosen, setChosen] = useState<readonly string[]>([]);
   useEffect(() => {
@@ -83,11 +85,11 @@ export function IconPicker({ open, onClose, onChoose }: IconPickerProps) {
         <Dialog.Overlay className="fixed inset-0 z-[160] bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
+          {...focusBack}
           className="fixed top-[12vh] left-1/2 z-[170] flex max-h-[70vh] w-[560px] -translate-x-1/2 flex-col gap-3 rounded-m bg-raised p-4 shadow-float"
         >
           <Dialog.Title className="font-title text-lg font-[650]">Choose icons</Dialog.Title>
           <input
-            autoFocus
             aria-label="Find an icon"
             placeholder="Find: snow, path, soup…"
             value={search}
