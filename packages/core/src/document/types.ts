@@ -78,7 +78,7 @@ export interface CollectionDocument {
   readonly bands: readonly NarrowerBand[];
   /** Derived: worked out from the wider band after every change, but for what was set by hand in them. Left out: all by hand. */
   readonly narrowerBands?: 'derived';
-  /** Widths at which no breakpoint is derived, since one was removed there. Left out: none. */
+  /** Widths at which no breakpoint is derived, since one was removed there or somebody was at work there. Left out: none. */
   readonly unbroken?: readonly Widths[];
   /** By what the page asks how wide it is; left out: its container. */
   readonly queries?: 'container' | 'media';

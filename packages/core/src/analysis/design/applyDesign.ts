@@ -41,7 +41,7 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
     while (draft.order.length < cards) {
       insertTile(draft, newTile(what, freshId(what)), draft.order.length);
     }
-    if (grid) applyGrid(draft, grid, band, setFor);
+    if (grid) applyGrid(draft, goingOn(grid, draft.order.length), band, setFor);
     applyFit(draft, design, band, setFor);
     if (values.spansByShape) applyShapes(draft, band, setFor);
     const widths = [...new Set([...(values.breakpoints ?? []), ...narrower.map(({ below }) => below)])].sort(
@@ -73,6 +73,19 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
   };
   if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);
   if (radius !== undefined) setCollectionLook({ radius })(draft);
+}
+
+/**
+ * A grid whose cards fill it begins anew below for the tiles that are left, so that they lie as the others do;
+ * one with cut rows only as often as there are tiles for all of it.
+ */
+function goingOn(grid: DesignGrid, tiles: number): DesignGrid {
+  const { columns, rows, cut, spans } = grid;
+  const taken = spans.reduce((sum, span) => sum + span.columns * span.rows, 0);
+  if (taken < columns * rows) return grid;
+  const often = cut.length > 0 ? Math.floor(tiles / spans.length) : Math.ceil(tiles / spans.length);
+  const repeated = <T>(list: readonly T[]) => Array.from({ length: Math.max(1, often) }, () => list).flat();
+  return { columns, rows: rows * Math.max(1, often), cut: repeated(cut), spans: repeated(spans) };
 }
 
 function applyGrid(draft: Draft, grid: DesignGrid, band: number, setFor: SetFor): void {

@@ -81,6 +81,29 @@ describe('a design read as one grid', () => {
   });
 });
 
+describe('tiles beyond the cards that were said', () => {
+  const spans = (text: string, count: number) =>
+    spansIn(said(text, sample(Array.from({ length: count }, () => [1, 1] as const))));
+
+  test('lie in the same rows again', () => {
+    expect(spans('70/30', 4)).toEqual(['7×1', '3×1', '7×1', '3×1']);
+    expect(spans('1, 2', 5)).toEqual(['2×1', '1×1', '1×1', '2×1', '1×1']);
+  });
+
+  test('lie in cut rows again where there are enough for all of them', () => {
+    const text = '2 with halves';
+    const once = said(text, sample(Array.from({ length: 5 }, () => [1, 1] as const)));
+    expect(once.arrangement.rows).toHaveLength(2);
+    const twice = said(text, sample(Array.from({ length: 6 }, () => [1, 1] as const)));
+    expect(twice.arrangement.rows).toHaveLength(4);
+    expect(spansIn(twice)).toEqual(['1×2', '1×1', '1×1', '1×2', '1×1', '1×1']);
+  });
+
+  test('keep their spans where the cards leave cells free', () => {
+    expect(spans('4 × 2: 2×2', 3)).toEqual(['2×2', '1×1', '1×1']);
+  });
+});
+
 describe('a design said in other ways', () => {
   test('a grid and a span a card', () => {
     const made = said('5 × 2: 2×2, 3×1, 1x1, 2 x 1');

@@ -6,6 +6,7 @@ import { cellsOf } from '../../arrangements/cells.js';
 import { resolvedBandOf, resolvedBands } from '../../arrangements/bands.js';
 import { holdsCells } from '../../arrangements/questions.js';
 import { checkDocument } from '../../check/checkDocument.js';
+import { bandAt } from '../../document/bands.js';
 import { correctionsOf, withDerivedOf, withoutDerived } from '../../document/derived.js';
 import { setArrangement } from '../../edit/commands/arrangement.js';
 import {
@@ -111,6 +112,46 @@ function unlike(document: CollectionDocument): string[] {
       );
     });
 }
+
+describe('the width at which one works', () => {
+  const cards = derived(
+    sample(
+      [
+        [1, 1],
+        [1, 1],
+        [1, 1],
+        [1, 1],
+      ],
+      6,
+    ),
+  );
+  const at = (document: CollectionDocument, shown?: number) =>
+    followWider(document, measurer, (position) => `b${position}`, shown);
+  const cut = change(
+    at(cards),
+    setArrangement({ columns: Array.from({ length: 12 }, () => '1fr') }, 0, 'all'),
+  );
+
+  test('stays in the widest band, whatever is set there', () => {
+    expect(at(cut.document).bands[0]?.below).toBeGreaterThan(1280);
+    const made = at(cut.document, 1280);
+    expect(made.bands[0]?.below).toBe(1280);
+    expect(bandAt(made, 1280).index).toBe(0);
+    expect(checkDocument(made).problems).toEqual([]);
+    // Nothing but the document decides from then on.
+    expect(at(made)).toBe(made);
+    expect(at(change(made, setArrangement({ columnGap: 8 }, 0, 'all')).document, 1400).bands[0]?.below).toBe(
+      1280,
+    );
+  });
+
+  test('changes nothing where it is in a narrower band, or the widest reaches it by itself', () => {
+    expect(at(cut.document, 300)).toEqual(at(cut.document));
+    expect(at({ ...cut.document, bands: [] }, 1023)).toEqual(at({ ...cut.document, bands: [] }));
+    expect(at(cut.document, 2400)).toEqual(at(cut.document));
+    expect(at(cut.document).unbroken).toBeUndefined();
+  });
+});
 
 describe('derived bands', () => {
   test.each(Array.from({ length: 23 }, (_, k) => k + 2))('of %d equal cards keep them equal', (count) => {

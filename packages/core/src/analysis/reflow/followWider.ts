@@ -19,6 +19,9 @@ const SAME_BAND = 1.5;
  * columns and spans are worked out anew, and what a person set in a band stays with its breakpoint.
  * Nothing else tells the result: the same wider band and the same corrections give the same bands.
  * @param freshId names a band that is new, by its position from 0
+ * @param shown the width, px, at which somebody has changed something. Where that is a laptop’s or more, and in
+ *   the widest band, it stays in it, even if not every tile has the room there that it needs: no breakpoint is
+ *   derived above it from then on.
  * @returns the same object where nothing changes, or bands are set by hand
  * @throws whatever the measurer throws
  */
@@ -26,10 +29,27 @@ export function followWider(
   document: CollectionDocument,
   measurer: TextMeasurer,
   freshId: (position: number) => string,
+  shown?: number,
 ): CollectionDocument {
   if (!followsWider(document)) return document;
   const bands = bandsFor(document, measurer, freshId, new Set());
+  const isKept = shown !== undefined && shown >= LEAST_KEPT && isWidest(document.bands, shown);
+  if (isKept && !isWidest(bands, shown)) {
+    return followWider(keptFrom(document, shown), measurer, freshId);
+  }
   return same(bands, document.bands) ? document : { ...document, bands };
+}
+
+/** The narrowest width, px, that stays in the widest band: narrower ones are what narrower bands are for. */
+const LEAST_KEPT = 1024;
+
+const isWidest = ([next]: readonly NarrowerBand[], width: number) =>
+  next === undefined || width >= next.below;
+
+/** The same collection with no breakpoint derived above a width. */
+function keptFrom(document: CollectionDocument, from: number): CollectionDocument {
+  const others = (document.unbroken ?? []).filter(({ to }) => to < LIMITS.widest);
+  return { ...document, unbroken: [...others.slice(1 - LIMITS.bands), { from, to: LIMITS.widest }] };
 }
 
 /** A person set something in a band: what that is, and whether its breakpoint stays too. */

@@ -31,6 +31,9 @@ export const digit = (event?: KeyboardEvent) => Number(event?.code.slice('Digit'
 export const some = (state: RootState) => selectSelected(state).length > 0;
 export const two = (state: RootState) => selectSelected(state).length === 2;
 export const aGroup = (state: RootState) => selectSelected(state).some(({ kind }) => kind === 'group');
+/** Whether one of the selected tiles is linked to a recipe. */
+export const ofARecipe = (state: RootState) =>
+  selectSelected(state).some(({ recipe }) => recipe !== undefined);
 export const aCard = (state: RootState) => selectSelected(state).at(-1)?.kind === 'card';
 /** One tile that a picture fills. */
 export const aPicture = (state: RootState): boolean => {

@@ -38,6 +38,7 @@ describe('the list of commands', () => {
     expect(listed()).not.toContain('DuplicateCtrl + D');
     cleanup();
     expect(open('t1').listed()).toContain('DuplicateCtrl + D');
+    expect(screen.queryByText('Unlink from the recipe')).toBeNull();
   });
 
   test('finds one by its words, runs it and closes', () => {

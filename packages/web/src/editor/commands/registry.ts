@@ -56,11 +56,12 @@ import { addNewTile, deleteTiles, duplicateTiles } from '../actions/tiles';
 import { redo, undo } from '../document/run';
 import { commandListToggled, keySheetToggled, linesToggled, orderToggled, toolChosen } from '../editorSlice';
 import { fixAll } from '../fit/actions';
-import { selectSelected, selectTrail } from '../selectors';
+import { selectTrail } from '../selectors';
 import {
   aCard,
   addTrack,
   aGroup,
+  ofARecipe,
   aPicture,
   arrows,
   crop,
@@ -109,7 +110,7 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   selectRecipe: {
     group: 'Selection',
     icon: Scan,
-    applies: (state) => selectSelected(state).some(({ recipe }) => recipe !== undefined),
+    applies: ofARecipe,
     run: () => selectLike('recipe'),
   },
   selectSpan: { group: 'Selection', icon: Scan, applies: some, run: () => selectLike('span') },
@@ -260,19 +261,19 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   resetToRecipe: {
     group: 'Groups and recipes',
     icon: RotateCcw,
-    applies: some,
+    applies: ofARecipe,
     run: ofRecipe((recipes) => recipes.resetSelected()),
   },
   updateRecipe: {
     group: 'Groups and recipes',
     icon: RefreshCw,
-    applies: some,
+    applies: ofARecipe,
     run: ofRecipe((recipes) => recipes.updateFromSelected()),
   },
   unlinkRecipe: {
     group: 'Groups and recipes',
     icon: Link2Off,
-    applies: some,
+    applies: ofARecipe,
     run: ofRecipe((recipes) => recipes.unlinkSelected()),
   },
   addColumn: { group: 'Grid', icon: Columns3, run: addTrack('column', W.addColumn) },

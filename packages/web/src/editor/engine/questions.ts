@@ -97,11 +97,8 @@ export const QUESTIONS = {
     return change(document, breakpointsCommand(findBreakpoints(document, measurer(), freshBand))).patch;
   },
   /** What brings derived bands up to the wider one; nothing where they are set by hand. */
-  followWider(document: CollectionDocument): JsonPatch {
-    const { bands } = followWider(document, measurer(), freshBand);
-    const made = change(document, (draft) => void (draft.bands = bands as typeof draft.bands));
-    return difference(document, made.document);
-  },
+  followWider: (document: CollectionDocument, shown?: number): JsonPatch =>
+    difference(document, followWider(document, measurer(), freshBand, shown)),
   /** As `findBreakpoints`, and derived from then on. */
   deriveAll(document: CollectionDocument): JsonPatch {
     const began = change(document, setNarrowerBands([])).document;

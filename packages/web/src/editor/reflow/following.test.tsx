@@ -78,6 +78,13 @@ test('what follows from an edit is one step with it, undone and made again as on
   expect(document()).toEqual(after);
 });
 
+test('the width that is shown stays in the band that is set there', async () => {
+  const { does, document } = await open();
+  await does('Columns', setArrangement({ columns: Array.from({ length: 24 }, () => '1fr') }, 0, 'band'));
+  expect(document().bands[0]?.below).toBe(1280);
+  expect(document().arrangement.columns).toHaveLength(24);
+});
+
 test('what is sent away leads from what was stored to what is shown', async () => {
   const { does, document, store } = await open();
   const stored = store.getState().document.base;

@@ -2,6 +2,7 @@ import { change, followsWider, patchCommand, type CollectionDocument } from '@no
 import { useEffect } from 'react';
 import { engine } from '../engine/engine';
 import { amended, caughtUp } from '../document/documentSlice';
+import { selectNeedle } from '../selectors';
 import { useAppDispatch, useAppStore } from '../hooks';
 
 /** Longer than this, ms, it would always be under way while one edits: it waits for as long a rest. */
@@ -33,12 +34,14 @@ export function useFollowWider(): void {
     const begin = () => {
       window.clearTimeout(timer);
       waiting = null;
-      const { document } = store.getState().document;
+      const { document, past } = store.getState().document;
       if (!wanted || underWay || !document) return;
       const began = performance.now();
+      // What is only opened was changed at no width.
+      const shown = past.length > 0 ? selectNeedle(store.getState()) : undefined;
       last = document;
       underWay = engine('work')
-        .ask('followWider', document, [])
+        .ask('followWider', document, [shown])
         .then((patch) => {
           took = performance.now() - began;
           if (!wanted || store.getState().document.document !== document) return;
