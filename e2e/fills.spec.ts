@@ -42,6 +42,46 @@ const drawn = (page: Page, tile: string, pseudo?: string) =>
     [tile, pseudo ?? null] as const,
   );
 
+test('a picture behind the contents is moved and scaled on the stage, for its band alone where that is asked', async ({
+  page,
+  application,
+  collection,
+}) => {
+  await openCompose(page, application, collection);
+  await hand(page, 'voice').click();
+  await choose(page, 'Fill', 'Picture');
+  await settings(page).getByRole('button', { name: 'Move picture' }).click();
+  const crop = page.getByTestId('crop-hand');
+  await expect(crop).toBeFocused();
+  const box = await crop.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + 60, (box?.y ?? 0) + 80];
+  await page.mouse.move(x, y);
+  await page.mouse.wheel(0, -400);
+  await page.mouse.down();
+  await page.mouse.move(x - 40, y - 30, { steps: 5 });
+  await page.mouse.up();
+  await page.keyboard.press('+');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Escape');
+  await expect(crop).toHaveCount(0);
+  await saved(page);
+  const fillOf = async () => (await readStored(application, collection)).document.tiles.voice?.look.fill;
+  expect(await fillOf()).toMatchObject({
+    kind: 'picture',
+    zoom: expect.any(Number),
+    position: { x: expect.any(Number), y: expect.any(Number) },
+  });
+  await settings(page).getByRole('button', { name: 'Reset to the focal point' }).click();
+  await saved(page);
+  expect(await fillOf()).not.toHaveProperty('position');
+  expect(await fillOf()).not.toHaveProperty('zoom');
+  // By its words, as any command, though it has words that a double press writes in.
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('move the picture in');
+  await page.keyboard.press('Enter');
+  await expect(crop).toBeFocused();
+});
+
 test.describe('the fill of a tile', () => {
   const lookOf = async (
     application: Parameters<typeof readStored>[0],

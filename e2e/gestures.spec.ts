@@ -38,6 +38,14 @@ const GRADIENT: Gradient = {
   ],
 };
 
+/** A quote over a picture that is larger than its tile. */
+const enlarged: Command = (draft) => {
+  const [picture = ''] = Object.keys(draft.pictures);
+  const focalPoint = { x: 0.5, y: 0.5 };
+  const tint = { colour: '#000000', opacity: 0.4 };
+  setLook(['voice'], { fill: { kind: 'picture', picture, focalPoint, tint, zoom: 2 } })(draft);
+};
+
 const GESTURES: readonly Gesture[] = [
   { name: 'moving a tile', grip: (page) => hand(page, 'beds'), by: [-260, 90], out: [-1000, 40] },
   {
@@ -87,6 +95,17 @@ const GESTURES: readonly Gesture[] = [
     grip: (page) => page.getByTestId('crop-hand'),
     by: [0, 40],
     out: [-800, 0],
+  },
+  {
+    name: 'moving a picture behind the contents',
+    with: enlarged,
+    go: async (page) => {
+      await select('voice')(page);
+      await page.getByRole('button', { name: 'Move picture' }).click();
+    },
+    grip: (page) => page.getByTestId('crop-hand'),
+    by: [20, 40],
+    out: [-900, 400],
   },
   {
     name: 'moving a stop of a gradient',

@@ -7,7 +7,8 @@ export interface SlotSize {
 }
 
 type Natural = Pick<PictureAsset, 'inlineSize' | 'blockSize'>;
-type Shown = Pick<PicturePart, 'focalPoint' | 'fit' | 'zoom' | 'position'>;
+/** How a picture lies in its slot: one that is a part, or one that fills a tile. */
+export type PictureShown = Pick<PicturePart, 'focalPoint' | 'fit' | 'zoom' | 'position'>;
 
 /** The part of a picture that is in view, as shares of it from its top left. */
 export interface Crop {
@@ -18,7 +19,7 @@ export interface Crop {
 }
 
 /** How many px of the slot one px of the picture takes (CSS Images 3, section 5.5, and the tile's zoom). */
-export function scaleIn(picture: Natural, slot: SlotSize, { fit = 'cover', zoom = 1 }: Shown): number {
+export function scaleIn(picture: Natural, slot: SlotSize, { fit = 'cover', zoom = 1 }: PictureShown): number {
   const across = slot.inlineSize / picture.inlineSize;
   const down = slot.blockSize / picture.blockSize;
   return (fit === 'contain' ? Math.min(across, down) : Math.max(across, down)) * zoom;
@@ -28,7 +29,7 @@ export function scaleIn(picture: Natural, slot: SlotSize, { fit = 'cover', zoom 
  * The part of a picture that shows in a slot: as `object-fit` and `object-position` lay it, then scaled
  * about that position.
  */
-export function cropIn(picture: Natural, slot: SlotSize, tile: Shown): Crop {
+export function cropIn(picture: Natural, slot: SlotSize, tile: PictureShown): Crop {
   const scale = scaleIn(picture, slot, tile);
   const { position = tile.focalPoint } = tile;
   const width = Math.min(1, slot.inlineSize / (picture.inlineSize * scale));
@@ -51,11 +52,16 @@ export function isFocusLost({ x, y, width, height }: Crop, focus: FocalPoint, ma
 }
 
 /** Picture px ÷ screen px; below 1 the picture looks soft. */
-export const sharpnessIn = (picture: Natural, slot: SlotSize, tile: Shown, density = 1) =>
+export const sharpnessIn = (picture: Natural, slot: SlotSize, tile: PictureShown, density = 1) =>
   1 / (scaleIn(picture, slot, tile) * density);
 
 /** A position that keeps the focal point in view of a slot, nearest to the one asked for. */
-export function positionInView(picture: Natural, slot: SlotSize, tile: Shown, asked: FocalPoint): FocalPoint {
+export function positionInView(
+  picture: Natural,
+  slot: SlotSize,
+  tile: PictureShown,
+  asked: FocalPoint,
+): FocalPoint {
   const { width, height } = cropIn(picture, slot, { ...tile, position: asked });
   const held = (at: number, focus: number, size: number) => {
     const room = 1 - size;

@@ -1,5 +1,6 @@
 /** What fills, paints and borders are, without how they are drawn. */
 
+import type { PictureId } from '../document/ids.js';
 import type {
   Border,
   Fill,
@@ -33,13 +34,18 @@ export const behindIn = (fill: Fill | null | undefined): Behind | null =>
     ? fill
     : null;
 
+/** The picture that a fill shows, the poster of a film too; null where there is none. */
+export const pictureBehind = (fill: Fill): PictureId | null =>
+  isMedia(fill) ? (fill.kind === 'film' ? fill.poster : fill.picture) : null;
+
 /** Whether a veil shows anything of itself. */
 export const veils = (veil: Veil | undefined): veil is Veil =>
   veil !== undefined &&
   (isGradient(veil) ? veil.stops.some(({ opacity = 1 }) => opacity > 0) : veil.opacity > 0);
 
 /** Whether a fill is a picture or a film. */
-const isMedia = (fill: Fill): fill is Behind => typeof fill === 'object' && 'focalPoint' in fill;
+export const isMedia = (fill: Fill): fill is PictureFill | FilmFill =>
+  typeof fill === 'object' && 'focalPoint' in fill;
 
 const paintLetsThrough = (paint: Paint): boolean =>
   typeof paint === 'string'

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { assign, bestFit } from '../geometry/assign.js';
 import { cropIn, isFocusLost, positionInView, scaleIn, sharpnessIn, shownShare } from './crop.js';
 import { change } from '../edit/patch/change.js';
-import { byNumberedName, fitPictures, pictureSlots, placePictures } from '../edit/commands/pictures.js';
+import { byNumberedName, fitPictures, pictureSlots, placeMedia } from '../edit/commands/pictures.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { newTile } from '../parts/newTile.js';
 import { pictureOf } from '../document/card.js';
@@ -135,8 +135,8 @@ describe('a set of pictures', () => {
   };
   let made = 0;
   const place = (slots: string[], aspects?: number[]) =>
-    placePictures({
-      pictures: [wide, tall, square],
+    placeMedia({
+      media: [wide, tall, square],
       slots,
       ...(aspects && { aspects }),
       freshId: () => `new-${made++}`,

@@ -22,6 +22,8 @@ export interface EditorState {
   readonly commandList: boolean;
   /** Whether a drag moves the picture in its slot instead of the tile. */
   readonly cropping: boolean;
+  /** Whether a picture is being chosen for the selected tile. */
+  readonly choosing: boolean;
   /** The words that are written in on the stage; null: none. */
   readonly writing: WordsPlace | null;
   /** What of which tile is put on every tile that is pressed; null: nothing. */
@@ -58,6 +60,7 @@ const initialState: EditorState = {
   showing: null,
   commandList: false,
   cropping: false,
+  choosing: false,
   writing: null,
   brush: null,
   busy: null,
@@ -78,6 +81,7 @@ export const editorSlice = createSlice({
       ...state,
       selected: payload,
       cropping: false,
+      choosing: false,
       writing: null,
     }),
     /** Adds a tile to the selected ones, or lets it go. */
@@ -103,6 +107,7 @@ export const editorSlice = createSlice({
     }),
     shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
     croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({ ...state, cropping: payload }),
+    choosing: (state, { payload }: PayloadAction<boolean>) => ({ ...state, choosing: payload }),
     writingIn: (state, { payload }: PayloadAction<WordsPlace | null>) => ({ ...state, writing: payload }),
     brushTaken: (state, { payload }: PayloadAction<EditorState['brush']>) => ({ ...state, brush: payload }),
     busyWith: (state, { payload }: PayloadAction<string | null>) => ({ ...state, busy: payload }),
@@ -132,6 +137,7 @@ export const {
   findingOpened,
   widthsAdded,
   croppingChosen,
+  choosing,
   writingIn,
   brushTaken,
   commandListToggled,

@@ -3,13 +3,19 @@ import { giveFocusBack } from './typing';
 
 /**
  * What a dialog that nothing on screen is the trigger of does with the focus: it goes back to where it came
- * from, or to what is worked on where that is gone; where the dialog itself has put it, it stays.
+ * from, or to what is worked on where that is gone; where the dialog itself has put it, it stays. What is
+ * marked `data-first` has it while the dialog is open.
  */
 export function useFocusBack() {
   const from = useRef<Element | null>(null);
   return {
-    onOpenAutoFocus: () => {
+    onOpenAutoFocus: (event: Event) => {
       from.current = openerOf(document.activeElement);
+      const first =
+        event.target instanceof HTMLElement ? event.target.querySelector<HTMLElement>('[data-first]') : null;
+      if (!first) return;
+      event.preventDefault();
+      first.focus();
     },
     onCloseAutoFocus: (event: Event) => {
       event.preventDefault();

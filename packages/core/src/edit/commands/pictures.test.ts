@@ -6,7 +6,7 @@ import { applyPatch } from '../patch/applyPatch.js';
 import { change, type Command } from '../patch/change.js';
 import { groupTiles } from './groups.js';
 import { addPart, placePart } from './parts.js';
-import { droppedSlots, isNumbered, picturePlace, placeFilm, placePictures } from './pictures.js';
+import { droppedSlots, isNumbered, picturePlace, placeMedia } from './pictures.js';
 import { setLook, setPart } from './tiles.js';
 import type { CollectionDocument, FilmAsset, PictureAsset } from '../../document/types.js';
 
@@ -46,8 +46,8 @@ const run = (before: CollectionDocument, ...commands: Command[]): CollectionDocu
 const drop = (document: CollectionDocument, onto: string, ...ids: string[]) =>
   run(
     document,
-    placePictures({
-      pictures: ids.map(picture),
+    placeMedia({
+      media: ids.map(picture),
       slots: droppedSlots(document, onto).slice(0, ids.length),
       freshId: () => `new-${ids.length}`,
       position: document.order.length,
@@ -124,8 +124,9 @@ describe('a set that is dropped on a tile', () => {
 });
 
 describe('a film that is dropped on a tile', () => {
-  const put = (document: CollectionDocument, id: string) =>
-    run(document, placeFilm({ id, film: snow, poster: picture('still'), position: 1 }));
+  const film = { film: snow, poster: picture('still') };
+  const put = (document: CollectionDocument, ...slots: string[]) =>
+    run(document, placeMedia({ media: [film], slots, freshId: () => 'fresh', position: 1 }).command);
 
   test('takes the place of a film or of the picture that fills it', () => {
     expect(heldBy(put(start, 'film').tiles.film).film).toMatchObject({ film: 'snow', poster: 'still' });
@@ -144,7 +145,40 @@ describe('a film that is dropped on a tile', () => {
       'heading',
       'text',
     ]);
-    expect(put(start, 'fresh').order.slice(0, 2)).toEqual(['words', 'fresh']);
+    expect(put(start).order.slice(0, 2)).toEqual(['words', 'fresh']);
+    expect(heldBy(put(start).tiles.fresh).film).toMatchObject({ film: 'snow', poster: 'still' });
+  });
+});
+
+describe('pictures and films of one set', () => {
+  const film = { film: snow, poster: picture('still') };
+  const { command, tiles } = placeMedia({
+    media: [picture('lake'), film, picture('path'), film],
+    slots: ['view', 'beds', 'words'],
+    freshId: () => 'fresh',
+    position: 2,
+  });
+
+  test('fill tiles in one order, and become new ones in it', () => {
+    expect(tiles).toEqual(['view', 'beds', 'words', 'fresh']);
+    const made = run(start, command);
+    expect(heldBy(made.tiles.view).picture).toMatchObject({ picture: 'lake' });
+    expect(heldBy(made.tiles.beds).film).toMatchObject({ film: 'snow' });
+    expect(made.tiles.words?.look.fill).toMatchObject({ kind: 'picture', picture: 'path' });
+    expect(made.order[2]).toBe('fresh');
+    expect(heldBy(made.tiles.fresh).film).toMatchObject({ film: 'snow', poster: 'still' });
+  });
+
+  test('go behind a group that holds no picture', () => {
+    const grouped = run(start, groupTiles(['words', 'beds'], 'box', 0));
+    const { command: onGroup } = placeMedia({
+      media: [film],
+      slots: ['box'],
+      freshId: () => 'fresh',
+      position: 0,
+    });
+    const { fill } = run(grouped, onGroup).tiles.box?.look ?? {};
+    expect(fill).toMatchObject({ kind: 'film', film: 'snow', poster: 'still' });
   });
 });
 

@@ -130,11 +130,20 @@ export function pictureSlots({ order, tiles }: CollectionDocument, from: TileId 
   return order.slice(start).filter((id) => tiles[id] && pictureOf(tiles[id]));
 }
 
-export interface PlacePictures {
-  readonly pictures: readonly PictureAsset[];
+/** A film, with the picture that shows before it plays. */
+export interface FilmToPlace {
+  readonly film: FilmAsset;
+  readonly poster: PictureAsset;
+}
+
+/** What tiles are filled with. */
+export type MediaToPlace = PictureAsset | FilmToPlace;
+
+export interface PlaceMedia {
+  readonly media: readonly MediaToPlace[];
   /** The tiles to fill, in reading order. */
   readonly slots: readonly TileId[];
-  /** The aspect of each slot, inline ÷ block; left out: pictures go to slots in order. */
+  /** The aspect of each slot, inline ÷ block; left out: media go to slots in order. */
   readonly aspects?: readonly number[];
   /** Ids for tiles that are made for the rest. */
   readonly freshId: () => TileId;
@@ -143,71 +152,71 @@ export interface PlacePictures {
 }
 
 /**
- * Fills tiles with pictures where they take one, in order or by best fit; the rest become new tiles. A tile that
- * shows another picture than before looks for its subject in the middle again.
- * @returns the command, and the tiles that show the pictures
+ * Fills tiles with pictures and films where they take one, in order or by best fit; the rest become new tiles.
+ * A tile that shows another picture than before looks for its subject in the middle again.
+ * @returns the command, and the tiles that show them
  */
-export function placePictures({ pictures, slots, aspects, freshId, position }: PlacePictures): {
+export function placeMedia({ media, slots, aspects, freshId, position }: PlaceMedia): {
   readonly command: Command;
   readonly tiles: readonly TileId[];
 } {
   const given = aspects
     ? bestFit(
-        pictures.map(({ inlineSize, blockSize }) => inlineSize / blockSize),
+        media.map((each) => {
+          const { inlineSize, blockSize } = 'film' in each ? each.film : each;
+          return inlineSize / blockSize;
+        }),
         aspects,
       )
-    : slots.map((_, k) => (k < pictures.length ? k : null));
+    : slots.map((_, k) => (k < media.length ? k : null));
   const taken = slots.flatMap((id, k) => {
     const at = given[k] ?? null;
-    const picture = at === null ? undefined : pictures[at];
-    return picture ? [{ id, picture }] : [];
+    const each = at === null ? undefined : media[at];
+    return each ? [{ id, each }] : [];
   });
-  const rest = pictures.flatMap((picture, k) => (given.includes(k) ? [] : [{ id: freshId(), picture }]));
+  const rest = media.flatMap((each, k) => (given.includes(k) ? [] : [{ id: freshId(), each }]));
   return {
     tiles: [...new Set([...taken, ...rest].map(({ id }) => id))],
     command: (draft) => {
-      for (const picture of pictures) draft.pictures[picture.id] = clone(picture);
-      for (const { id, picture } of taken) {
-        const place = picturePlace(draft, id);
-        if (place) put(draft, place, picture.id);
+      for (const each of media) {
+        const picture = 'film' in each ? each.poster : each;
+        draft.pictures[picture.id] = clone(picture);
+        if ('film' in each) (draft.films ??= {})[each.film.id] = clone(each.film);
       }
-      rest.forEach(({ id, picture }, k) => {
-        const tile = newCard('picture', id, { picture: { picture: picture.id } });
-        insertTile(draft, tile, position + k);
+      rest.forEach(({ id, each }, k) => {
+        insertTile(draft, newCard('film' in each ? 'film' : 'picture', id), position + k);
       });
+      for (const { id, each } of [...taken, ...rest]) {
+        const place = picturePlace(draft, id);
+        if (!place) continue;
+        if ('film' in each) putFilm(draft, place, each);
+        else put(draft, place, each.id);
+      }
     },
   };
 }
 
-export interface PlaceFilm {
-  /** A card that takes it, or the id of a new one. */
-  readonly id: TileId;
-  readonly film: FilmAsset;
-  readonly poster: PictureAsset;
-  /** Where a new tile comes in reading order. */
-  readonly position: number;
-}
-
 /**
  * Puts a film into a card: in its film; in place of the picture that fills it, which stays hidden; else
- * above what it holds. A card that is not there is made.
+ * above what it holds. A tile that is no card has it behind its contents.
  */
-export const placeFilm =
-  ({ id, film, poster, position }: PlaceFilm): Command =>
-  (draft) => {
-    (draft.films ??= {})[film.id] = clone(film);
-    draft.pictures[poster.id] = clone(poster);
-    if (!draft.tiles[id]) insertTile(draft, newCard('film', id), position);
-    const held = () => shownParts(draft.tiles[id] as Tile).find((part) => 'film' in part);
-    if (!held() && mediaOf(draft.tiles[id] as Tile)) becomeComposition([id], 'film')(draft);
-    if (!held()) {
-      const before = partsOf(draft.tiles[id] as Tile).length;
-      addPart([id], 'film')(draft);
-      const added = partsOf(draft.tiles[id] as Tile)[before];
-      if (added) movePart([id], added.id, -before)(draft);
-    }
-    setPart([id], held()?.id ?? '', { film: film.id, poster: poster.id })(draft);
-  };
+function putFilm(draft: Draft, { tile: id }: PicturePlace, { film, poster }: FilmToPlace): void {
+  const tile = draft.tiles[id];
+  if (tile?.kind !== 'card') {
+    const media = { focalPoint: { x: 0.5, y: 0.5 }, tint: VEIL };
+    if (tile) tile.look.fill = clone({ kind: 'film', film: film.id, poster: poster.id, ...media });
+    return;
+  }
+  const held = () => shownParts(draft.tiles[id] as Tile).find((part) => 'film' in part);
+  if (!held() && mediaOf(draft.tiles[id] as Tile)) becomeComposition([id], 'film')(draft);
+  if (!held()) {
+    const before = partsOf(draft.tiles[id] as Tile).length;
+    addPart([id], 'film')(draft);
+    const added = partsOf(draft.tiles[id] as Tile)[before];
+    if (added) movePart([id], added.id, -before)(draft);
+  }
+  setPart([id], held()?.id ?? '', { film: film.id, poster: poster.id })(draft);
+}
 
 /**
  * Deals the pictures of several tiles out among them anew, so that as little as possible is cropped

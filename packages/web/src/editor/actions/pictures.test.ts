@@ -10,8 +10,8 @@ import {
 import { composeStore, stats } from '../../testing/composeStore';
 import { selectLayout } from '../selectors';
 import { undo } from '../document/run';
-import { dealPictures, fitToSlots, takePictures } from './pictures';
-import type { LibraryPicture } from '../../api/pictures';
+import { dealPictures, fitToSlots, takeMedia } from './pictures';
+import { toAsset, type LibraryPicture } from '../../api/pictures';
 
 const picture = (name: string, inlineSize: number, blockSize: number): LibraryPicture => ({
   hash: name.padEnd(64, '0').slice(0, 64),
@@ -60,7 +60,7 @@ describe('pictures of the library', () => {
 
   test('fill the tiles that show nothing in order, and the rest become tiles, in one step', () => {
     const { run, document, steps, selected, said } = composeStore(empty());
-    run(takePictures([WIDE, TALL, EVEN, picture('more.webp', 900, 900)], { onto: null, bestFit: false }));
+    run(takeMedia([WIDE, TALL, EVEN, picture('more.webp', 900, 900)], { onto: null, bestFit: false }));
     expect(shown(document())).toEqual(['wide', 'tall', 'even', 'more']);
     expect(steps()).toEqual(['Add 4 pictures']);
     expect(selected()).toHaveLength(4);
@@ -72,10 +72,10 @@ describe('pictures of the library', () => {
 
   test('go where least of them is cropped when that is asked for, or later by best fit', () => {
     const { run, document } = composeStore(empty());
-    run(takePictures([WIDE, TALL, EVEN], { onto: null, bestFit: true }));
+    run(takeMedia([WIDE, TALL, EVEN], { onto: null, bestFit: true }));
     expect(shown(document())).toEqual(['tall', 'wide', 'even']);
     const later = composeStore(empty());
-    later.run(takePictures([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
+    later.run(takeMedia([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
     later.run(dealPictures());
     expect(shown(later.document())).toEqual(['tall', 'wide', 'even']);
     expect(later.steps()).toEqual(['Add 3 pictures', 'Assign pictures by shape']);
@@ -83,18 +83,18 @@ describe('pictures of the library', () => {
 
   test('one replaces the one that it was dropped on, and no other', () => {
     const { run, document } = composeStore(empty());
-    run(takePictures([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
-    run(takePictures([picture('other.webp', 800, 800)], { onto: 'p2', bestFit: false }));
+    run(takeMedia([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
+    run(takeMedia([picture('other.webp', 800, 800)], { onto: 'p2', bestFit: false }));
     expect(shown(document())).toEqual(['wide', 'other', 'even']);
   });
 
   test('the same picture twice is one in the collection, and two names of one kind are told apart', () => {
     const { run, document } = composeStore(empty());
-    run(takePictures([WIDE, WIDE], { onto: null, bestFit: false }));
+    run(takeMedia([WIDE, WIDE], { onto: null, bestFit: false }));
     expect(Object.values(document().pictures).map(({ name }) => name)).toEqual(['wide']);
     expect(shown(document())).toEqual(['wide', 'wide', '–']);
     const again = { ...picture('wide.webp', 10, 10), hash: 'f'.repeat(64) };
-    run(takePictures([again], { onto: null, bestFit: false }));
+    run(takeMedia([again], { onto: null, bestFit: false }));
     const ids = Object.keys(document().pictures);
     expect(ids).toHaveLength(2);
     expect(ids[1]).toBe('wide-ffffffff');
@@ -102,16 +102,31 @@ describe('pictures of the library', () => {
 
   test('best fit needs two, and says so', () => {
     const { run, warned, steps } = composeStore(empty());
-    run(takePictures([WIDE], { onto: null, bestFit: false }));
+    run(takeMedia([WIDE], { onto: null, bestFit: false }));
     run(dealPictures());
     expect(warned()).toBe('“Assign pictures by shape” needs two picture tiles or more.');
     expect(steps()).toEqual(['Picture']);
   });
 });
 
+test('pictures and films of one set go in one order, in one step', () => {
+  const { run, document, steps, selected, said } = composeStore(empty());
+  const film = {
+    name: 'snow.webm',
+    film: { ...toAsset(EVEN), id: 'snow', mediaType: 'video/webm' as const, duration: 3 },
+    poster: toAsset(picture('still.webp', 900, 600)),
+  };
+  run(takeMedia([WIDE, film, TALL, EVEN], { onto: null, bestFit: false }));
+  const [p1, p2, p3] = ['p1', 'p2', 'p3'].map((id) => document().tiles[id]);
+  expect([p1, p2, p3].map((tile) => tile && kindTitle(tile))).toEqual(['Picture', 'Film', 'Picture']);
+  expect(selected()).toHaveLength(4);
+  expect(steps()).toEqual(['Add 4 pictures and films']);
+  expect(said()).toContain('4 pictures and films are in, 1 of them in new tiles.');
+});
+
 test('a mosaic keeps its slots, all locked, while its pictures are dealt out among them', () => {
   const { run, document, store } = composeStore(empty('mosaic'));
-  run(takePictures([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
+  run(takeMedia([WIDE, TALL, EVEN], { onto: null, bestFit: false }));
   const boxes = () =>
     selectLayout(store.getState())
       .tiles.map(({ column, row, columnSpan, rowSpan }) => `${column} ${row} ${columnSpan} ${rowSpan}`)

@@ -5,26 +5,33 @@ import {
   fitPictures,
   isNumbered,
   pictureSlots,
+  rowOf,
   placeAt,
-  placeFilm,
-  placePictures,
+  placeMedia,
   pictureOf,
   setPart,
   setSlots,
   shownAnew,
   type GridArea,
+  type MediaToPlace,
   type PartValues,
   type PictureAsset,
   type PictureId,
   type TileId,
 } from '@noria/core';
-import { toAsset, uploadPicture, type LibraryPicture } from '../../api/pictures';
+import { toAsset, uploadPicture } from '../../api/pictures';
 import { outcome, undo } from '../document/run';
 import { askForFiles } from '../../ui/askForFiles';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { busyWith, tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { orderChosen, renumberedNoted, type Renumbered } from '../pictures/uploadsSlice';
+import {
+  orderChosen,
+  renumberedNoted,
+  type ArrivedFilm,
+  type ArrivedMedia,
+  type Renumbered,
+} from '../pictures/uploadsSlice';
 import { selectBand, selectSelected, selectLayout, selectView } from '../selectors';
 import { freshId } from './freshId';
 import { nextPosition } from './tiles';
@@ -39,7 +46,7 @@ function aspectsOf(state: RootState, ids: readonly TileId[]): number[] {
   });
 }
 
-interface TakePictures {
+interface TakeMedia {
   /** The tile that was pointed at; null: none, the pictures become new tiles. */
   readonly onto: TileId | null;
   /** The free cell that was pointed at, which the first new tile takes; left out: none. */
@@ -49,27 +56,42 @@ interface TakePictures {
 
 type Cell = Pick<GridArea, 'column' | 'row'>;
 
-/** Uploads pictures, ZIPs of them and films; pictures fill tiles from the one pointed at, or become new ones. */
+const isFilm = ({ type }: File) => type.startsWith('video/');
+
+/** Uploads pictures, ZIPs of them and films; they fill tiles from the one pointed at in one order, or become new ones. */
 export const addPictures =
   (
     files: readonly File[],
-    { onto, cell = null, bestFit }: TakePictures = { onto: null, bestFit: false },
+    { onto, cell = null, bestFit }: TakeMedia = { onto: null, bestFit: false },
   ): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
-    const films = files.filter(({ type }) => type.startsWith('video/'));
-    const others = files.filter((file) => !films.includes(file));
-    // A tile takes one of what is dropped on it; beside pictures it takes those.
-    for (const [k, film] of films.entries())
-      await dispatch(addFilm(film, k === 0 && others.length === 0 ? onto : null));
-    if (others.length === 0) return;
-    const { uploadFiles } = await import('../pictures/upload');
-    const arrived = await dispatch(uploadFiles(others));
+    const arrived = await dispatch(arrivedOf(files));
     if (arrived.length === 0) return;
-    const isSeries = !bestFit && getState().uploads.order === 'picked' && isNumbered(arrived);
-    const ordered = isSeries ? byNumberedName(arrived) : arrived;
-    dispatch(takePictures(ordered, { onto, cell, bestFit }));
-    if (ordered.some((picture, k) => picture !== arrived[k]))
+    const { order } = getState().uploads;
+    const isSeries = !bestFit && order === 'picked' && isNumbered(arrived);
+    const ordered = isSeries || order === 'numbered' ? byNumberedName(arrived) : arrived;
+    dispatch(takeMedia(ordered, { onto, cell, bestFit }));
+    if (isSeries && ordered.some((each, k) => each !== arrived[k]))
       dispatch(renumberedNoted({ picked: arrived, onto, cell, steps: getState().document.past.length }));
+  };
+
+/** What of these files is in the library then, in their order. */
+const arrivedOf =
+  (files: readonly File[]): AppThunk<Promise<ArrivedMedia[]>> =>
+  async (dispatch) => {
+    const films = new Map<File, ArrivedFilm>();
+    for (const file of files.filter(isFilm)) {
+      const film = await dispatch(filmArrived(file));
+      if (film) films.set(file, film);
+    }
+    const others = files.filter((file) => !isFilm(file));
+    const { uploadWithOrigin } = await import('../pictures/upload');
+    const pictures = others.length > 0 ? await dispatch(uploadWithOrigin(others)) : [];
+    return files.flatMap((file): ArrivedMedia[] =>
+      isFilm(file)
+        ? [films.get(file) ?? []].flat()
+        : pictures.flatMap(({ picture, from }) => (from === file ? [picture] : [])),
+    );
   };
 
 /** Takes pictures in the order in which they were picked, that were taken by their numbers. */
@@ -78,7 +100,7 @@ export const takeAsPicked =
   (dispatch) => {
     dispatch(renumberedNoted(null));
     dispatch(undo());
-    dispatch(takePictures(picked, { onto, cell, bestFit: false }));
+    dispatch(takeMedia(picked, { onto, cell, bestFit: false }));
   };
 
 /** Asks for files, and adds what was chosen, in the order in which it was chosen or by the numbers in its names. */
@@ -117,29 +139,34 @@ export const removePicture = setPictureAs('removePicture', (picture) => ({
   picture: null,
 }));
 
-/** Puts pictures of the library into tiles, as one step. */
-export const takePictures =
-  (arrived: readonly LibraryPicture[], { onto, cell = null, bestFit }: TakePictures): AppThunk =>
+/** Puts pictures and films of the library into tiles, as one step. */
+export const takeMedia =
+  (arrived: readonly ArrivedMedia[], { onto, cell = null, bestFit }: TakeMedia): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
     const view = selectView(state);
     // The same picture twice is one in the collection, and as many tiles.
     const known = new Map(Object.values(view.pictures).map((each) => [each.hash, each]));
-    const pictures = arrived.map((picture): PictureAsset => {
-      const asset = known.get(picture.hash) ?? toAsset(picture);
-      known.set(picture.hash, asset);
+    const all = arrived.map((each): MediaToPlace => {
+      if ('film' in each) return { film: each.film, poster: each.poster };
+      const asset = known.get(each.hash) ?? toAsset(each);
+      known.set(each.hash, asset);
       return asset;
     });
-    const slots = slotsFor(state, { onto, cell }, pictures.length);
-    const { command, tiles } = placePictures({
-      pictures,
+    const films = all.filter((each) => 'film' in each);
+    // A row of icons takes pictures alone.
+    const isRow = onto !== null && view.tiles[onto] !== undefined && rowOf(view.tiles[onto]) !== null;
+    const media = isRow ? [...all.filter((each) => !('film' in each)), ...films] : all;
+    const slots = slotsFor(state, { onto, cell }, isRow ? media.length - films.length : media.length);
+    const { command, tiles } = placeMedia({
+      media,
       slots,
       ...(bestFit && { aspects: aspectsOf(state, slots) }),
       freshId: () => freshId('picture'),
       // The rest follow the last that was filled.
       position: slots.length > 0 ? view.order.indexOf(slots.at(-1) as TileId) + 1 : nextPosition(state),
     });
-    const many = pictures.length > 1;
+    const many = media.length > 1;
     const [first] = tiles;
     const added = cell && first !== undefined ? outcome(view, command) : null;
     const one = { columnSpan: 1, rowSpan: 1 };
@@ -148,22 +175,31 @@ export const takePictures =
       cell &&
       first !== undefined &&
       placeAt(added, first, selectBand(state), { ...cell, ...one }, 'band');
+    const what = mediaWords(media.length, films.length);
     dispatch(
-      runHere(many ? `Add ${pictures.length} pictures` : 'Picture', (draft) => {
+      runHere(many ? `Add ${media.length} ${what}` : films.length > 0 ? 'Film' : 'Picture', (draft) => {
         command(draft);
         if (place) place(draft);
       }),
     );
     dispatch(tilesSelected(tiles));
-    const fresh = pictures.length - slots.length;
+    const fresh = media.length - slots.length;
+    const deals =
+      films.length === 0 ? ` “${COMMAND_WORDS.dealPictures}” gives each the slot that fits it.` : '';
     dispatch(
       announce(
         many
-          ? `${pictures.length} pictures are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}. “${COMMAND_WORDS.dealPictures}” gives each the slot that fits it.`
-          : `${pictures[0]?.name ?? 'The picture'} was added and selected.`,
+          ? `${media.length} ${what} are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}.${deals}`
+          : `${nameOf(media[0]) || 'The picture'} was added and selected.`,
       ),
     );
   };
+
+const nameOf = (media: MediaToPlace | undefined) => media && ('film' in media ? media.film.name : media.name);
+
+/** “pictures”, “films”, “pictures and films”, of several. */
+export const mediaWords = (all: number, films: number): string =>
+  films === 0 ? 'pictures' : films === all ? 'films' : 'pictures and films';
 
 /**
  * The tiles that so many pictures go to, in order: from the one pointed at on, none where a cell is pointed
@@ -171,7 +207,7 @@ export const takePictures =
  */
 export function slotsFor(
   state: RootState,
-  { onto, cell = null }: Pick<TakePictures, 'onto' | 'cell'>,
+  { onto, cell = null }: Pick<TakeMedia, 'onto' | 'cell'>,
   count: number,
 ): TileId[] {
   const view = selectView(state);
@@ -234,24 +270,19 @@ export const fitToSlots = (): AppThunk => (dispatch, getState) => {
   dispatch(announce(`${shown.length} pictures were dealt out among these slots, which are locked now.`));
 };
 
-/** Puts a film into the card pointed at, else into a new tile. */
-const addFilm =
-  (file: File, onto: TileId | null): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
+/** Reads and uploads a film; null, and it is told why, where that can’t be. */
+const filmArrived =
+  (file: File): AppThunk<Promise<ArrivedFilm | null>> =>
+  async (dispatch) => {
     dispatch(busyWith(`Reading ${file.name}`));
     try {
       const { readFilm, uploadFilm } = await import('../../api/filmUpload');
       const read = await readFilm(file);
-      const view = selectView(getState());
       const film = await uploadFilm(file, read);
-      const poster = await uploadPicture(read.poster);
-      const target = onto === null ? undefined : view.tiles[onto];
-      const id = target?.kind === 'card' ? target.id : freshId('film');
-      dispatch(runHere('Film', placeFilm({ id, film, poster, position: nextPosition(getState()) })));
-      dispatch(tilesSelected([id]));
-      dispatch(announce(`${film.name} was added and selected.`));
+      return { name: file.name, film, poster: await uploadPicture(read.poster) };
     } catch (error) {
       dispatch(warn(error instanceof Error ? error.message : String(error)));
+      return null;
     } finally {
       dispatch(busyWith(null));
     }

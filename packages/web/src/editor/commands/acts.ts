@@ -1,4 +1,4 @@
-import { evenTracks, insertTrack, pictureOf, setArrangement } from '@noria/core';
+import { evenTracks, insertTrack, pictureBehind, pictureOf, setArrangement } from '@noria/core';
 import { openSelectedGroup } from '../actions/groups';
 import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
@@ -10,6 +10,7 @@ import {
   selectBands,
   selectSelected,
   selectLayout,
+  selectLooks,
   selectNeedle,
   selectSetFor,
 } from '../selectors';
@@ -39,6 +40,14 @@ export const aCard = (state: RootState) => selectSelected(state).at(-1)?.kind ==
 export const aPicture = (state: RootState): boolean => {
   const [only, ...others] = selectSelected(state);
   return only !== undefined && others.length === 0 && Boolean(pictureOf(only)?.picture);
+};
+
+/** One tile whose picture, a part or its fill, can be moved in it. */
+export const aPlacedPicture = (state: RootState): boolean => {
+  const [only, ...others] = selectSelected(state);
+  if (only === undefined || others.length > 0) return false;
+  const { look } = selectLooks(state).tiles[only.id] ?? only;
+  return pictureBehind(look.fill) !== null || aPicture(state);
 };
 
 export const crop = (): AppThunk => (dispatch) => void dispatch(croppingChosen(true));

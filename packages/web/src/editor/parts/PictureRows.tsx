@@ -21,7 +21,7 @@ import { Row } from '../../ui/Rows';
 import { Segments } from '../../ui/Segments';
 import { TextField } from '../../ui/TextField';
 import { WordsField } from '../../ui/WordsField';
-import { croppingChosen } from '../editorSlice';
+import { MovePicture } from './MovePicture';
 import { runHere } from '../here';
 import { selectLayout, selectShared } from '../selectors';
 import { VeilRows } from '../settings/look/VeilRows';
@@ -38,7 +38,6 @@ const NO_TINT: Veil = { colour: '#0b1714', opacity: 0 };
 export function PictureRows({ tile, part, ids }: PartProps<PicturePart>) {
   const dispatch = useAppDispatch();
   const { pictures } = useAppSelector(selectShared);
-  const cropping = useAppSelector(({ editor }) => editor.cropping);
   const picture = part.picture === null ? undefined : pictures[part.picture];
   const set = (step: string, values: PartValues, key?: string) =>
     dispatch(
@@ -81,13 +80,7 @@ export function PictureRows({ tile, part, ids }: PartProps<PicturePart>) {
                   set(PART.zoom.label, { zoom: zoom === 100 ? undefined : zoom / 100 }, 'zoom')
                 }
               />
-              <Button
-                className="h-[26px]! justify-center"
-                aria-pressed={cropping}
-                onClick={() => dispatch(croppingChosen(!cropping))}
-              >
-                {cropping ? 'Done' : 'Move picture'}
-              </Button>
+              <MovePicture />
             </div>
           </Row>
           {(part.position !== undefined || (part.zoom ?? 1) !== 1) && (

@@ -45,7 +45,7 @@ export function PicturePicker({ open, onClose, onChoose }: PicturePickerProps) {
       className="top-[10vh] max-h-[76vh] w-[720px]"
     >
       <input
-        autoFocus
+        data-first
         aria-label="Find a picture"
         placeholder="Find by name, or by what it shows"
         value={search}

@@ -23,12 +23,21 @@ const words = (error: unknown) => (error instanceof Error ? error.message : Stri
 const knownWords = ({ file, name }: { readonly file: string; readonly name: string }, more: number) =>
   `“${file}” is in the library already, as “${name}”${more > 0 ? `, and so are ${more} more` : ''}. Both names find it.`;
 
-/**
- * Uploads pictures, and those in ZIP archives, to the library. Answers those that arrived, in the order
- * that is chosen; those that did not are told of.
- */
+/** A picture that is in the library now, and the file that it came by: itself, or the archive around it. */
+export interface ArrivedPicture {
+  readonly picture: LibraryPicture;
+  readonly from: File;
+}
+
+/** Uploads pictures, and those in ZIP archives, to the library. Answers those that arrived, in the order that is chosen. */
 export const uploadFiles =
   (files: readonly File[]): AppThunk<Promise<LibraryPicture[]>> =>
+  async (dispatch) =>
+    (await dispatch(uploadWithOrigin(files))).map(({ picture }) => picture);
+
+/** As `uploadFiles`, with the file by which each came; those that did not arrive are told of. */
+export const uploadWithOrigin =
+  (files: readonly File[]): AppThunk<Promise<ArrivedPicture[]>> =>
   async (dispatch, getState) => {
     if (stopping) {
       dispatch(refused('Other pictures are still being uploaded. Wait for them, or cancel them.'));
@@ -38,12 +47,16 @@ export const uploadFiles =
     const isStopped = () => stop.signal.aborted;
     try {
       const pictures: File[] = [];
+      const origin = new Map<File, File>();
       for (const file of files) {
         if (!isZip(file)) pictures.push(file);
         else {
           dispatch(preparing(`Unpacking ${file.name}`));
           try {
-            pictures.push(...(await unpack(file, stop.signal)));
+            for (const each of await unpack(file, stop.signal)) {
+              pictures.push(each);
+              origin.set(each, file);
+            }
           } catch (error) {
             if (!isStopped()) dispatch(refused(`${file.name}: ${words(error)}`));
           }
@@ -74,7 +87,10 @@ export const uploadFiles =
       });
       const [first] = known;
       if (first) dispatch(warn(knownWords(first, known.length - 1)));
-      return ordered.flatMap((_, k) => arrived.get(k) ?? []);
+      return ordered.flatMap((file, k) => {
+        const picture = arrived.get(k);
+        return picture ? [{ picture, from: origin.get(file) ?? file }] : [];
+      });
     } finally {
       stopping = null;
       dispatch(ended());

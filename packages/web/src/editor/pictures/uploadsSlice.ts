@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { TileId } from '@noria/core';
+import type { FilmToPlace, TileId } from '@noria/core';
 import type { LibraryPicture } from '../../api/pictures';
 
 export interface UploadsState {
@@ -17,9 +17,16 @@ export interface UploadsState {
   readonly changes: number;
 }
 
+/** A film of the library, with what shows before it plays. */
+export interface ArrivedFilm extends FilmToPlace {
+  readonly name: string;
+}
+
+export type ArrivedMedia = LibraryPicture | ArrivedFilm;
+
 export interface Renumbered {
   /** As they were picked. */
-  readonly picked: readonly LibraryPicture[];
+  readonly picked: readonly ArrivedMedia[];
   readonly onto: TileId | null;
   readonly cell: { readonly column: number; readonly row: number } | null;
   /** How many steps were done then. */

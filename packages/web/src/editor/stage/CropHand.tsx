@@ -1,11 +1,16 @@
 import {
+  borderSides,
+  isMedia,
   LIMITS,
+  pictureBehind,
+  pictureOf,
+  setPart,
   positionInView,
   scaleIn,
-  setPart,
   type LaidOutTile,
   type PictureAsset,
-  type PicturePart,
+  type PictureShown,
+  type Command,
   type Tile,
   tileName,
 } from '@noria/core';
@@ -13,35 +18,82 @@ import { useEffect, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { croppingChosen } from '../editorSlice';
 import { runHere } from '../here';
+import { useLook } from '../settings/look/useLook';
 import { selectView } from '../selectors';
 import { boxStyle, type StageSpace } from './space';
 import { useGrab } from './useGrab';
 
 interface CropHandProps {
   readonly tile: Tile;
-  readonly part: PicturePart;
-  readonly picture: PictureAsset;
   readonly laidOut: LaidOutTile;
   readonly space: StageSpace;
 }
 
-interface Start {
-  readonly part: PicturePart;
+/** Moves and scales the picture of a tile: the part that is all of it, or else what fills it. */
+export function CropHand({ tile, laidOut, space }: CropHandProps) {
+  const { pictures } = useAppSelector(selectView);
+  const look = useLook([tile]);
+  const { fill, border } = look.look;
+  const part = pictureOf(tile);
+  const around = { tile, space };
+  if (part) {
+    const picture = pictures[part.picture ?? ''];
+    return picture ? (
+      <Hand
+        {...around}
+        is={part}
+        picture={picture}
+        box={laidOut}
+        command={(values) => setPart([tile.id], part.id, values)}
+      />
+    ) : null;
+  }
+  const picture = pictures[pictureBehind(fill) ?? ''];
+  if (!picture || !isMedia(fill)) return null;
+  const edges = borderSides(border);
+  return (
+    <Hand
+      {...around}
+      is={fill}
+      picture={picture}
+      box={{
+        x: laidOut.x + edges.inlineStart,
+        y: laidOut.y + edges.blockStart,
+        inlineSize: laidOut.inlineSize - edges.inlineStart - edges.inlineEnd,
+        blockSize: laidOut.blockSize - edges.blockStart - edges.blockEnd,
+      }}
+      command={(values) => look.command({ fill: changed(fill, values) })}
+    />
+  );
+}
+
+/** A fill that lies otherwise in its tile. */
+const changed = <F extends object>(fill: F, values: Change): F =>
+  Object.fromEntries(Object.entries({ ...fill, ...values }).filter(([, value]) => value !== undefined)) as F;
+
+/** What is undefined is as it comes by itself. */
+type Change = { readonly [K in keyof PictureShown]?: PictureShown[K] | undefined };
+
+interface HandProps {
+  readonly tile: Tile;
+  /** How the picture is shown now. */
+  readonly is: PictureShown;
+  readonly picture: PictureAsset;
+  /** Where it is shown, px of the page. */
+  readonly box: Pick<LaidOutTile, 'x' | 'y' | 'inlineSize' | 'blockSize'>;
+  readonly command: (values: Change) => Command;
+  readonly space: StageSpace;
 }
 
 const ZOOM_A_NOTCH = 1.0015;
 const rounded = (value: number) => Number(value.toFixed(4));
 
-/**
- * Moves and scales the picture in its slot: by drag and wheel, by arrows and + and −. Its focal point
- * stays in view.
- */
-export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps) {
+/** By drag and wheel, by arrows and + and −. The focal point stays in view. */
+function Hand({ tile, is, picture, box: slot, command, space }: HandProps) {
   const dispatch = useAppDispatch();
   const hand = useRef<HTMLDivElement>(null);
-  const { position = part.focalPoint, zoom = 1 } = part;
-  const slot = { inlineSize: laidOut.inlineSize, blockSize: laidOut.blockSize };
-  const moved = (from: PicturePart, dx: number, dy: number) => {
+  const { position = is.focalPoint, zoom = 1 } = is;
+  const moved = (from: PictureShown, dx: number, dy: number) => {
     const { position: at = from.focalPoint } = from;
     const scale = scaleIn(picture, slot, from);
     const share = (by: number, drawn: number, room: number) => (drawn - room > 0.5 ? by / (drawn - room) : 0);
@@ -52,21 +104,21 @@ export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps)
     const { x, y } = positionInView(picture, slot, from, asked);
     return { x: rounded(x), y: rounded(y) };
   };
-  const bind = useGrab<Start>({
-    begin: () => ({ part }),
-    ask: ({ dx, dy }, { part: from }) => {
+  const bind = useGrab<PictureShown>({
+    begin: () => is,
+    ask: ({ dx, dy }, from) => {
       const next = moved(from, dx / space.scale, dy / space.scale);
       return {
         key: `${next.x} ${next.y}`,
         name: 'Move the picture',
-        command: () => setPart([tile.id], from.id, { position: next }),
+        command: () => command({ position: next }),
       };
     },
     onTap: (event) => {
       const box = hand.current?.getBoundingClientRect();
       if (!box || !event.altKey) return;
       // With Alt, a press says where the subject is.
-      const scale = scaleIn(picture, slot, part) * space.scale;
+      const scale = scaleIn(picture, slot, is) * space.scale;
       const at = (point: number, start: number, size: number, px: number, share: number) => {
         const drawn = px * scale;
         return Math.min(1, Math.max(0, (point - start + (drawn - size) * share) / drawn));
@@ -75,14 +127,14 @@ export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps)
         x: rounded(at(event.clientX, box.left, box.width, picture.inlineSize, position.x)),
         y: rounded(at(event.clientY, box.top, box.height, picture.blockSize, position.y)),
       };
-      dispatch(runHere('Focal point', setPart([tile.id], part.id, { focalPoint })));
+      dispatch(runHere('Focal point', command({ focalPoint })));
     },
   });
   const scaleBy = (factor: number) => {
     const next = rounded(Math.min(LIMITS.zoom, Math.max(1, zoom * factor)));
     if (next === zoom) return;
     const values = { zoom: next === 1 ? undefined : next };
-    dispatch(runHere('Zoom', setPart([tile.id], part.id, values), `${tile.id} zoom`));
+    dispatch(runHere('Zoom', command(values), `${tile.id} zoom`));
   };
   const latest = useRef(scaleBy);
   useEffect(() => {
@@ -100,7 +152,7 @@ export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps)
     element.addEventListener('wheel', onWheel, { passive: false });
     return () => element.removeEventListener('wheel', onWheel);
   }, []);
-  const box = boxStyle(space, laidOut);
+  const box = boxStyle(space, slot);
   const name = useAppSelector((state) => tileName(tile, selectView(state)));
   return (
     <div
@@ -121,14 +173,8 @@ export function CropHand({ tile, part, picture, laidOut, space }: CropHandProps)
           ArrowDown: [0, step],
         }[event.key];
         if (by) {
-          const next = moved(part, by[0] as number, by[1] as number);
-          dispatch(
-            runHere(
-              'Move the picture',
-              setPart([tile.id], part.id, { position: next }),
-              `${tile.id} position`,
-            ),
-          );
+          const next = moved(is, by[0] as number, by[1] as number);
+          dispatch(runHere('Move the picture', command({ position: next }), `${tile.id} position`));
         } else if (event.key === '+' || event.key === '=') scaleBy(1.1);
         else if (event.key === '-') scaleBy(1 / 1.1);
         else if (event.key === 'Escape' || event.key === 'Enter') dispatch(croppingChosen(false));

@@ -27,6 +27,7 @@ import { useMove } from './useMove';
 import { isSeen, type Seen } from './seen';
 
 const CommandMenu = whenShown(() => import('../commands/CommandMenu').then((file) => file.CommandMenu));
+const AskPicture = whenShown(() => import('./AskPicture').then((file) => file.AskPicture));
 const CropHand = whenShown(() => import('./CropHand').then((file) => file.CropHand));
 const GradientHand = whenShown(() => import('./GradientHand').then((file) => file.GradientHand));
 
@@ -175,13 +176,17 @@ interface OnTileProps {
 /** What is taken hold of on the selected tile itself: its picture in the slot, the stops of its gradient. */
 function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   const dressed = useAppSelector((state) => selectLooks(state).tiles[tile.id]);
-  const { pictures } = useAppSelector(selectView);
   const part = pictureOf(tile);
-  const picture = pictures[part?.picture ?? ''];
-  if (cropping && picture && part)
+  if (part?.picture === null)
     return (
       <Suspense>
-        <CropHand tile={tile} part={part} picture={picture} laidOut={laidOut} space={space} />
+        <AskPicture tile={tile} part={part} laidOut={laidOut} space={space} />
+      </Suspense>
+    );
+  if (cropping)
+    return (
+      <Suspense>
+        <CropHand tile={tile} laidOut={laidOut} space={space} />
       </Suspense>
     );
   const fill = dressed?.look.fill ?? tile.look.fill;

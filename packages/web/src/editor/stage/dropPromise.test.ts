@@ -37,19 +37,24 @@ test.each<[string, Partial<Hovering>, string, readonly string[]]>([
   ],
   ['one beside all tiles', {}, 'Drop: “Picture” takes the picture.', ['picture']],
   ['a film on a card', { onto: 't1', types: 'video/mp4' }, 'Drop: “Stat 1” takes the film.', ['t1']],
-  ['a film beside all tiles', { types: 'video/mp4' }, 'Drop: the film becomes a new tile.', []],
+  ['a film beside all tiles', { types: 'video/mp4' }, 'Drop: “Picture” takes the film.', ['picture']],
   [
     'two films on a card',
     { onto: 't1', types: 'video/mp4 video/webm' },
-    'Drop: “Stat 1” takes the first film; one film becomes a new tile.',
-    ['t1'],
+    'Drop: two tiles take films in order, from “Stat 1” on. With Shift, each goes where it fits best.',
+    ['t1', 't2'],
   ],
-  ['two films beside all tiles', { types: 'video/mp4 video/webm' }, 'Drop: two films become new tiles.', []],
+  [
+    'two films beside all tiles',
+    { types: 'video/mp4 video/webm' },
+    'Drop: one tile takes films in order, from “Picture” on; one film more becomes a new tile.',
+    ['picture'],
+  ],
   [
     'a picture and a film on a card',
     { onto: 't1', types: 'video/mp4 image/jpeg' },
-    'Drop: “Stat 1” takes the picture. The film becomes a new tile.',
-    ['t1'],
+    'Drop: two tiles take pictures and films in order, from “Stat 1” on. With Shift, each goes where it fits best.',
+    ['t1', 't2'],
   ],
   [
     'an archive',
@@ -76,6 +81,13 @@ test('a row of icons takes pictures as logos', () => {
   expect(promised({ onto: 'row', types: THREE }, document)).toEqual({
     says: 'Drop: “Icons” takes the pictures as logos.',
     tiles: ['row'],
+  });
+  expect(promised({ onto: 'row', types: 'image/jpeg video/mp4' }, document).says).toBe(
+    'Drop: “Icons” takes the picture as a logo; one film becomes a new tile.',
+  );
+  expect(promised({ onto: 'row', types: 'video/mp4' }, document)).toEqual({
+    says: 'Drop: one new tile with the film.',
+    tiles: [],
   });
 });
 

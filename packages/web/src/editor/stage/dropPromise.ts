@@ -1,5 +1,5 @@
-import { rowOf, tileName, type CollectionDocument, type TileId } from '@noria/core';
-import { slotsFor } from '../actions/pictures';
+import { rowOf, tileName, type CollectionDocument, type Tile, type TileId } from '@noria/core';
+import { mediaWords, slotsFor } from '../actions/pictures';
 import { selectView } from '../selectors';
 import { count } from '../../ui/words';
 import type { RootState } from '../state';
@@ -30,27 +30,7 @@ export function dropPromise(state: RootState, { types, onto, isCell }: Hovering)
   const all = types.split(' ');
   if (all.every((type) => type.startsWith('font/'))) return fontPromise(view, onto, all.length);
   if (isCell) return CELL;
-  const pictures = all.filter((type) => !type.startsWith('video/'));
-  const films = all.length - pictures.length;
-  const target = onto === null ? undefined : view.tiles[onto];
-  const name = target && `“${tileName(target, view)}”`;
-  if (pictures.length === 0) {
-    const into = target?.kind === 'card' && name;
-    const fresh = into ? films - 1 : films;
-    const takes = into && `${into} takes ${films === 1 ? 'the film' : 'the first film'}`;
-    const rest = fresh > 0 && newTiles(fresh, 'film', !into && films === 1);
-    return {
-      says: `Drop: ${[takes, rest].filter(Boolean).join('; ')}.`,
-      tiles: into && onto !== null ? [onto] : [],
-    };
-  }
-  const promised = picturePromise(state, pictures, onto);
-  return films === 0
-    ? promised
-    : {
-        ...promised,
-        says: `${promised.says} ${films === 1 ? 'The film becomes a new tile.' : 'The films become new tiles.'}`,
-      };
+  return mediaPromise(state, all, onto);
 }
 
 /** Fonts come into the library; a card that they fall on is set in them. */
@@ -62,45 +42,65 @@ function fontPromise(view: CollectionDocument, onto: TileId | null, n: number): 
     : { says: `Drop: ${what} ${n === 1 ? 'comes' : 'come'} into the library.`, tiles: [] };
 }
 
-/** “the film becomes a new tile”, “two films become new tiles”. */
-const newTiles = (n: number, what: string, isOnly: boolean) =>
-  `${isOnly ? `the ${what}` : count(n, what).toLowerCase()} ${n === 1 ? 'becomes a new tile' : 'become new tiles'}`;
+const isFilm = (type: string) => type.startsWith('video/');
 
-function picturePromise(state: RootState, pictures: readonly string[], onto: TileId | null): DropPromise {
+/** Pictures, films and archives fill tiles in one order, and become new ones where there are no more. */
+function mediaPromise(state: RootState, all: readonly string[], onto: TileId | null): DropPromise {
   const view = selectView(state);
   const target = onto === null ? undefined : view.tiles[onto];
   const name = target && `“${tileName(target, view)}”`;
-  if (target && rowOf(target)) {
-    const many = pictures.length > 1 || !pictures.every((type) => type.startsWith('image/'));
-    const rest = pictures.length - slotsFor(state, { onto }, pictures.length).length;
-    const says = `${name} takes ${rest > 0 ? 'as many as it holds' : many ? 'the pictures as logos' : 'the picture as a logo'}`;
-    return {
-      says: `Drop: ${says}${rest > 0 ? `; ${newTiles(rest, 'picture', false)}` : ''}.`,
-      tiles: [target.id],
-    };
-  }
-  if (pictures.some((type) => !type.startsWith('image/')))
+  const films = all.filter(isFilm).length;
+  if (target && rowOf(target) && films < all.length) return rowPromise(state, all, target);
+  if (all.some((type) => !isFilm(type) && !type.startsWith('image/')))
     return {
       says: `Drop to fill tiles${name ? ` from ${name} on` : ''}; the rest become new tiles.`,
       tiles: onto === null ? [] : [onto],
     };
-  const tiles = slotsFor(state, { onto }, pictures.length);
-  const rest = pictures.length - tiles.length;
+  const what = wordFor(all);
+  const tiles = target && rowOf(target) ? [] : slotsFor(state, { onto }, all.length);
+  const rest = all.length - tiles.length;
   if (tiles.length === 0)
     return {
-      says: `Drop: ${count(rest, 'new tile').toLowerCase()} with ${rest === 1 ? 'the picture' : 'the pictures'}.`,
+      says: `Drop: ${count(rest, 'new tile').toLowerCase()} with the ${rest === 1 ? what.one : what.many}.`,
       tiles,
     };
   const [first = ''] = tiles;
   const taker = name ?? `“${tileName(view.tiles[first] as NonNullable<typeof target>, view)}”`;
-  if (pictures.length === 1) return { says: `Drop: ${taker} takes the picture.`, tiles };
+  if (all.length === 1) return { says: `Drop: ${taker} takes the ${what.one}.`, tiles };
   const others =
     rest > 0
-      ? `; ${count(rest, 'picture').toLowerCase()} more become${rest === 1 ? 's a new tile' : ' new tiles'}`
+      ? `; ${count(rest, wordFor(all.slice(tiles.length)).one).toLowerCase()} more become${rest === 1 ? 's a new tile' : ' new tiles'}`
       : '';
   const shape = tiles.length > 1 ? ' With Shift, each goes where it fits best.' : '';
   return {
-    says: `Drop: ${count(tiles.length, 'tile').toLowerCase()} take${tiles.length === 1 ? 's' : ''} pictures in order, from ${taker} on${others}.${shape}`,
+    says: `Drop: ${count(tiles.length, 'tile').toLowerCase()} take${tiles.length === 1 ? 's' : ''} ${what.many} in order, from ${taker} on${others}.${shape}`,
     tiles,
   };
 }
+
+/** What files of such types are called. */
+const wordFor = (types: readonly string[]) => {
+  const films = types.filter(isFilm).length;
+  return {
+    one: films === 0 ? 'picture' : films === types.length ? 'film' : 'file',
+    many: mediaWords(types.length, films),
+  };
+};
+
+/** A row of icons takes pictures as logos; films become new tiles. */
+function rowPromise(state: RootState, all: readonly string[], row: Tile): DropPromise {
+  const pictures = all.filter((type) => !isFilm(type));
+  const many = pictures.length > 1 || !pictures.every((type) => type.startsWith('image/'));
+  const over = pictures.length - slotsFor(state, { onto: row.id }, pictures.length).length;
+  const rest = over + all.length - pictures.length;
+  const takes = over > 0 ? 'as many as it holds' : many ? 'the pictures as logos' : 'the picture as a logo';
+  const others = wordFor(over > 0 ? all : all.filter(isFilm));
+  return {
+    says: `Drop: “${tileName(row, selectView(state))}” takes ${takes}${rest > 0 ? `; ${newTiles(rest, others.one)}` : ''}.`,
+    tiles: [row.id],
+  };
+}
+
+/** “one film becomes a new tile”, “two films become new tiles”. */
+const newTiles = (n: number, what: string) =>
+  `${count(n, what).toLowerCase()} ${n === 1 ? 'becomes a new tile' : 'become new tiles'}`;

@@ -1,6 +1,6 @@
-import { pictureOf, type TileId } from '@noria/core';
+import { pictureOf, type Tile, type TileId } from '@noria/core';
 import { announce } from '../../ui/notices/noticesSlice';
-import { croppingChosen, entered, tilesSelected, writingIn, type WordsPlace } from '../editorSlice';
+import { choosing, croppingChosen, entered, tilesSelected, writingIn, type WordsPlace } from '../editorSlice';
 import { selectShown } from '../document/selectors';
 import { selectSelected, selectTrail } from '../selectors';
 import { groupsAround, placeBeside, placeToBegin } from './places';
@@ -20,11 +20,18 @@ const writeIn =
     dispatch(writingIn(place));
   };
 
-/** Writes in the first words of the tile selected last. */
+/** Whether a tile is a picture that is still to be chosen, and says nothing yet. */
+const lacksPicture = (tile: Tile): boolean => {
+  const part = pictureOf(tile);
+  return part?.picture === null && part.caption === '';
+};
+
+/** Writes in the first words of the tile selected last; a picture that it lacks comes first. */
 export const writeInSelected = (): AppThunk => (dispatch, getState) => {
   const tile = selectSelected(getState()).at(-1);
   const first = tile && placeToBegin(tile);
-  if (first) dispatch(writeIn(first));
+  if (tile && lacksPicture(tile)) dispatch(choosing(true));
+  else if (first) dispatch(writeIn(first));
   else if (tile)
     dispatch(announce('This tile has no words. Add a part for them in the settings, under Content.'));
 };
@@ -39,6 +46,7 @@ export const writeUnder =
     const first = placeToBegin(tile);
     if (part !== null) dispatch(writeIn({ tile: id, part }));
     else if (pictureOf(tile)?.picture) dispatch(croppingChosen(true));
+    else if (lacksPicture(tile)) dispatch(choosing(true));
     else if (first) dispatch(writeIn(first));
   };
 

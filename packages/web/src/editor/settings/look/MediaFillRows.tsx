@@ -10,6 +10,7 @@ import { useAddFilm } from '../../parts/useAddFilm';
 import { selectShared } from '../../selectors';
 import { ChoosePicture } from '../content/ChoosePicture';
 import { ChoiceRow } from '../ChoiceRow';
+import { MovePicture } from '../../parts/MovePicture';
 import { VeilRows } from './VeilRows';
 import type { Look } from './useLook';
 
@@ -112,16 +113,19 @@ function MediaRows<F extends MediaFill>({
       />
       {zooms && (
         <Row label={PART.zoom.label}>
-          <NumberField
-            value={Math.round(zoom * 100)}
-            least={PART.zoom.least}
-            most={PART.zoom.most}
-            unit={PART.zoom.unit}
-            onSet={(next) => {
-              const { zoom: _, ...whole } = fill;
-              onSet(next === 100 ? (whole as F) : { ...fill, zoom: next / 100 }, 'zoom');
-            }}
-          />
+          <div className="grid grid-cols-2 gap-1">
+            <NumberField
+              value={Math.round(zoom * 100)}
+              least={PART.zoom.least}
+              most={PART.zoom.most}
+              unit={PART.zoom.unit}
+              onSet={(next) => {
+                const { zoom: _, ...whole } = fill;
+                onSet(next === 100 ? (whole as F) : { ...fill, zoom: next / 100 }, 'zoom');
+              }}
+            />
+            {picture && look.tiles.length === 1 && <MovePicture />}
+          </div>
         </Row>
       )}
       <Row label="Position" help="Which piece of it shows, where it is larger than its tile">
