@@ -1,6 +1,6 @@
 import { readFile, readdir } from 'node:fs/promises';
-import { join } from 'node:path';
-import { resolvedBands } from '@noria/core';
+import { extname, join } from 'node:path';
+import { pictureOf, resolvedBands, type Tile } from '@noria/core';
 import {
   begin,
   besideEachOther,
@@ -11,6 +11,7 @@ import {
   type Boxes,
   type Hands,
 } from './counted';
+import { drop, file } from './files';
 import { expect, root, stageBoxes, test } from './noria';
 import type { Page } from '@playwright/test';
 
@@ -132,26 +133,23 @@ test('24 pictures dropped, without a hole', async ({ page, application }) => {
 /** Drops so many pictures of the demo on the stage, as one drop. */
 async function dropPictures(page: Page, hands: Hands, count: number): Promise<void> {
   const names = (await readdir(join(root, 'demo', 'pictures'))).sort();
-  const files = await Promise.all(
-    Array.from({ length: count }, async (_, k) => {
-      const file = names[k % names.length] as string;
-      return {
-        name: `${k + 1}-${file}`,
-        bytes: (await readFile(join(root, 'demo', 'pictures', file))).toString('base64'),
-      };
-    }),
-  );
+  const files = Array.from({ length: count }, async (_, k) => {
+    const name = names[k % names.length] as string;
+    const mimeType = `image/${name.endsWith('jpg') ? 'jpeg' : extname(name).slice(1)}`;
+    return {
+      name: `${k + 1}-${name}`,
+      mimeType,
+      buffer: await readFile(join(root, 'demo', 'pictures', name)),
+    };
+  });
+  await dropFiles(page, hands, await Promise.all(files));
+}
+
+/** Drops files beside all tiles of an empty collection, as one drop; each becomes a tile. */
+async function dropFiles(page: Page, hands: Hands, files: Parameters<typeof drop>[1]): Promise<void> {
   hands.actions++;
-  const data = await page.evaluateHandle((all) => {
-    const transfer = new DataTransfer();
-    for (const { name, bytes } of all) {
-      const type = name.endsWith('png') ? 'image/png' : name.endsWith('webp') ? 'image/webp' : 'image/jpeg';
-      transfer.items.add(new File([Uint8Array.from(atob(bytes), (c) => c.charCodeAt(0))], name, { type }));
-    }
-    return transfer;
-  }, files);
-  await page.dispatchEvent('main', 'drop', { dataTransfer: data });
-  await expect.poll(async () => Object.keys(await stageBoxes(page)).length).toBe(count);
+  await drop(page.getByRole('main', { name: 'Stage' }), files, { at: [0.5, 0.95] });
+  await expect.poll(async () => Object.keys(await stageBoxes(page)).length).toBe(files.length);
 }
 
 /** Cells that are left free above the last row, told by what lies around them. */
@@ -405,4 +403,36 @@ test('5 × 3 of seven cards, a colour each, words centred, as high as 92 % of th
   expect(holes).toEqual([]);
   await expectRight(page, info, () => []);
   await expectDocumented('5 × 3 of seven', hands.actions, 12);
+});
+
+test('a phone page of a wide picture and four across below, of thirteen numbered pictures', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  // As a folder gives them: 10 before 2.
+  const names = Array.from({ length: 13 }, (_, k) => `shot ${k + 1}.jpg`);
+  const files = names.toSorted().map((name, k) => file(name, 300 + 10 * k, 240, '#446688'));
+  await dropFiles(page, hands, await Promise.all(files));
+  await hands.press('Escape');
+  await hands.click('In words');
+  await hands.type('1, 4, 4, 4, gap 0, padding 0, no breakpoints');
+  await hands.press('Enter');
+  const { document, holes } = await result(page, application, id);
+  const shown = document.order.map((tile) => pictureOf(document.tiles[tile] as Tile)?.picture ?? '');
+  expect(shown.map((picture) => document.pictures[picture]?.name)).toEqual(
+    names.map((name) => name.replace('.jpg', '')),
+  );
+  expect(holes).toEqual([]);
+  await expectRight(page, info, (boxes, width) => {
+    const beside = besideEachOther(boxes).join();
+    const [first] = Object.values(boxes);
+    const wrong = beside === '1,4,4,4' ? [] : [`${beside} beside each other`];
+    return [
+      ...wrong,
+      ...(Math.abs((first?.[2] ?? 0) - width) < 1 ? [] : ['not as wide as the page']),
+      ...holesBefore(boxes, 0),
+    ];
+  });
+  await expectDocumented('Phone page', hands.actions, 5);
 });

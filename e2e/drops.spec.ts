@@ -23,7 +23,7 @@ import {
   type Application,
   fontsThere,
 } from './noria';
-import { drop, file, hover } from './files';
+import { drop, file, hover, film } from './files';
 import type { Page } from '@playwright/test';
 
 /** What one points at is what one gets: every way of letting something go over the stage or the belt. */
@@ -206,7 +206,7 @@ const fillOf = (tile: Tile | undefined) => {
   const fill = tile?.look.fill;
   return typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : null;
 };
-const partOf = (tile: Tile | undefined, field: 'picture' | 'poster') =>
+const partOf = (tile: Tile | undefined, field: 'picture' | 'poster' | 'film') =>
   tile?.kind === 'card'
     ? tile.parts.flatMap((part) =>
         field in part ? [(part as unknown as Record<string, string>)[field]] : [],
@@ -278,6 +278,64 @@ test('a set dropped on one of alike cards fills those after it in order, and the
   });
   expect(filled).toEqual(['n1', 'n2', 'n3']);
   expect(document.order).toHaveLength(6);
+});
+
+test('pictures and films of one set fill alike cards in one order, as is said before', async ({
+  page,
+  application,
+}) => {
+  const { id } = await createCollection(application, { document: five() });
+  await open(page, application, id);
+  const files = [
+    await file('s1.jpg', 300, 200, '#446688'),
+    await film(page, 's2.webm'),
+    await file('s3.jpg', 320, 200, '#446688'),
+  ];
+  await hover(hand(page, 'c'), files);
+  await expect(page.getByLabel('Stage')).toContainText('three tiles take pictures and films in order');
+  await expect(page.getByTestId('takes')).toHaveText(['1', '2', '3']);
+  await drop(hand(page, 'c'), files);
+  await expect(page.getByText(/3 pictures and films are in/)).toBeAttached();
+  await saved(page);
+  const { document } = await readStored(application, id);
+  expect(document.order).toHaveLength(5);
+  const shown = ['c', 'd', 'e'].map((tile) => {
+    const shownFilm = partOf(document.tiles[tile], 'film');
+    const picture = fillOf(document.tiles[tile]);
+    return shownFilm ? document.films?.[shownFilm]?.name : document.pictures[picture ?? '']?.name;
+  });
+  expect(shown).toEqual(['s1', expect.stringMatching(/^s2/), 's3']);
+  await page.keyboard.press('Control+z');
+  await saved(page);
+  expect((await readStored(application, id)).document.films).toBeUndefined();
+});
+
+test('a picture tile without a picture asks for it, by a button on it and by a double press', async ({
+  page,
+  application,
+}) => {
+  const { id } = await createCollection(application, { name: 'Asks' });
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page
+    .getByRole('menuitem', { name: /^Picture/ })
+    .first()
+    .click();
+  const ask = page.getByRole('button', { name: 'Choose picture…' });
+  const dialog = page.getByRole('dialog', { name: 'Choose a picture' });
+  await ask.click();
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+  await expect(ask).toBeFocused();
+  await page.locator('[data-tile-hand]').dblclick({ position: { x: 30, y: 30 } });
+  await expect(dialog.getByRole('textbox', { name: 'Find a picture' })).toBeFocused();
+  await dialog.getByTestId('picture-file').setInputFiles([await file('asked for.jpg', 300, 200, '#335577')]);
+  await expect(page.locator('[data-stage-page] img')).toHaveCount(1);
+  await expect(ask).toHaveCount(0);
+  await saved(page);
+  expect(Object.values((await readStored(application, id)).document.pictures)).toMatchObject([
+    { name: 'asked for' },
+  ]);
 });
 
 test('a tile dragged in a narrower band says that it moves at all widths', async ({ page, application }) => {

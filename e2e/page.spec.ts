@@ -110,6 +110,35 @@ test('pictures are fetched no smaller than they are drawn, and hardly larger', a
   }
 });
 
+test('badges that say much wrap inside their tiles', async ({ page }, info) => {
+  const badge = { block: 'start', fill: '#ffffff', textColour: '#000000' } as const;
+  const long = 'Open again from the first of December, on every day but Mondays';
+  const badges = [
+    { ...badge, words: long, inline: 'end' },
+    { ...badge, words: 'Wintersonnenwendfeierlichkeiten', inline: 'start', block: 'end' },
+  ] as const;
+  const document = ['beds', 'voice'].reduce<CollectionDocument>(
+    (made, tile) => change(made, setBadges(tile, badges)).document,
+    await demo('winter-at-the-huts'),
+  );
+  await page.goto(await exported(document, info));
+  for (const width of [280, 500, 700, 1080, 1280, 1920]) {
+    await page.setViewportSize({ width, height: 800 });
+    const lying = await page.locator('.badge').evaluateAll((all) =>
+      all.map((each) => {
+        const [own, tile] = [each, each.closest('[data-tile]') as Element].map((element) =>
+          element.getBoundingClientRect(),
+        ) as [DOMRect, DOMRect];
+        const sides = [own.left - tile.left, tile.right - own.right, own.top - tile.top];
+        return { least: Math.min(...sides), wide: each.scrollWidth - each.clientWidth, height: own.height };
+      }),
+    );
+    expect(lying).toHaveLength(4);
+    for (const { least, wide } of lying) expect([least >= 0, wide <= 0]).toEqual([true, true]);
+    if (width === 1280) expect(Math.max(...lying.map(({ height }) => height))).toBeGreaterThan(40);
+  }
+});
+
 test('tracks of every kind, heights, areas, groups, layers and badges lie in the page as core says', async ({
   page,
 }, info) => {

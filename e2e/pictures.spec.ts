@@ -11,7 +11,7 @@ import {
   test,
   type Application,
 } from './noria';
-import { drop, file, picture } from './files';
+import { drop, file, film, picture } from './files';
 
 const zip = (name: string, files: Record<string, Uint8Array>) => ({
   name,
@@ -187,32 +187,7 @@ test('a film plays in its tile: uploaded, with a frame of it to show before', as
   await page.goto(`${application.url}/collections/${id}/compose`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('menuitem', { name: /^Film/ }).click();
-  const film = await page.evaluate(async () => {
-    const canvas = document.createElement('canvas');
-    canvas.width = 64;
-    canvas.height = 36;
-    const paint = canvas.getContext('2d');
-    const recorder = new MediaRecorder(canvas.captureStream(25), { mimeType: 'video/webm' });
-    const parts: Blob[] = [];
-    recorder.ondataavailable = ({ data }) => parts.push(data);
-    recorder.start();
-    for (let frame = 0; frame < 12; frame++) {
-      if (paint) paint.fillStyle = `hsl(${frame * 20} 50% 40%)`;
-      paint?.fillRect(0, 0, 64, 36);
-      await new Promise((resolve) => setTimeout(resolve, 40));
-    }
-    await new Promise((resolve) => {
-      recorder.onstop = resolve;
-      recorder.stop();
-    });
-    const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
-    return btoa(String.fromCharCode(...bytes));
-  });
-  await page.getByTestId('film-file').setInputFiles({
-    name: 'snow.webm',
-    mimeType: 'video/webm',
-    buffer: Buffer.from(film, 'base64'),
-  });
+  await page.getByTestId('film-file').setInputFiles(await film(page, 'snow.webm'));
   const video = page.locator('[data-stage-page] video');
   await expect(video).toHaveJSProperty('videoWidth', 64);
   await expect(video).toHaveJSProperty('muted', true);

@@ -47,7 +47,7 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
     const widths = [...new Set([...(values.breakpoints ?? []), ...narrower.map(({ below }) => below)])].sort(
       (a, b) => b - a,
     );
-    if (widths.length > 0) setBreakpoints(widths, () => freshId('band'))(draft);
+    if (widths.length > 0 || values.breakpoints) setBreakpoints(widths, () => freshId('band'))(draft);
     for (const { below, columnSpan } of narrower) {
       const at = draft.bands.findIndex((each) => each.below === below) + 1;
       if (at === 0) continue;

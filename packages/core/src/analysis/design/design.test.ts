@@ -142,6 +142,14 @@ describe('a design said in other ways', () => {
     expect([fits?.below, fits?.arrangement]).toEqual([700, {}]);
   });
 
+  test('where none are wanted, none are derived', () => {
+    const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
+    const made = followWider(said('1, 4, 4, no breakpoints', start), LETTERS, (k) => `b${k}`);
+    expect(made.bands).toEqual([]);
+    expect(followWider(said('1, 4, 4', start), LETTERS, (k) => `b${k}`).bands).not.toEqual([]);
+    expect(() => readDesign('4, no breakpoints 900')).toThrow('write “no breakpoints” alone');
+  });
+
   test('where bands are set by hand, breakpoints are added to those that are there', () => {
     const made = said('breakpoints 700 and 640', sample([[1, 1]]));
     expect(made.bands.map(({ below }) => below)).toEqual([1080, 700, 640]);

@@ -33,7 +33,7 @@ export interface DesignValues {
   readonly spansFrom?: number;
   /** Tiles take as many cells as their pictures are wide and tall. */
   readonly spansByShape?: true;
-  /** From wide to narrow; no others are derived. */
+  /** From wide to narrow, or none; no others are derived. */
   readonly breakpoints?: readonly number[];
 }
 

@@ -15,7 +15,8 @@ const OF_LENGTH = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?(.+)
 const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
 const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
 const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
-const VALUE = /^(gap|padding|radius|width|height|at most|spans by shape|spans from|breakpoints?)\b\s*(.*)$/i;
+const VALUE =
+  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
 
 /** What can be said of a grid in words, each with an example that can be read as it stands. */
 export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: string }[] = [
@@ -190,6 +191,11 @@ function readValue(part: string): DesignValues {
     }
     case 'spans from':
       return { spansFrom: aWidth(number(LIMITS.widest, 'spans from 640', 1)) };
+    case 'no breakpoint':
+    case 'no breakpoints':
+      if (rest !== '')
+        throw new RangeError(`“${part}”: write “no breakpoints” alone, or “breakpoints 900 580”.`);
+      return { breakpoints: [] };
     case 'at most': {
       const most = Number(/^\d+(?=(?:\s+columns?)?$)/i.exec(rest)?.[0]);
       if (!(most >= 1 && most <= LIMITS.columns))

@@ -15,7 +15,6 @@ import {
   type GridArea,
   type MediaToPlace,
   type PartValues,
-  type PictureAsset,
   type PictureId,
   type TileId,
 } from '@noria/core';

@@ -147,7 +147,7 @@ function saidOf({ grid, fit, cards, narrower, values }: Design): string {
         ? `columns of ${lengthWords(fit.min)}, as many as fit`
         : `${fit.columns} columns at ${fit.at} px`),
     cards > 0 && count(cards, 'card').toLowerCase(),
-    widths > 0 && count(widths, 'breakpoint').toLowerCase(),
+    widths > 0 ? count(widths, 'breakpoint').toLowerCase() : values.breakpoints && 'no breakpoints',
     Object.keys(others).length > 0 && count(Object.keys(others).length, 'value').toLowerCase(),
   ];
   return said.filter(Boolean).join(', ');

@@ -11,7 +11,7 @@ import { boxStyle, type StageSpace } from './space';
 
 const ASKS = 'Choose picture…';
 /** Px of the screen. */
-const ROOM_FOR_WORDS = 140;
+const ROOM_FOR_WORDS = 126;
 
 interface AskPictureProps {
   readonly tile: Tile;
