@@ -1,4 +1,14 @@
-import { createCollection, demo, expect, hand, openCompose, readStored, saved, test } from './noria';
+import {
+  createCollection,
+  demo,
+  expect,
+  hand,
+  openCompose,
+  readStored,
+  saved,
+  test,
+  moveInSlot,
+} from './noria';
 import type { Page } from '@playwright/test';
 import type { CollectionDocument, TileLook } from '@noria/core';
 
@@ -53,17 +63,7 @@ test('a picture behind the contents is moved and scaled on the stage, for its ba
   await settings(page).getByRole('button', { name: 'Move picture' }).click();
   const crop = page.getByTestId('crop-hand');
   await expect(crop).toBeFocused();
-  const box = await crop.boundingBox();
-  const [x, y] = [(box?.x ?? 0) + 60, (box?.y ?? 0) + 80];
-  await page.mouse.move(x, y);
-  await page.mouse.wheel(0, -400);
-  await page.mouse.down();
-  await page.mouse.move(x - 40, y - 30, { steps: 5 });
-  await page.mouse.up();
-  await page.keyboard.press('+');
-  await page.keyboard.press('ArrowLeft');
-  await page.keyboard.press('Escape');
-  await expect(crop).toHaveCount(0);
+  await moveInSlot(page, crop);
   await saved(page);
   const fillOf = async () => (await readStored(application, collection)).document.tiles.voice?.look.fill;
   expect(await fillOf()).toMatchObject({

@@ -148,6 +148,21 @@ export async function showWidth(page: Page, width: number): Promise<void> {
   await reading.blur();
 }
 
+/** Enlarges and moves a picture in its slot, by wheel, pointer and keys, and ends that. */
+export async function moveInSlot(page: Page, crop: Locator): Promise<void> {
+  const box = await crop.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + 60, (box?.y ?? 0) + 80];
+  await page.mouse.move(x, y);
+  await page.mouse.wheel(0, -400);
+  await page.mouse.down();
+  await page.mouse.move(x - 40, y - 30, { steps: 5 });
+  await page.mouse.up();
+  await page.keyboard.press('+');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Escape');
+  await expect(crop).toHaveCount(0);
+}
+
 /** Drags by real pointer steps from the middle of one place to a point. */
 export async function drag(
   page: Page,

@@ -10,6 +10,7 @@ import {
   saved,
   test,
   type Application,
+  moveInSlot,
 } from './noria';
 import { drop, file, film, picture } from './files';
 
@@ -159,17 +160,7 @@ test('a picture is moved and scaled in its slot by pointer, wheel and keys, its 
   await hand(page, 'ridge-path').dblclick();
   const crop = page.getByTestId('crop-hand');
   await expect(crop).toBeFocused();
-  const box = await crop.boundingBox();
-  const [x, y] = [(box?.x ?? 0) + 100, (box?.y ?? 0) + 80];
-  await page.mouse.move(x, y);
-  await page.mouse.wheel(0, -400);
-  await page.mouse.down();
-  await page.mouse.move(x - 40, y - 30, { steps: 5 });
-  await page.mouse.up();
-  await page.keyboard.press('+');
-  await page.keyboard.press('ArrowLeft');
-  await page.keyboard.press('Escape');
-  await expect(crop).toHaveCount(0);
+  await moveInSlot(page, crop);
   await saved(page);
   const moved = await tile();
   expect(moved.zoom).toBeGreaterThan(1.5);
