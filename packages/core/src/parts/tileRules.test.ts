@@ -50,7 +50,9 @@ describe('a gradient border', () => {
       dressed({ fill: 'none' }),
     ];
     const ring = (before: Card, after: Card) =>
-      differingRules(document, before, after, image).find(({ selector }) => selector === RING)?.declarations;
+      differingRules({ known: document, tile: before }, { known: document, tile: after }, image).find(
+        ({ selector }) => selector === RING,
+      )?.declarations;
     expect(ring(without, with_)).toMatchObject({ content: '""' });
     expect(ring(with_, without)).toMatchObject({ content: 'none' });
     expect(ring(with_, with_)).toEqual({});

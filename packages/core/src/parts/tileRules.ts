@@ -164,12 +164,18 @@ const UNSAID: Declarations = {
 /** What a tile has beside its parts by its look alone. */
 const IN_FRONT_OR_BEHIND = /(::before|::after|> \[data-behind="[^"]*"\])$/;
 
-/** The rules in which a tile with another look differs from what it was. */
-export function differingRules(document: Known, before: Tile, after: Tile, image: PictureImage): Rule[] {
+/** A tile among what lies around it. */
+export interface TileAmong {
+  readonly known: Known;
+  readonly tile: Tile;
+}
+
+/** The rules in which a tile with another look, or in a group with another one, differs from what it was. */
+export function differingRules(before: TileAmong, after: TileAmong, image: PictureImage): Rule[] {
   const was = new Map(
-    ownRules(document, before, image).map(({ selector, declarations }) => [selector, declarations]),
+    ownRules(before.known, before.tile, image).map(({ selector, declarations }) => [selector, declarations]),
   );
-  const is = ownRules(document, after, image);
+  const is = ownRules(after.known, after.tile, image);
   const ended = [...was.keys()]
     .filter((selector) => IN_FRONT_OR_BEHIND.test(selector) && !is.some((rule) => rule.selector === selector))
     .map((selector): Rule => ({ selector, declarations: {} }));

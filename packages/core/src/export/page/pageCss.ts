@@ -1,6 +1,6 @@
 import { bandsOf, placeIn } from '../../document/bands.js';
 import { documentIn } from '../../document/bandLooks.js';
-import { allTiles } from '../../document/levels.js';
+import { allTiles, withContents } from '../../document/levels.js';
 import { selectorsBefore } from '../../arrangements/questions.js';
 import { COLLECTION, type BandCss } from './bandCss.js';
 import { contentCss, backgroundColour, namedRule } from '../../parts/contentCss.js';
@@ -151,9 +151,12 @@ function bandSizes(document: CollectionDocument, image: PictureImage) {
           ...(bodySize !== undefined && { [BODY_SIZE]: px(bodySize) }),
         },
       },
-      ...Object.keys(looks).flatMap((id) => {
+      // Words in a group are told by its fill.
+      ...[...new Set(Object.keys(looks).flatMap((id) => withContents(own, id)))].flatMap((id) => {
         const [before, after] = [wider.tiles[id], own.tiles[id]];
-        return before && after ? differingRules(document, before, after, image) : [];
+        return before && after
+          ? differingRules({ known: wider, tile: before }, { known: own, tile: after }, image)
+          : [];
       }),
     ];
   };

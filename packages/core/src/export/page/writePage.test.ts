@@ -6,6 +6,9 @@ import { LETTERS } from '../../testing/layoutHtml.js';
 import { hut } from '../../testing/hut.js';
 import { sample } from '../../testing/sample.js';
 import { writePage } from './writePage.js';
+import { change } from '../../edit/patch/change.js';
+import { groupTiles } from '../../edit/commands/groups.js';
+import { setLook } from '../../edit/commands/tiles.js';
 import { cardWith } from '../../testing/held.js';
 import type { CollectionDocument, PictureAsset, Tile } from '../../document/types.js';
 
@@ -68,6 +71,24 @@ describe('the page', () => {
     expect(middle).not.toContain('gap');
     expect(narrow).toContain('gap: 12px;');
     expect(narrow).not.toContain('data-tile');
+  });
+
+  test('tells words anew where a band sets another fill for the group around them, and only there', () => {
+    const base = change(
+      change(withTiles(cardWith('text', 't', { heading: 'Hut four' })), groupTiles(['t'], 'g', 0)).document,
+      setLook(['t'], { fill: 'none', textColour: 'auto' }),
+    ).document;
+    const light = change(base, setLook(['g'], { fill: '#f4f1ea' })).document;
+    const bands = [
+      { id: 'narrow', below: 700, arrangement: {}, tiles: {}, looks: { g: { fill: '#10201e' } } },
+    ];
+    const css = writePage({ ...light, bands }, LETTERS).files['style.css'] ?? '';
+    const colours = [...css.matchAll(/\[data-tile="t"\] \{[^}]*?\bcolor: (#\w+)/g)].map(
+      ([, colour]) => colour,
+    );
+    expect(colours).toHaveLength(2);
+    expect(contrast(colours[0] as string, '#f4f1ea')).toBeGreaterThan(4.5);
+    expect(contrast(colours[1] as string, '#10201e')).toBeGreaterThan(4.5);
   });
 
   test('pulls spans and pins into the columns of each band', () => {
