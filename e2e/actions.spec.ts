@@ -1,6 +1,6 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { pictureOf, resolvedBands, type Tile } from '@noria/core';
+import { pictureOf, resolvedBands, tileName, type Tile } from '@noria/core';
 import {
   begin,
   besideEachOther,
@@ -435,4 +435,42 @@ test('a phone page of a wide picture and four across below, of thirteen numbered
     ];
   });
   await expectDocumented('Phone page', hands.actions, 5);
+});
+
+test('four alike cards of one size across 1800, a picture and words each', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('4 of 400 × 500 across 1800');
+  await hands.press('Enter');
+  const names = ['Ridge path', 'Hut four', 'Snow line', 'Last light'];
+  const files = await Promise.all(names.map((name, k) => file(`${name}.jpg`, 400 + k, 500, '#446688')));
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(4);
+  hands.actions++;
+  await drop(page.locator('[data-tile-hand]').first(), files);
+  await expect(page.getByText(/4 pictures are in/)).toBeAttached();
+  await hands.press('Control+a');
+  await hands.paste(`${names.map((name) => `${name}, by day`).join('\n')}\n`);
+  const { document, holes } = await result(page, application, id);
+  const shown = document.order.map((tile) => {
+    const held = document.tiles[tile] as Tile;
+    const { fill } = held.look;
+    const picture = typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : '';
+    return [document.pictures[picture]?.name, tileName(held, document)];
+  });
+  expect(shown).toEqual(names.map((name) => [name, `${name}, by day`]));
+  expect(holes).toEqual([]);
+  await expectRight(page, info, (boxes, width) => {
+    const [first] = sizes(boxes);
+    const beside = besideEachOther(boxes);
+    const even = beside.every((count) => count === beside[0]);
+    return [
+      ...(sizes(boxes).size === 1 ? [] : [`a card of ${first} and others`]),
+      ...(even ? [] : [`rows of ${beside.join()}`]),
+      ...(width !== 1920 || first === '400 × 500' ? [] : [`cards of ${first}`]),
+    ];
+  });
+  await expectDocumented('Four alike cards', hands.actions, 8);
 });

@@ -85,6 +85,17 @@ export class Hands {
     await this.page.keyboard.type(words);
   }
 
+  /** Pastes a text that was copied elsewhere. */
+  async paste(text: string): Promise<void> {
+    this.actions++;
+    await this.page.evaluate((words) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text/plain', words);
+      const at = document.activeElement ?? document.body;
+      at.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+    }, text);
+  }
+
   /** Sweeps columns × rows out over the matrix. */
   async sweep(columns: number, rows: number): Promise<void> {
     const box = await this.page.getByRole('slider', { name: 'Columns and rows' }).boundingBox();

@@ -52,7 +52,7 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
       const at = draft.bands.findIndex((each) => each.below === below) + 1;
       if (at === 0) continue;
       setArrangement({ columns: evenShares(grid?.columns ?? 1) }, at, 'band')(draft);
-      setSpan({ tiles: draft.order.slice(0, cards), band: at, setFor: 'band', columnSpan })(draft);
+      setSpan({ tiles: [...draft.order], band: at, setFor: 'band', columnSpan })(draft);
     }
   };
 }
@@ -62,7 +62,7 @@ export const saysWidths = ({ narrower, values }: Design): boolean =>
   narrower.length > 0 || values.breakpoints !== undefined;
 
 function applyValues(draft: Draft, values: DesignValues, band: number, setFor: SetFor): void {
-  const { gap, padding, radius, width, height } = values;
+  const { gap, padding, radius, width, height, rowSize } = values;
   const set: Partial<Arrangement> = {
     ...(gap !== undefined && { columnGap: gap, rowGap: gap }),
     ...(padding !== undefined && {
@@ -70,6 +70,7 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
     }),
     ...(width !== undefined && { maxInlineSize: width }),
     ...(height && { height }),
+    ...(rowSize !== undefined && { rows: [], autoRows: `${rowSize}px` }),
   };
   if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);
   if (radius !== undefined) setCollectionLook({ radius })(draft);

@@ -119,6 +119,26 @@ describe('a design said in other ways', () => {
     expect(spansIn(made)).toEqual(Array.from({ length: 9 }, () => '4×1'));
   });
 
+  test('cards of one size, with what is left of the width shared between them', () => {
+    const made = said('4 of 400 × 500 across 1800');
+    const { tiles } = layoutCollection(made, 1800, { measurer: LETTERS });
+    expect(tiles.map(({ x, inlineSize, blockSize }) => [x, inlineSize, blockSize].map(Math.round))).toEqual([
+      [0, 400, 500],
+      [467, 400, 500],
+      [933, 400, 500],
+      [1400, 400, 500],
+    ]);
+    expect(said('1 of 400 × 500 across 400').order).toHaveLength(1);
+    expect(said('2 cards of 300px x 200px across 640px, padding 8').arrangement).toMatchObject({
+      columnGap: 40,
+      padding: { inlineStart: 8 },
+    });
+    expect(() => readDesign('5 of 400 × 500 across 1800')).toThrow(
+      '5 cards of 400 px take 2000 px, more than 1800.',
+    );
+    expect(() => readDesign('2 of 10 × 500 across 1800')).toThrow('px between them');
+  });
+
   test('cards of other spans at narrower widths: the same columns, three, two and one beside each other', () => {
     const text = '9 × 4 of 12, 12 below 600, 6 below 900';
     const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
@@ -130,6 +150,21 @@ describe('a design said in other ways', () => {
       return tiles.filter(({ row }) => row === 1).length;
     });
     expect(beside).toEqual([3, 2, 1]);
+  });
+
+  test('rows that are kept down to a width, and one below the other under it', () => {
+    const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
+    const made = followWider(said('3:2, 1:3, stacked below 400', start), LETTERS, (k) => `b${k}`);
+    expect(made.bands.map(({ below }) => below)).toEqual([400]);
+    const rows = [1280, 400, 399].map((width) =>
+      layoutCollection(made, width, { measurer: LETTERS }).tiles.map(({ row }) => row),
+    );
+    expect(rows).toEqual([
+      [1, 1, 2, 2],
+      [1, 1, 2, 2],
+      [1, 2, 3, 4],
+    ]);
+    expect(() => readDesign('80 × 180px, stacked below 400')).toThrow('is said of rows of cards');
   });
 
   test('breakpoints that are said are the only ones, and fewer columns come with each', () => {

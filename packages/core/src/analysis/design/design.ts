@@ -27,6 +27,8 @@ export interface DesignValues {
   readonly radius?: WrittenLength;
   readonly width?: WrittenLength;
   readonly height?: Arrangement['height'];
+  /** How high every row is, px. */
+  readonly rowSize?: number;
   /** Of columns, as many as fit. */
   readonly atMost?: number;
   /** Of columns, as many as fit: spans apply from this width. */

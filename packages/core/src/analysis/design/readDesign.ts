@@ -9,8 +9,13 @@ const BY = String.raw`\s*[×x*]\s*`;
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
 const COUNTED = new RegExp(`^(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+)(\\d+)\\s*(?:of|in|/)\\s*(\\d+)$`, 'i');
 const BELOW = /^(\d+)\s+below\s+(\d+)(?:\s*px)?$/i;
+const STACKED = /^stacked\s+below\s+(\d+)(?:\s*px)?$/i;
 const FIT = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?${NUMBER}\\s*px$`, 'i');
 const AT = new RegExp(`^(\\d+)(?:\\s+columns?)?\\s+at\\s+${NUMBER}(?:\\s*px)?$`, 'i');
+const ACROSS = new RegExp(
+  `^(\\d+)(?:\\s+cards?)?\\s+of\\s+${NUMBER}(?:\\s*px)?${BY}${NUMBER}(?:\\s*px)?\\s+across\\s+${NUMBER}(?:\\s*px)?$`,
+  'i',
+);
 const OF_LENGTH = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?(.+)$`, 'i');
 const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
 const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
@@ -22,8 +27,10 @@ const VALUE =
 export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: string }[] = [
   { write: '4, 3, 2', says: 'rows of so many cards' },
   { write: '2:1, 3 with the 2nd in halves', says: 'rows of unequal cards, one cut in two' },
+  { write: '3:2, 1:3, stacked below 400', says: 'the same at all widths, one below the other on phones' },
   { write: '5 × 2: 2×2, 3×1, 1×1, 2×1', says: 'five columns, two rows, and a span a card' },
   { write: '9 × 4 of 12, 6 below 900', says: 'nine cards of four columns in twelve, of six below 900 px' },
+  { write: '4 of 400 × 500 across 1800', says: 'cards of one size in px, with even gaps between them' },
   { write: '80 × 180px', says: 'eighty cards in as many columns of 180 px as fit' },
   { write: '4 at 1240, at most 5, 12 cards', says: 'as many as fit: four at 1240 px, never over five' },
   {
@@ -45,15 +52,20 @@ const OTHERS =
  */
 export function readDesign(text: string): Design {
   const parts = partsOf(text);
-  const said = parts.filter((part) => !VALUE.test(part) && !CARDS.test(part));
+  const said = parts.filter((part) => ![VALUE, CARDS, STACKED].some((other) => other.test(part)));
   const values = readValues(parts.filter((part) => VALUE.test(part)));
   const asked = parts.flatMap((part) => CARDS.exec(part)?.[1] ?? []).map(Number);
   asked.forEach((cards) => inBounds(cards, LIMITS.tiles, 'cards'));
   if (parts.length === 0) throw new RangeError(`${ROWS_LIKE}. ${OTHERS}.`);
-  const read = said.length === 0 ? { grid: null, fit: null, cards: 0, narrower: [] } : readCards(said);
+  const read = said.length === 0 ? NOTHING : readCards(said);
   if ((values.atMost ?? values.spansFrom) !== undefined && !read.fit)
     throw new RangeError('“at most” and “spans from” are said of columns that fit: “80 × 180px, at most 5”.');
-  return { ...read, cards: Math.max(read.cards, ...asked), values };
+  return {
+    ...read,
+    cards: Math.max(read.cards, ...asked),
+    narrower: fromWide([...read.narrower, ...readStacked(parts, read.grid)]),
+    values: { ...read.values, ...values },
+  };
 }
 
 /** Parts stand between commas, semicolons, line ends or “then”; what is in brackets is one. */
@@ -69,8 +81,17 @@ function partsOf(text: string): string[] {
   return parts.map((part) => part.trim()).filter(Boolean);
 }
 
-function readCards(parts: readonly string[]): Omit<Design, 'values'> {
+const NOTHING: Design = { grid: null, fit: null, cards: 0, narrower: [], values: {} };
+
+/** What is said of cards, with the values that follow from it. */
+function readCards(parts: readonly string[]): Design {
   const [first = '', ...others] = parts;
+  const across = readAcross(first);
+  if (across) {
+    const [wrong] = others;
+    if (wrong !== undefined) throw new RangeError(`“${wrong}” can’t stand beside cards of one size.`);
+    return across;
+  }
   const counted = COUNTED.exec(first);
   if (counted) {
     const [cards = 0, columnSpan = 1, columns = 1] = counted.slice(1).map(Number);
@@ -81,13 +102,14 @@ function readCards(parts: readonly string[]): Omit<Design, 'values'> {
     return {
       ...listed(repeated(cards, { columns: columnSpan, rows: 1 }), columns),
       narrower: fromWide(narrower),
+      values: {},
     };
   }
   const fit = readFit(first);
   if (fit) {
     const [wrong] = others;
     if (wrong !== undefined) throw new RangeError(`“${wrong}” can’t stand beside columns that fit.`);
-    return { grid: null, narrower: [], ...fit };
+    return { grid: null, narrower: [], values: {}, ...fit };
   }
   const sized = SIZED.exec(first);
   if (sized) {
@@ -98,10 +120,10 @@ function readCards(parts: readonly string[]): Omit<Design, 'values'> {
     const spans = [...(rest === '' ? [] : [rest]), ...others].map(readSpan);
     const wide = spans.find((span) => span.columns > columns);
     if (wide) throw new RangeError(`A card of ${wide.columns} columns does not fit into ${columns}.`);
-    return { ...listed(spans, columns, rows), narrower: [] };
+    return { ...listed(spans, columns, rows), narrower: [], values: {} };
   }
   const grid = readRows(parts);
-  return { grid, fit: null, cards: grid.spans.length, narrower: [] };
+  return { grid, fit: null, cards: grid.spans.length, narrower: [], values: {} };
 }
 
 /** A grid of so many columns; without so many rows there are as many as the cards take. */
@@ -110,6 +132,29 @@ function listed(spans: readonly Span[], columns: number, rows = 0): Omit<Design,
   const taken = Math.ceil(spans.reduce((sum, span) => sum + span.columns * span.rows, 0) / columns);
   const grid: DesignGrid = { columns, rows: rows || taken, cut, spans };
   return { grid, fit: null, cards: spans.length };
+}
+
+/** So many cards of one size in px across a width: what is left of it is shared between them. */
+function readAcross(part: string): Design | null {
+  const [cards = 0, inlineSize = 0, blockSize = 0, across = 0] = (ACROSS.exec(part) ?? [])
+    .slice(1)
+    .map(Number);
+  if (cards === 0) return null;
+  inBounds(cards, LIMITS.columns, 'cards');
+  inBounds(blockSize, LIMITS.height, 'px');
+  const width = aWidth(across);
+  const left = width - cards * inlineSize;
+  if (left < 0)
+    throw new RangeError(
+      `${cards} cards of ${inlineSize} px take ${cards * inlineSize} px, more than ${width}. Write fewer, or a wider page.`,
+    );
+  const gap = cards > 1 ? Math.round((left / (cards - 1)) * 100) / 100 : 0;
+  inBounds(gap, LIMITS.gap, 'px between them', 0);
+  return {
+    ...listed(repeated(cards, { columns: 1, rows: 1 }), cards),
+    narrower: [],
+    values: { gap, padding: 0, width, rowSize: blockSize },
+  };
 }
 
 function repeated(count: number, span: Span): Span[] {
@@ -130,6 +175,14 @@ function readBelow(part: string, columns: number): DesignBelow {
   if (columnSpan < 1 || columnSpan > columns)
     throw new RangeError(`“${part}” is no span for narrower widths. Write “6 below 900”, up to ${columns}.`);
   return { columnSpan, below: aWidth(below) };
+}
+
+/** Below which widths each card takes all columns. */
+function readStacked(parts: readonly string[], grid: DesignGrid | null): DesignBelow[] {
+  const widths = parts.flatMap((part) => STACKED.exec(part)?.[1] ?? []).map(Number);
+  if (widths.length > 0 && !grid)
+    throw new RangeError('“stacked below” is said of rows of cards: “3:2, 1:3, stacked below 400”.');
+  return widths.map((below) => ({ below: aWidth(below), columnSpan: grid?.columns ?? 1 }));
 }
 
 function readFit(part: string): { readonly fit: DesignFit; readonly cards: number } | null {
@@ -244,8 +297,9 @@ function aWidth(px: number): number {
   return px;
 }
 
-function inBounds(value: number, most: number, of: string): void {
-  if (!(value >= 1 && value <= most)) throw new RangeError(`From 1 to ${most} ${of}; here it is ${value}.`);
+function inBounds(value: number, most: number, of: string, least = 1): void {
+  if (!(value >= least && value <= most))
+    throw new RangeError(`From ${least} to ${most} ${of}; here it is ${value}.`);
 }
 
 const fromWide = (narrower: readonly DesignBelow[]) => [...narrower].sort((a, b) => b.below - a.below);

@@ -11,7 +11,7 @@ export function BeltLine() {
       {!tile ? (
         'Drag to reorder. The page and a screen reader follow this order.'
       ) : selected.length > 1 ? (
-        `${selected.length} tiles selected. Drag one of them to move all.`
+        `${selected.length} tiles selected. Drag one to move all; paste lines of text, one for each.`
       ) : (
         <TileLine id={tile.id} />
       )}

@@ -8,6 +8,7 @@ import { commandListToggled, writingIn } from '../editorSlice';
 import { takeBackTyped } from '../../ui/typing';
 import { COMMANDS } from './registry';
 import { typeAhead } from './typedAhead';
+import { pasteWords } from '../writing/pasteWords';
 
 /** The command that a press is for; undefined: none. */
 export const pressedCommand = (event: KeyboardEvent) =>
@@ -51,7 +52,10 @@ export function useKeys(): void {
       if (keepsKeys(event.target, 'v')) return;
       const files = [...(event.clipboardData?.files ?? [])];
       if (files.length > 0) void dispatch(addPictures(files));
-      else if (!dispatch(pasteText(event.clipboardData?.getData('text/plain') ?? ''))) return;
+      else {
+        const text = event.clipboardData?.getData('text/plain') ?? '';
+        if (!dispatch(pasteText(text)) && !dispatch(pasteWords(text))) return;
+      }
       event.preventDefault();
     };
     window.addEventListener('keydown', onKeyDown);
