@@ -1,7 +1,7 @@
 import { CLEAR, composed, rgbOf, type Rgb, type Sheer } from './blend.js';
 import { cropIn, scaleIn, type SlotSize } from './crop.js';
 import { colourOf } from './named.js';
-import { isGradient, isTurned } from './paints.js';
+import { isGradient, isMedia, isTurned, pictureBehind } from './paints.js';
 import { colourIn, rasterOf } from './raster.js';
 import type { Blend, Fill, Gradient, NamedLooks, TileLook, Veil } from '../document/look.js';
 import type { CollectionDocument, PictureAsset } from '../document/types.js';
@@ -66,14 +66,8 @@ export const isGuessed = (
     return picture !== null && pictures[picture]?.raster === undefined;
   });
 
-const shownBy = (fill: Fill): string | null =>
-  typeof fill === 'string'
-    ? null
-    : fill.kind === 'picture'
-      ? fill.picture
-      : fill.kind === 'film'
-        ? (fill.poster ?? '')
-        : null;
+/** The picture that is painted; one that is not there where a film has none, and null where there is neither. */
+const shownBy = (fill: Fill): string | null => (isMedia(fill) ? (pictureBehind(fill) ?? '') : null);
 
 /** The layers of one fill, the lowest first. */
 function fillPainters(known: Known, fill: Fill, size: SlotSize, guess: Guess): Painter[] {

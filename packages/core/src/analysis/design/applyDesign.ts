@@ -41,7 +41,8 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
     while (draft.order.length < cards) {
       insertTile(draft, newTile(what, freshId(what)), draft.order.length);
     }
-    if (grid) applyGrid(draft, goingOn(grid, draft.order.length), band, setFor);
+    const whole = grid && goingOn(grid, draft.order.length);
+    if (whole) applyGrid(draft, whole, band, setFor);
     applyFit(draft, design, band, setFor);
     if (values.spansByShape) applyShapes(draft, band, setFor);
     const widths = [...new Set([...(values.breakpoints ?? []), ...narrower.map(({ below }) => below)])].sort(
@@ -52,7 +53,9 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
       const at = draft.bands.findIndex((each) => each.below === below) + 1;
       if (at === 0) continue;
       setArrangement({ columns: evenShares(grid?.columns ?? 1) }, at, 'band')(draft);
-      setSpan({ tiles: [...draft.order], band: at, setFor: 'band', columnSpan })(draft);
+      setSpan({ tiles: draft.order.slice(0, whole?.spans.length), band: at, setFor: 'band', columnSpan })(
+        draft,
+      );
     }
   };
 }
@@ -84,9 +87,10 @@ function goingOn(grid: DesignGrid, tiles: number): DesignGrid {
   const { columns, rows, cut, spans } = grid;
   const taken = spans.reduce((sum, span) => sum + span.columns * span.rows, 0);
   if (taken < columns * rows) return grid;
-  const often = cut.length > 0 ? Math.floor(tiles / spans.length) : Math.ceil(tiles / spans.length);
-  const repeated = <T>(list: readonly T[]) => Array.from({ length: Math.max(1, often) }, () => list).flat();
-  return { columns, rows: rows * Math.max(1, often), cut: repeated(cut), spans: repeated(spans) };
+  const times = cut.length > 0 ? Math.floor(tiles / spans.length) : Math.ceil(tiles / spans.length);
+  const often = Math.max(1, times);
+  const repeated = <T>(list: readonly T[]) => Array.from({ length: often }, () => list).flat();
+  return { columns, rows: rows * often, cut: repeated(cut), spans: repeated(spans) };
 }
 
 function applyGrid(draft: Draft, grid: DesignGrid, band: number, setFor: SetFor): void {

@@ -101,6 +101,12 @@ describe('tiles beyond the cards that were said', () => {
 
   test('keep their spans where the cards leave cells free', () => {
     expect(spans('4 × 2: 2×2', 3)).toEqual(['2×2', '1×1', '1×1']);
+    const narrow = said(
+      '7 × 4 of 12, 12 below 900',
+      sample(Array.from({ length: 8 }, () => [1, 1] as const)),
+    );
+    const at = narrow.bands.find(({ below }) => below === 900)?.tiles ?? {};
+    expect(narrow.order.map((id) => at[id]?.columnSpan)).toEqual([...Array<number>(7).fill(12), undefined]);
   });
 });
 

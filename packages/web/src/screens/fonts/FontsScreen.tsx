@@ -71,7 +71,7 @@ export function FontsScreen() {
               <h1 className="font-title text-[28px] leading-tight font-[680] tracking-tight">Fonts</h1>
               <p className="mt-0.5 text-soft" role="status">
                 {families && fonts
-                  ? `${count(families.length, 'family', 'families')} of ${count(fonts.length, 'file').toLowerCase()} added, ${Object.keys(FAMILIES).length} families with Noria`
+                  ? `${fonts.length === 0 ? '' : `${count(families.length, 'family', 'families')} of ${count(fonts.length, 'file').toLowerCase()} added, `}${Object.keys(FAMILIES).length} families with Noria`
                   : 'Opening…'}
               </p>
             </div>
