@@ -200,15 +200,8 @@ export async function expectRight(
   for (const width of WIDTHS) {
     await other.setViewportSize({ width, height: SCREEN_BLOCK_SIZE });
     const [there, here] = [await pageBoxes(other), onStage.get(width) ?? {}];
-    const offset =
-      (width -
-        (await other
-          .locator('.collection')
-          .boundingBox()
-          .then((box) => box?.width ?? 0))) /
-      2;
     for (const [id, box] of Object.entries(here)) {
-      const at = there[id]?.map((value, k) => (k === 0 ? value - offset : value));
+      const at = there[id];
       if (!at || box.some((value, k) => Math.abs(value - (at[k] ?? Infinity)) > 0.5))
         wrong.push(
           `${width}: ${id} lies at ${at?.map((value) => value.toFixed(1)).join(', ')} in the page, at ${box.join(', ')} on the stage`,
