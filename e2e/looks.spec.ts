@@ -51,7 +51,9 @@ test('a recipe is made of a tile, used by others, changed once; what is its own 
   await settings(page)
     .getByRole('button', { name: /Own changes/ })
     .click();
-  await settings(page).getByRole('button', { name: 'Update the recipe from this tile' }).click();
+  const update = settings(page).getByRole('button', { name: 'Update the recipe from this tile' });
+  await update.click();
+  await expect(update).toHaveCount(0);
   await saved(page);
   expect(await lookOf('booking')).toMatchObject({ align: 'end', spread: 'center' });
   await hand(page, 'booking').click();

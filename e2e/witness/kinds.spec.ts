@@ -7,6 +7,7 @@ import {
   setSpan,
   writePage,
   type CollectionDocument,
+  type Layout,
   type TextMeasurer,
 } from '@noria/core';
 import { chromium, type Page } from '@playwright/test';
@@ -35,19 +36,29 @@ async function astray(page: Page, document: CollectionDocument): Promise<string[
   const found: string[] = [];
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 800 });
-    const there = await pageBoxes(page);
     const layout = layoutCollection(document, width, { measurer });
-    const offset = (width - layout.inlineSize) / 2;
-    for (const { id, x, y, inlineSize, blockSize } of flatTiles(layout)) {
-      const here = [x + offset, y, inlineSize, blockSize];
-      // A tile is no smaller than its padding in a browser; no one wants one so small.
-      if (inlineSize < SMALLEST || blockSize < SMALLEST) continue;
-      const far = here.map((value, k) => Math.abs(value - (there[id]?.[k] ?? Infinity)));
-      if (far.some((each) => each > 0.5))
-        found.push(`${id} at ${width}: core ${here.join(' ')}, browser ${there[id]?.join(' ') ?? 'none'}`);
+    let here = astrayAt(width, layout, await pageBoxes(page));
+    // A tile as wide as its picture has its width when the browser has taken in that picture for this width.
+    for (let left = 10; here.length > 0 && left > 0; left--) {
+      await page.waitForTimeout(200);
+      here = astrayAt(width, layout, await pageBoxes(page));
     }
+    found.push(...here);
   }
   return found;
+}
+
+function astrayAt(width: number, layout: Layout, there: Awaited<ReturnType<typeof pageBoxes>>): string[] {
+  const offset = (width - layout.inlineSize) / 2;
+  return flatTiles(layout).flatMap(({ id, x, y, inlineSize, blockSize }) => {
+    const here = [x + offset, y, inlineSize, blockSize];
+    // A tile is no smaller than its padding in a browser; no one wants one so small.
+    if (inlineSize < SMALLEST || blockSize < SMALLEST) return [];
+    const far = here.map((value, k) => Math.abs(value - (there[id]?.[k] ?? Infinity)));
+    return far.some((each) => each > 0.5)
+      ? [`${id} at ${width}: core ${here.join(' ')}, browser ${there[id]?.join(' ') ?? 'none'}`]
+      : [];
+  });
 }
 
 const WAYS = [

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { act, cleanup, render } from '@testing-library/react';
 import { Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { beside, fetchAhead, view, whenShown } from './lazily';
+import { beside, fetchAhead, view, whenShown, whenUsed } from './lazily';
 
 beforeEach(() => void jest.useFakeTimers());
 afterEach(() => {
@@ -115,4 +115,15 @@ describe('a part that is shown later', () => {
     rerender(<Shown words="two" />);
     expect(document.body.textContent).toBe('two');
   });
+});
+
+test('what acts with a script waits for it once, and acts at once from then on', async () => {
+  const read = jest.fn(() => Promise.resolve({ add: (a: number, b: number) => a + b }));
+  const withScript = whenUsed(read);
+  const first = withScript(({ add }) => add(1, 2));
+  expect(first).toBeInstanceOf(Promise);
+  expect(await first).toBe(3);
+  const times = read.mock.calls.length;
+  expect(withScript(({ add }) => add(2, 2))).toBe(4);
+  expect(read).toHaveBeenCalledTimes(times);
 });

@@ -55,6 +55,25 @@ export function whenShown<Props extends object = object>(read: Read<Props>): Com
   return Part;
 }
 
+/**
+ * What acts with a script that comes when it is first used, or ahead of that while there is time. Where the
+ * script is there it acts at once: a moment later, what is selected may be another.
+ */
+export function whenUsed<Script>(
+  read: () => Promise<Script>,
+): <Answer>(act: (script: Script) => Answer) => Answer | Promise<Answer> {
+  let there: Script | null = null;
+  const take = async () => (there = await read());
+  const fetch = () =>
+    take().then(
+      () => true,
+      () => false,
+    );
+  ahead.add(fetch);
+  if (isTime) void fetchAhead();
+  return (act) => (there === null ? take().then(act) : act(there));
+}
+
 /** Fetches what may be shown later: it opens at once then, and without a server. */
 export async function fetchAhead(): Promise<void> {
   isTime = true;

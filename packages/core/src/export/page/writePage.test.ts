@@ -137,3 +137,12 @@ test('a drawing goes out as it is, once, wherever it is shown', () => {
     'pictures/hut.svg',
   ]);
 });
+
+test('a picture waits to be scrolled to, but not where its tile is as wide as it', () => {
+  const fit = { inline: 'end', block: 'end', inlineSize: null, blockSize: null } as const;
+  const page = (tile: Tile, more: Partial<CollectionDocument> = {}) =>
+    writePage({ ...withTiles(tile), ...more }, LETTERS).files['index.html'] ?? '';
+  expect(page(pictureTile())).toContain('loading="lazy"');
+  expect(page(pictureTile({ fit: { ...fit, inlineSize: 200 } }))).toContain('loading="lazy"');
+  expect(page(pictureTile({ fit }))).not.toContain('loading="lazy"');
+});

@@ -20,7 +20,8 @@ export const picture: Start = {
   write: ({ document, tile, sources, is, cover, badges }) => {
     const part = tile.parts[0] as PicturePart;
     const asset = part.picture === null ? undefined : document.pictures[part.picture];
-    const image = (own?: Attributes) => asset && imageOf(asset, sources.picture(asset, tile), own);
+    const image = (own?: Attributes) =>
+      asset && imageOf(document, tile, asset, sources.picture(asset, tile), own);
     const bare = isBarePicture(tile) ? image(is) : undefined;
     return (
       bare ??

@@ -1,9 +1,21 @@
 import { element, type Attributes, type PageElement } from '../../engine/html/node.js';
-import type { Card, PictureAsset, PicturePart } from '../../document/types.js';
+import type { Card, CollectionDocument, PictureAsset, PicturePart, Tile } from '../../document/types.js';
 import type { PictureSources } from '../part.js';
 
+/** Whether a tile is as wide as what it holds in any band: a picture that has not come yet would move it. */
+const isAsWideAsItsPicture = ({ bands }: CollectionDocument, { id, place }: Tile): boolean =>
+  [place, ...bands.map(({ tiles }) => tiles[id])].some(
+    (each) => each?.fit && each.fit.inline !== 'stretch' && each.fit.inlineSize === null,
+  );
+
 /** A picture's element, with attributes of its own before the others. */
-export const imageOf = (picture: PictureAsset, sources: PictureSources, own: Attributes = {}): PageElement =>
+export const imageOf = (
+  document: CollectionDocument,
+  tile: Tile,
+  picture: PictureAsset,
+  sources: PictureSources,
+  own: Attributes = {},
+): PageElement =>
   element('img', {
     ...own,
     src: sources.src,
@@ -12,7 +24,10 @@ export const imageOf = (picture: PictureAsset, sources: PictureSources, own: Att
     width: picture.inlineSize,
     height: picture.blockSize,
     alt: picture.alternativeText,
-    ...(sources.srcset && { loading: 'lazy', decoding: 'async' }),
+    ...(sources.srcset && {
+      loading: isAsWideAsItsPicture(document, tile) ? undefined : 'lazy',
+      decoding: 'async',
+    }),
   });
 
 /** The button over a picture that opens it large. */

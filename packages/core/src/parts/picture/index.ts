@@ -27,7 +27,7 @@ export const picture: PartKind<PicturePart> = {
     const asset = part.picture === null ? undefined : document.pictures[part.picture];
     if (!asset) return [];
     const inside = [
-      imageOf(asset, sources.picture(asset, tile)),
+      imageOf(document, tile, asset, sources.picture(asset, tile)),
       captionOf(part, sources),
       enlargeButton(tile, part, asset),
     ];

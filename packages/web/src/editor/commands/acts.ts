@@ -4,6 +4,7 @@ import { deselectTiles } from '../actions/select';
 import { swapWith } from '../actions/tiles';
 import { brushTaken, croppingChosen, needleMoved, shown, tilesSelected, type Showing } from '../editorSlice';
 import { runHere } from '../here';
+import { whenUsed } from '../../ui/lazily';
 import { writeInSelected } from '../writing/write';
 import {
   selectBand,
@@ -89,12 +90,14 @@ export const deselect = (): AppThunk => (dispatch, getState) => {
 
 type RecipeActions = typeof import('../actions/recipes');
 
-/** What is done with recipes is seldom the first thing, so its script comes when it is asked for. */
+const withRecipes = whenUsed<RecipeActions>(() => import('../actions/recipes'));
+
+/** What is done with recipes is seldom the first thing, so its script comes beside. */
 export const ofRecipe =
-  (act: (recipes: RecipeActions) => AppThunk<unknown>): (() => AppThunk<Promise<unknown>>) =>
+  (act: (recipes: RecipeActions) => AppThunk<unknown>): (() => AppThunk<unknown>) =>
   () =>
-  async (dispatch) =>
-    dispatch(act(await import('../actions/recipes')));
+  (dispatch) =>
+    withRecipes((recipes) => dispatch(act(recipes)));
 
 export const swap = (): AppThunk => (dispatch, getState) => {
   const [first, second] = selectSelected(getState());
