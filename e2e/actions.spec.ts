@@ -11,7 +11,7 @@ import {
   type Boxes,
   type Hands,
 } from './counted';
-import { drop, file } from './files';
+import { drop, file, film } from './files';
 import { expect, root, stageBoxes, test } from './noria';
 import type { Page } from '@playwright/test';
 
@@ -473,4 +473,49 @@ test('four alike cards of one size across 1800, a picture and words each', async
     ];
   });
   await expectDocumented('Four alike cards', hands.actions, 8);
+});
+
+test('rows of 3 : 2 and 1 : 3 with tinted pictures and a film, kept on phones, then stacked', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('3:2, 1:3, stacked below 400');
+  await hands.press('Enter');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(4);
+  const names = ['Ridge path', 'Hut four', 'Snow line'];
+  const files = await Promise.all(names.map((name, k) => file(`${name}.jpg`, 800 + k, 600, '#446688')));
+  hands.actions++;
+  await drop(page.locator('[data-tile-hand]').first(), [...files, await film(page, 'Sledge.webm')]);
+  await expect(page.getByText(/4 pictures and films are in/)).toBeAttached();
+  await hands.press('Control+a');
+  await hands.scrollSettings(400);
+  await hands.pressOn('button', /^Tint, colour/);
+  await expect(page.getByLabel('Tint, colour in hexadecimal')).toBeFocused();
+  await hands.type('#402040');
+  await hands.press('Enter');
+  const { document, holes } = await result(page, application, id);
+  const behind = document.order.map((tile) => {
+    const { fill } = (document.tiles[tile] as Tile).look;
+    if (typeof fill !== 'object' || !('tint' in fill)) return [];
+    return [
+      fill.kind === 'film' ? document.films?.[fill.film]?.name : document.pictures[fill.picture]?.name,
+      fill.tint,
+    ];
+  });
+  const tint = { colour: '#402040', opacity: 0.5 };
+  expect(behind).toEqual([...names, 'Sledge'].map((name) => [name, tint]));
+  expect(holes).toEqual([]);
+  await expectRight(page, info, (boxes, width) => {
+    const [first, second, third, fourth] = Object.values(boxes).map(([, , each]) => each);
+    if (width < 400) return sizes(boxes).size === 1 ? [] : ['cards of different sizes below each other'];
+    const gap = 16;
+    const share = (one = 0, other = 0) => one / (one + other);
+    const shares = [share(first, second), share(third, fourth)];
+    return shares.every((each, k) => Math.abs(each - ([0.6, 0.25][k] ?? 0)) < gap / width)
+      ? []
+      : [`shares of ${shares.join()}`];
+  });
+  await expectDocumented('Rows of 3 : 2 and 1 : 3', hands.actions, 13);
 });

@@ -204,7 +204,8 @@ const TAKERS: readonly {
 ];
 const fillOf = (tile: Tile | undefined) => {
   const fill = tile?.look.fill;
-  return typeof fill === 'object' && fill.kind === 'picture' ? fill.picture : null;
+  if (typeof fill !== 'object') return null;
+  return fill.kind === 'picture' ? fill.picture : fill.kind === 'film' ? fill.film : null;
 };
 const partOf = (tile: Tile | undefined, field: 'picture' | 'poster' | 'film') =>
   tile?.kind === 'card'
@@ -300,9 +301,8 @@ test('pictures and films of one set fill alike cards in one order, as is said be
   const { document } = await readStored(application, id);
   expect(document.order).toHaveLength(5);
   const shown = ['c', 'd', 'e'].map((tile) => {
-    const shownFilm = partOf(document.tiles[tile], 'film');
-    const picture = fillOf(document.tiles[tile]);
-    return shownFilm ? document.films?.[shownFilm]?.name : document.pictures[picture ?? '']?.name;
+    const behind = fillOf(document.tiles[tile]) ?? '';
+    return (document.films?.[behind] ?? document.pictures[behind])?.name;
   });
   expect(shown).toEqual(['s1', expect.stringMatching(/^s2/), 's3']);
   await page.keyboard.press('Control+z');

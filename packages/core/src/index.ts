@@ -40,6 +40,7 @@ export * from './analysis/fit/checkFit.js';
 export * from './analysis/fit/needs.js';
 export * from './analysis/fit/fixes.js';
 export * from './edit/commands/bandLooks.js';
+export * from './edit/commands/changedAs.js';
 export * from './edit/commands/findings.js';
 export * from './edit/commands/inherit.js';
 export * from './edit/commands/kinds.js';

@@ -3,6 +3,7 @@ import { applyDesign } from './applyDesign.js';
 import { bandsOf } from '../../document/bands.js';
 import { change } from '../../edit/patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
+import { checkFit } from '../fit/checkFit.js';
 import { coverageOf } from '../packing/closeGaps.js';
 import { DESIGN_EXAMPLES, readDesign } from './readDesign.js';
 import { emptyDocument } from '../../edit/emptyDocument.js';
@@ -11,8 +12,12 @@ import { layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { spansByShape } from '../packing/spansByShape.js';
 import { resolvedBands } from '../../arrangements/bands.js';
+import { cardWith } from '../../testing/held.js';
 import { sample } from '../../testing/sample.js';
-import type { CollectionDocument } from '../../document/types.js';
+import type { CollectionDocument, Tile } from '../../document/types.js';
+
+/** Higher than any row, however wide. */
+const LONG = 'Wood is dry where it is stacked.\n\n'.repeat(30);
 
 /** A collection after something was said of it, with ids `n0`, `n1`… for what is new. */
 function said(text: string, document: CollectionDocument = sample([])): CollectionDocument {
@@ -171,6 +176,24 @@ describe('a design said in other ways', () => {
       [1, 2, 3, 4],
     ]);
     expect(() => readDesign('80 × 180px, stacked below 400')).toThrow('is said of rows of cards');
+  });
+
+  test('breakpoints that are said stay the only ones where something fits at no width', () => {
+    const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
+    const made = said('3:2, 1:3, stacked below 400', start);
+    const [first = ''] = made.order;
+    const tile = { ...cardWith('film', first), place: (made.tiles[first] as Tile).place };
+    const words = { ...tile, parts: [...tile.parts, ...cardWith('text', first, { text: LONG }).parts] };
+    const amiss: CollectionDocument = { ...made, tiles: { ...made.tiles, [first]: words } };
+    const kinds = (at: number) =>
+      checkFit(amiss, { measurer: LETTERS, from: at, to: at }).findings.map(({ kind }) => kind);
+    expect(kinds(2560)).toContain('clipped');
+    const following = (shown?: number) => followWider(amiss, LETTERS, (k) => `b${k}`, shown);
+    expect(following().bands.map(({ below }) => below)).toEqual([400]);
+    // The width that one works at stays in the widest band, though nothing was said of it.
+    const { unbroken: _, ...unsaid } = { ...amiss, bands: [] };
+    expect(followWider(unsaid, LETTERS, (k) => `b${k}`).bands[0]?.below).toBe(2560);
+    expect(followWider(unsaid, LETTERS, (k) => `b${k}`, 1280).bands[0]?.below).toBeLessThan(1281);
   });
 
   test('breakpoints that are said are the only ones, and fewer columns come with each', () => {

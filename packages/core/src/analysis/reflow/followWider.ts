@@ -100,10 +100,12 @@ function bandsFor(
     } else add(plain, spare.shift(), next);
   };
   while (made.bands.length < LIMITS.bands) {
-    low = unbroken.reduce((from, range) => (from > range.from && from <= range.to ? range.from : from), low);
+    // What does not fit at the widest width would be broken there.
+    const below = Math.min(LIMITS.widest, low);
+    low = unbroken.reduce((from, range) => (from > range.from && from <= range.to ? range.from : from), below);
     const [next] = held;
     const least = next ? next.set.below + LEAST_BAND : LIMITS.narrowest + 1;
-    if (low >= least) derive(Math.min(LIMITS.widest, low));
+    if (low >= least) derive(low);
     else if (next) {
       held.shift();
       // What is amiss where it begins is as the person wanted it.

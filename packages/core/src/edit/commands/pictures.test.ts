@@ -8,7 +8,7 @@ import { groupTiles } from './groups.js';
 import { addPart, placePart } from './parts.js';
 import { droppedSlots, isNumbered, picturePlace, placeMedia } from './pictures.js';
 import { setLook, setPart } from './tiles.js';
-import type { CollectionDocument, FilmAsset, PictureAsset } from '../../document/types.js';
+import type { Card, CollectionDocument, FilmAsset, PictureAsset } from '../../document/types.js';
 
 const file = (id: string) => ({
   id,
@@ -137,14 +137,20 @@ describe('a film that is dropped on a tile', () => {
     });
   });
 
-  test('stands above what a card holds, and is a new tile where there is none', () => {
-    const { words } = put(start, 'words').tiles;
-    expect(words?.kind === 'card' ? words.parts.map(({ kind }) => kind) : []).toEqual([
-      'film',
-      'eyebrow',
-      'heading',
-      'text',
-    ]);
+  test('lies behind what a card holds as a picture does, and is a new tile where there is none', () => {
+    const behind = put(start, 'words').tiles.words;
+    expect(behind).toMatchObject({ parts: (start.tiles.words as Card).parts });
+    expect(behind?.look).toMatchObject({
+      fill: { kind: 'film', film: 'snow', poster: 'still', tint: { opacity: 0.5 } },
+      textColour: 'auto',
+    });
+    // Under the tint of the picture that lay there.
+    const tinted = run(drop(start, 'words', 'lake'), (draft) => {
+      const fill = draft.tiles.words?.look.fill;
+      if (typeof fill === 'object' && 'tint' in fill) fill.tint = { colour: '#402040', opacity: 0.2 };
+    });
+    const tint = { colour: '#402040', opacity: 0.2 };
+    expect(put(tinted, 'words').tiles.words?.look.fill).toMatchObject({ kind: 'film', tint });
     expect(put(start).order.slice(0, 2)).toEqual(['words', 'fresh']);
     expect(heldBy(put(start).tiles.fresh).film).toMatchObject({ film: 'snow', poster: 'still' });
   });
@@ -163,7 +169,7 @@ describe('pictures and films of one set', () => {
     expect(tiles).toEqual(['view', 'beds', 'words', 'fresh']);
     const made = run(start, command);
     expect(heldBy(made.tiles.view).picture).toMatchObject({ picture: 'lake' });
-    expect(heldBy(made.tiles.beds).film).toMatchObject({ film: 'snow' });
+    expect(made.tiles.beds?.look.fill).toMatchObject({ kind: 'film', film: 'snow' });
     expect(made.tiles.words?.look.fill).toMatchObject({ kind: 'picture', picture: 'path' });
     expect(made.order[2]).toBe('fresh');
     expect(heldBy(made.tiles.fresh).film).toMatchObject({ film: 'snow', poster: 'still' });

@@ -1,10 +1,10 @@
 import { clone } from '../../document/clone.js';
-import { isPictureFill } from '../../look/paints.js';
+import { isMedia } from '../../look/paints.js';
 import { LIMITS } from '../../document/limits.js';
-import { mediaOf, partIn, partsOf, pictureOf, shownParts } from '../../document/card.js';
+import { mediaOf, partIn, pictureOf, shownParts } from '../../document/card.js';
 import { withContents } from '../../document/levels.js';
 import { kindTitle } from '../../parts/said.js';
-import { addPart, becomeComposition, movePart } from './parts.js';
+import { becomeComposition } from './parts.js';
 import { insertTile, setPart, setTile, type PartValues } from './tiles.js';
 import { newCard } from '../../parts/newTile.js';
 import { bestFit } from '../../geometry/assign.js';
@@ -13,9 +13,11 @@ import type { Command } from '../patch/change.js';
 import type {
   CollectionDocument,
   FilmAsset,
+  FilmFill,
   IconsPart,
   PartId,
   PictureAsset,
+  PictureFill,
   PictureId,
   Tile,
   TileId,
@@ -110,11 +112,7 @@ function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId)
       setPart([id], part, shownAnew(picture))(draft);
     return;
   }
-  const { fill } = tile.look;
-  const tint = isPictureFill(fill) ? fill.tint : VEIL;
-  tile.look.fill = clone({ kind: 'picture', picture, focalPoint: { x: 0.5, y: 0.5 }, tint });
-  // A colour that was chosen for another ground may not be read on this one.
-  tile.look.textColour = 'auto';
+  putBehind(tile, { kind: 'picture', picture });
 }
 
 /** Adds a picture to a row of icons, with what it shows as its label. */
@@ -196,26 +194,27 @@ export function placeMedia({ media, slots, aspects, freshId, position }: PlaceMe
   };
 }
 
-/**
- * Puts a film into a card: in its film; in place of the picture that fills it, which stays hidden; else
- * above what it holds. A tile that is no card has it behind its contents.
- */
+/** Puts a film into a tile: in its film; in place of the picture that fills it, which stays hidden; else behind what it holds. */
 function putFilm(draft: Draft, { tile: id }: PicturePlace, { film, poster }: FilmToPlace): void {
   const tile = draft.tiles[id];
-  if (tile?.kind !== 'card') {
-    const media = { focalPoint: { x: 0.5, y: 0.5 }, tint: VEIL };
-    if (tile) tile.look.fill = clone({ kind: 'film', film: film.id, poster: poster.id, ...media });
-    return;
-  }
+  if (!tile) return;
   const held = () => shownParts(draft.tiles[id] as Tile).find((part) => 'film' in part);
-  if (!held() && mediaOf(draft.tiles[id] as Tile)) becomeComposition([id], 'film')(draft);
-  if (!held()) {
-    const before = partsOf(draft.tiles[id] as Tile).length;
-    addPart([id], 'film')(draft);
-    const added = partsOf(draft.tiles[id] as Tile)[before];
-    if (added) movePart([id], added.id, -before)(draft);
-  }
-  setPart([id], held()?.id ?? '', { film: film.id, poster: poster.id })(draft);
+  if (!held() && mediaOf(tile)) becomeComposition([id], 'film')(draft);
+  const part = held();
+  if (part) setPart([id], part.id, { film: film.id, poster: poster.id })(draft);
+  else putBehind(tile, { kind: 'film', film: film.id, poster: poster.id });
+}
+
+/** Puts a picture or film behind what a tile holds, in the middle, under the tint of the one that was there. */
+function putBehind(
+  tile: Draft['tiles'][TileId],
+  media: Pick<PictureFill, 'kind' | 'picture'> | Pick<FilmFill, 'kind' | 'film' | 'poster'>,
+): void {
+  const { fill } = tile.look;
+  const tint = isMedia(fill) ? fill.tint : VEIL;
+  tile.look.fill = clone({ ...media, focalPoint: { x: 0.5, y: 0.5 }, tint });
+  // A colour that was chosen for another ground may not be read on this one.
+  tile.look.textColour = 'auto';
 }
 
 /**

@@ -1,5 +1,6 @@
 import {
   bringing,
+  changedAs,
   inheritLook,
   setLookFor,
   type Command,
@@ -32,7 +33,7 @@ export interface Look {
   readonly tiles: readonly [Tile, ...Tile[]];
   /** The value that all have; null when they differ. */
   readonly all: <K extends keyof TileLook>(field: K) => TileLook[K] | null;
-  /** One step in the history; steps of the same key that follow each other are one. */
+  /** What is changed of the first one’s is set for all, as one step in the history; steps of the same key that follow each other are one. */
   readonly set: (step: string, values: LookChange, key?: string) => void;
   /** As `set`, with values for each tile. */
   readonly setEach: (step: string, values: readonly LookChange[]) => void;
@@ -55,7 +56,12 @@ export function useLook(given: readonly [Tile, ...Tile[]]): Look {
     (state) => ids.map((id) => selectView(state).bands[index - 1]?.looks?.[id]),
     shallowEqual,
   );
-  const command = (values: LookChange) => setLookFor(ids, values, index, setFor);
+  const each =
+    (values: readonly LookChange[]): Command =>
+    (draft) =>
+      ids.forEach((id, k) => setLookFor([id], values[k] ?? {}, index, setFor)(draft));
+  const command = (values: LookChange) =>
+    each(tiles.map(({ look }) => changedAs(look, tiles[0].look, values)));
   return {
     look: tiles[0].look,
     tiles: [...tiles],
@@ -65,12 +71,7 @@ export function useLook(given: readonly [Tile, ...Tile[]]): Look {
     },
     set: (step, values, key) =>
       dispatch(runHere(step, command(values), key === undefined ? null : `${key} ${ids.join()}`)),
-    setEach: (step, values) =>
-      dispatch(
-        runHere(step, (draft) =>
-          ids.forEach((id, k) => setLookFor([id], values[k] ?? {}, index, setFor)(draft)),
-        ),
-      ),
+    setEach: (step, values) => dispatch(runHere(step, each(values))),
     setFamily: (role, name, own) => {
       const chosen = command({ [`${role}Family`]: name });
       dispatch(runHere(LOOK[`${role}Family`].label, own ? bringing(own, chosen) : chosen));
