@@ -519,3 +519,55 @@ test('rows of 3 : 2 and 1 : 3 with tinted pictures and a film, kept on phones, t
   });
   await expectDocumented('Rows of 3 : 2 and 1 : 3', hands.actions, 13);
 });
+
+test('a masonry of eleven pictures in four columns, the same from a table, enlarged as one set', async ({
+  page,
+  application,
+}, info) => {
+  const words = 'masonry of 240px, at most 4, gap 12, enlarge all';
+  const shapes = [1.5, 0.7, 1, 1.8, 0.8, 1.2, 0.6, 1.4, 1, 2, 0.75];
+  const names = shapes.map((_, k) => `Wall of wood ${k + 1}`);
+  const files = shapes.map((shape, k) => file(`${names[k]}.jpg`, Math.round(600 * shape), 600, '#446688'));
+  const isRight = (boxes: Boxes, width: number) => {
+    const columns = besideEachOther(boxes)[0];
+    const fit = Math.min(4, Math.floor((width - 48 + 12) / (240 + 12)));
+    const shown = Object.values(boxes).map(([, , across, down]) => across / down);
+    return [
+      ...(columns === fit ? [] : [`${columns} columns`]),
+      ...(shown.every((shape, k) => Math.abs(shape - (shapes[k] ?? 0)) < 0.02)
+        ? []
+        : ['pictures of other shapes']),
+    ];
+  };
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type(words);
+  await hands.press('Enter');
+  await dropFiles(page, hands, await Promise.all(files));
+  const { document } = await result(page, application, id);
+  expect([document.arrangement.kind, document.enlarges, document.order.length]).toEqual([
+    'masonry',
+    'all',
+    11,
+  ]);
+  await expectRight(page, info, isRight);
+
+  const table = await begin(page, application, hands);
+  await hands.click('In words');
+  await hands.type(words);
+  await hands.press('Enter');
+  const rows = names.map((name, k) => `${k + 1},${name}`).join('\n');
+  hands.actions++;
+  await drop(page.getByRole('main', { name: 'Stage' }), [
+    { name: 'walls.csv', mimeType: 'text/csv', buffer: Buffer.from(`no,picture\n${rows}\n`) },
+  ]);
+  await hands.pressOn('button', 'Make 11 tiles');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(11);
+  const { document: made } = await result(page, application, table.id);
+  const shown = made.order.map((tile) => pictureOf(made.tiles[tile] as Tile)?.picture ?? '');
+  expect(shown.map((picture) => made.pictures[picture]?.name)).toEqual(names);
+  expect([made.arrangement.kind, made.enlarges]).toEqual(['masonry', 'all']);
+  await page.keyboard.press('Escape');
+  await expectRight(page, info, isRight);
+  await expectDocumented('Masonry of eleven', hands.actions, 12);
+});

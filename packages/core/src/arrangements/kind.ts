@@ -188,6 +188,8 @@ export interface ArrangementKind {
   readonly columnCount: <L extends WrittenLength>(
     arrangement: Arrangement<L>,
   ) => ColumnCount<L | number> | null;
+  /** Whether it is made in words by its name and a number of columns, which are values of its own. Left out: no. */
+  readonly isSaid?: true;
   /** What tiles ask for where they take cells, in reading order; null for one that is hidden. Left out: nothing. */
   readonly wishes?: (
     document: CollectionDocument,

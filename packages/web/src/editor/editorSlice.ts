@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { LIMITS, type PartId, type SetFor, type TileId, type TileStart, type Transfer } from '@noria/core';
+import type { ArrivingTable } from './tables/tableFile';
 
 export interface EditorState {
   /** The width now shown, in px. */
@@ -19,6 +20,8 @@ export interface EditorState {
   /** What a drag over the stage does: tiles, or cells painted into an area. */
   readonly tool: 'tiles' | 'areas';
   readonly showing: Showing | null;
+  /** A table that is about to become tiles; null: none. */
+  readonly arriving: ArrivingTable | null;
   readonly commandList: boolean;
   /** Whether a drag moves the picture in its slot instead of the tile. */
   readonly cropping: boolean;
@@ -58,6 +61,7 @@ const initialState: EditorState = {
   drawn: 'text',
   tool: 'tiles',
   showing: null,
+  arriving: null,
   commandList: false,
   cropping: false,
   choosing: false,
@@ -105,7 +109,17 @@ export const editorSlice = createSlice({
       selected: [],
       writing: null,
     }),
-    shown: (state, { payload }: PayloadAction<Showing | null>) => ({ ...state, showing: payload }),
+    shown: (state, { payload }: PayloadAction<Showing | null>) => ({
+      ...state,
+      showing: payload,
+      arriving: null,
+    }),
+    /** A table is shown until it is made into tiles, or left. */
+    tableArrived: (state, { payload }: PayloadAction<ArrivingTable | null>) => ({
+      ...state,
+      showing: 'table' as const,
+      arriving: payload,
+    }),
     croppingChosen: (state, { payload }: PayloadAction<boolean>) => ({ ...state, cropping: payload }),
     choosing: (state, { payload }: PayloadAction<boolean>) => ({ ...state, choosing: payload }),
     writingIn: (state, { payload }: PayloadAction<WordsPlace | null>) => ({ ...state, writing: payload }),
@@ -133,6 +147,7 @@ export const {
   drawnChosen,
   toolChosen,
   shown,
+  tableArrived,
   busyWith,
   findingOpened,
   widthsAdded,

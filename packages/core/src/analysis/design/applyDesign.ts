@@ -3,10 +3,11 @@ import { bandsOf } from '../../document/bands.js';
 import { LIMITS } from '../../document/limits.js';
 import { setBreakpoints } from '../../edit/commands/bands.js';
 import { setArrangement } from '../../edit/commands/arrangement.js';
-import { setKind } from '../../edit/commands/kinds.js';
+import { setEnlarges } from '../../edit/commands/needs.js';
+import { setKind, setOfKind } from '../../edit/commands/kinds.js';
 import { setPin, setSpan, type SetFor } from '../../edit/commands/place.js';
 import { insertTile, setCollectionLook } from '../../edit/commands/tiles.js';
-import { HOLDING } from '../../arrangements/index.js';
+import { HOLDING, kindOf } from '../../arrangements/index.js';
 import { asManyAsFit } from '../../arrangements/fluid/values.js';
 import { aspectOf } from '../../arrangements/shared/shape.js';
 import { columnCountOf } from '../../arrangements/columns.js';
@@ -18,7 +19,7 @@ import { newTile, type TileStart } from '../../parts/newTile.js';
 import type { Command } from '../../edit/patch/change.js';
 import type { Draft } from '../../edit/commands/draft.js';
 import type { Arrangement, MeasuredArrangement, TrackSize } from '../../document/types.js';
-import type { Design, DesignGrid, DesignValues } from './design.js';
+import type { Design, DesignGrid, DesignKind, DesignValues } from './design.js';
 
 export interface ApplyDesign {
   readonly design: Design;
@@ -44,6 +45,7 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
     const whole = grid && goingOn(grid, draft.order.length);
     if (whole) applyGrid(draft, whole, band, setFor);
     applyFit(draft, design, band, setFor);
+    if (design.kind) applyKind(draft, design.kind, values, band, setFor);
     if (values.spansByShape) applyShapes(draft, band, setFor);
     const widths = [...new Set([...(values.breakpoints ?? []), ...narrower.map(({ below }) => below)])].sort(
       (a, b) => b - a,
@@ -77,6 +79,7 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
   };
   if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);
   if (radius !== undefined) setCollectionLook({ radius })(draft);
+  if (values.enlarges) setEnlarges(values.enlarges)(draft);
 }
 
 /**
@@ -124,6 +127,20 @@ function applyFit(draft: Draft, { fit, values }: Design, band: number, setFor: S
     ...(values.spansFrom !== undefined && { spansFrom: values.spansFrom }),
   };
   setArrangement({ ...asManyAsFit(arrangement, said), flow: 'dense' }, band, setFor)(draft);
+}
+
+function applyKind(
+  draft: Draft,
+  { name, columns }: DesignKind,
+  { atMost }: DesignValues,
+  band: number,
+  setFor: SetFor,
+): void {
+  setKind(name, band, setFor)(draft);
+  const field = kindOf({ kind: name }).values?.field;
+  if (!columns || field === undefined) return;
+  const said = 'min' in columns ? { count: null, min: columns.min, max: atMost ?? null } : columns;
+  setOfKind(field, said, band, setFor)(draft);
 }
 
 /** A width at which a collection is looked at, px, for what follows from no width of its own. */

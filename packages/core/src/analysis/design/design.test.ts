@@ -178,6 +178,35 @@ describe('a design said in other ways', () => {
     expect(() => readDesign('80 × 180px, stacked below 400')).toThrow('is said of rows of cards');
   });
 
+  test.each([
+    [
+      'masonry of 4, gap 12, 11 cards',
+      { kind: 'masonry', masonry: { count: 4 }, columnGap: 12, rowGap: 12 },
+      11,
+    ],
+    ['Masonry in 3 columns', { kind: 'masonry', masonry: { count: 3, order: 'balanced' } }, 0],
+    ['masonry of 14rem, at most 5', { kind: 'masonry', masonry: { count: null, min: '14rem', max: 5 } }, 0],
+    ['mosaic of 120px', { kind: 'mosaic', mosaic: { count: null, min: 120, max: null, seed: 1 } }, 0],
+    ['mosaic', { kind: 'mosaic' }, 0],
+    ['masonry, Enlarge all pictures', { kind: 'masonry' }, 0],
+  ])('“%s” is a kind by its name', (text, arrangement, tiles) => {
+    const made = said(text);
+    expect(made.arrangement).toMatchObject(arrangement);
+    expect(made.order).toHaveLength(tiles);
+    expect(made.enlarges).toBe(/enlarge/i.test(text) ? 'all' : undefined);
+    expect(checkDocument(made).problems).toEqual([]);
+  });
+
+  test.each([
+    ['masonry of', '“masonry of”: write “masonry of 4”, or “masonry of 240px” for as many as fit.'],
+    ['masonry of 3, enlarge the first', '“enlarge the first” can’t stand beside “masonry of 3”'],
+    ['enlarge all films', '“enlarge all films”: write “enlarge all” alone.'],
+    ['masonry of 60', 'From 1 to 48 columns; here it is 60.'],
+    ['masonry of 3, 2:1', '“2:1” can’t stand beside “masonry of 3”. Say how many tiles: “12 cards”.'],
+    ['masonry of 4, at most 5', '“at most” and “spans from” are said of columns that fit'],
+    ['masonry of 4 × 180px', 'write “masonry of 4”'],
+  ])('“%s” is refused', (text, why) => expect(() => readDesign(text)).toThrow(why));
+
   test('breakpoints that are said stay the only ones where something fits at no width', () => {
     const start = { ...emptyDocument('Empty'), narrowerBands: 'derived' } as CollectionDocument;
     const made = said('3:2, 1:3, stacked below 400', start);

@@ -1,4 +1,4 @@
-import type { Arrangement, WrittenLength } from '../../document/types.js';
+import type { Arrangement, ArrangementName, WrittenLength } from '../../document/types.js';
 import type { Span } from '../packing/fillCells.js';
 
 /** Rows of cards read as one regular grid. */
@@ -13,6 +13,12 @@ export interface DesignGrid {
 
 /** As many columns as fit: of a least width, or of the least that gives so many at a width of the page. */
 export type DesignFit = { readonly min: WrittenLength } | { readonly columns: number; readonly at: number };
+
+/** A kind by its name, with so many columns or as many of a least width as fit; null: as they are. */
+export interface DesignKind {
+  readonly name: ArrangementName;
+  readonly columns: { readonly count: number } | { readonly min: WrittenLength } | null;
+}
 
 /** What a band below a width says: how many columns each of the cards takes. */
 export interface DesignBelow {
@@ -35,6 +41,8 @@ export interface DesignValues {
   readonly spansFrom?: number;
   /** Tiles take as many cells as their pictures are wide and tall. */
   readonly spansByShape?: true;
+  /** Every picture opens large when it is pressed. */
+  readonly enlarges?: 'all';
   /** From wide to narrow, or none; no others are derived. */
   readonly breakpoints?: readonly number[];
 }
@@ -45,6 +53,8 @@ export interface Design {
   readonly grid: DesignGrid | null;
   /** Null: nothing was said of columns that fit. */
   readonly fit: DesignFit | null;
+  /** Null: no kind was named. */
+  readonly kind: DesignKind | null;
   /** How many cards there should be at least. */
   readonly cards: number;
   /** From wide to narrow. */

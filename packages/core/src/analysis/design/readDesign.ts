@@ -1,9 +1,10 @@
 import { LIMITS } from '../../document/limits.js';
 import { lengthTrouble } from '../../document/lengthCheck.js';
 import { asksForShare, typedLength } from '../../engine/css/writtenLength.js';
+import { arrangementKinds } from '../../arrangements/index.js';
 import { readRows, ROWS_LIKE } from './readRows.js';
 import type { Span } from '../packing/fillCells.js';
-import type { Design, DesignBelow, DesignFit, DesignGrid, DesignValues } from './design.js';
+import type { Design, DesignBelow, DesignFit, DesignGrid, DesignKind, DesignValues } from './design.js';
 
 const BY = String.raw`\s*[×x*]\s*`;
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
@@ -21,7 +22,7 @@ const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
 const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
 const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
 const VALUE =
-  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
+  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|enlarge all|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
 
 /** What can be said of a grid in words, each with an example that can be read as it stands. */
 export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: string }[] = [
@@ -32,13 +33,18 @@ export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: 
   { write: '9 × 4 of 12, 6 below 900', says: 'nine cards of four columns in twelve, of six below 900 px' },
   { write: '4 of 400 × 500 across 1800', says: 'cards of one size in px, with even gaps between them' },
   { write: '80 × 180px', says: 'eighty cards in as many columns of 180 px as fit' },
+  ...arrangementKinds().flatMap(({ name, isSaid }) =>
+    isSaid
+      ? [{ write: `${name} of 240px, at most 4`, says: `a ${name} of columns that fit; “of 4”: of four` }]
+      : [],
+  ),
   { write: '4 at 1240, at most 5, 12 cards', says: 'as many as fit: four at 1240 px, never over five' },
   {
     write: '210px, spans by shape from 640',
     says: 'as many as fit: wide and tall pictures take two, above 640 px',
   },
   {
-    write: '3, 2, gap 12, padding 36, radius 14, height 92%, width 1200, breakpoints 900 580',
+    write: '3, 2, gap 12, padding 36, radius 14, height 92%, width 1200, breakpoints 900 580, enlarge all',
     says: 'values beside any of them',
   },
 ];
@@ -58,7 +64,8 @@ export function readDesign(text: string): Design {
   asked.forEach((cards) => inBounds(cards, LIMITS.tiles, 'cards'));
   if (parts.length === 0) throw new RangeError(`${ROWS_LIKE}. ${OTHERS}.`);
   const read = said.length === 0 ? NOTHING : readCards(said);
-  if ((values.atMost ?? values.spansFrom) !== undefined && !read.fit)
+  const fits = read.fit !== null || Boolean(read.kind?.columns && 'min' in read.kind.columns);
+  if ((values.atMost !== undefined && !fits) || (values.spansFrom !== undefined && !read.fit))
     throw new RangeError('“at most” and “spans from” are said of columns that fit: “80 × 180px, at most 5”.');
   return {
     ...read,
@@ -81,11 +88,18 @@ function partsOf(text: string): string[] {
   return parts.map((part) => part.trim()).filter(Boolean);
 }
 
-const NOTHING: Design = { grid: null, fit: null, cards: 0, narrower: [], values: {} };
+const NOTHING: Design = { grid: null, fit: null, kind: null, cards: 0, narrower: [], values: {} };
 
 /** What is said of cards, with the values that follow from it. */
 function readCards(parts: readonly string[]): Design {
   const [first = '', ...others] = parts;
+  const kind = readKind(first);
+  if (kind) {
+    const [wrong] = others;
+    if (wrong !== undefined)
+      throw new RangeError(`“${wrong}” can’t stand beside “${first}”. Say how many tiles: “12 cards”.`);
+    return { ...NOTHING, kind };
+  }
   const across = readAcross(first);
   if (across) {
     const [wrong] = others;
@@ -102,14 +116,13 @@ function readCards(parts: readonly string[]): Design {
     return {
       ...listed(repeated(cards, { columns: columnSpan, rows: 1 }), columns),
       narrower: fromWide(narrower),
-      values: {},
     };
   }
   const fit = readFit(first);
   if (fit) {
     const [wrong] = others;
     if (wrong !== undefined) throw new RangeError(`“${wrong}” can’t stand beside columns that fit.`);
-    return { grid: null, narrower: [], values: {}, ...fit };
+    return { ...NOTHING, ...fit };
   }
   const sized = SIZED.exec(first);
   if (sized) {
@@ -120,18 +133,37 @@ function readCards(parts: readonly string[]): Design {
     const spans = [...(rest === '' ? [] : [rest]), ...others].map(readSpan);
     const wide = spans.find((span) => span.columns > columns);
     if (wide) throw new RangeError(`A card of ${wide.columns} columns does not fit into ${columns}.`);
-    return { ...listed(spans, columns, rows), narrower: [], values: {} };
+    return listed(spans, columns, rows);
   }
   const grid = readRows(parts);
-  return { grid, fit: null, cards: grid.spans.length, narrower: [], values: {} };
+  return { ...NOTHING, grid, cards: grid.spans.length };
 }
 
 /** A grid of so many columns; without so many rows there are as many as the cards take. */
-function listed(spans: readonly Span[], columns: number, rows = 0): Omit<Design, 'values' | 'narrower'> {
+function listed(spans: readonly Span[], columns: number, rows = 0): Design {
   const cut = Array.from({ length: rows }, () => false);
   const taken = Math.ceil(spans.reduce((sum, span) => sum + span.columns * span.rows, 0) / columns);
   const grid: DesignGrid = { columns, rows: rows || taken, cut, spans };
-  return { grid, fit: null, cards: spans.length };
+  return { ...NOTHING, grid, cards: spans.length };
+}
+
+/** A kind by its name, and its columns: “of 4”, or of a least width. Null: no kind is named. */
+function readKind(part: string): DesignKind | null {
+  const [, word = '', rest = ''] = /^([a-z]+)\b\s*(.*)$/i.exec(part) ?? [];
+  const kind = arrangementKinds().find(({ name, isSaid }) => isSaid && name === word.toLowerCase());
+  if (!kind) return null;
+  const { name } = kind;
+  if (rest === '') return { name, columns: null };
+  const of = rest.replace(/^(?:of|in)\s+/i, '');
+  if (/^\d+(?:\s+columns?)?$/i.test(of)) {
+    const count = parseInt(of, 10);
+    inBounds(count, LIMITS.columns, 'columns');
+    return { name, columns: { count } };
+  }
+  const fit = readFit(of);
+  if (!fit || !('min' in fit.fit) || fit.cards > 0)
+    throw new RangeError(`“${part}”: write “${name} of 4”, or “${name} of 240px” for as many as fit.`);
+  return { name, columns: { min: fit.fit.min } };
 }
 
 /** So many cards of one size in px across a width: what is left of it is shared between them. */
@@ -152,7 +184,6 @@ function readAcross(part: string): Design | null {
   inBounds(gap, LIMITS.gap, 'px between them', 0);
   return {
     ...listed(repeated(cards, { columns: 1, rows: 1 }), cards),
-    narrower: [],
     values: { gap, padding: 0, width, rowSize: blockSize },
   };
 }
@@ -244,6 +275,9 @@ function readValue(part: string): DesignValues {
     }
     case 'spans from':
       return { spansFrom: aWidth(number(LIMITS.widest, 'spans from 640', 1)) };
+    case 'enlarge all':
+      if (!/^(?:pictures)?$/i.test(rest)) throw new RangeError(`“${part}”: write “enlarge all” alone.`);
+      return { enlarges: 'all' };
     case 'no breakpoint':
     case 'no breakpoints':
       if (rest !== '')

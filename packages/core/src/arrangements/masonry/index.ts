@@ -15,6 +15,7 @@ export const masonry: ArrangementKind = {
   cells: null,
   columns: masonryColumns,
   columnCount: masonryCount,
+  isSaid: true,
   box: (input) => (isAlong(input.band.arrangement) ? alongBox(input) : masonryBox(input)),
   css: (input) => (isAlong(input.band.arrangement) ? alongToCss(input) : masonryToCss(input)),
   changesWithWidth: (arrangement) => !isAlong(arrangement) || !isMeasured(arrangement),

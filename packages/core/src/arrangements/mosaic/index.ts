@@ -15,6 +15,7 @@ export const mosaic: ArrangementKind = {
   cells: null,
   columns: (_, band, inner) => evenShares(moduleCount(measuredIn(band), inner)),
   columnCount: (arrangement) => bounded(mosaicOf(arrangement)),
+  isSaid: true,
   box: mosaicBox,
   css: mosaicToCss,
   changesWithWidth: (arrangement) => mosaicOf(arrangement).count === null,

@@ -1,3 +1,4 @@
+import { kindOf } from '../../arrangements/index.js';
 import { clone } from '../../document/clone.js';
 import { forgetTiles, removeTiles } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
@@ -58,7 +59,7 @@ function sortedKeys({ sort, rows, order: keys }: Pick<Table, 'sort' | 'rows' | '
   return sort.descending ? sorted.reverse() : sorted;
 }
 
-/** Makes a tile of every row of a table. */
+/** Makes a tile of every row of a table, with the spans of its recipe where tiles take cells. */
 export function importTable(read: ReadTable, options: ImportTable): Command {
   const rows = byKey(read.rows, options.key);
   return (draft) => {
@@ -97,6 +98,10 @@ function addRow(
 ): TileId {
   const recipe = draft.recipes?.[table.recipe] as Recipe;
   const made = tilesFrom(recipe, variant, freshId).map((tile) => clone<Tile>(tile));
+  const [root] = made;
+  // Spans are meant for cells: in lanes and galleries a tile is as the others are.
+  if (root && kindOf(draft.arrangement).cells === null)
+    Object.assign(root, { place: { ...root.place, columnSpan: 1, rowSpan: 1 } });
   fillRow(draft, table, made, row);
   addTiles(draft, made, position);
   return made[0]?.id as TileId;

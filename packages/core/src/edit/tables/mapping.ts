@@ -35,6 +35,15 @@ export function guessMapping(recipe: Recipe, { columns }: ReadTable): Record<str
   return mapping;
 }
 
+/** The recipe whose slots take the most columns of a table, the first of those; undefined: there is none. */
+export const guessRecipe = (recipes: readonly Recipe[], table: ReadTable): Recipe | undefined =>
+  recipes
+    .map((recipe) => ({ recipe, taken: Object.keys(guessMapping(recipe, table)).length }))
+    .reduce<{ recipe: Recipe; taken: number } | undefined>(
+      (best, each) => (best && best.taken >= each.taken ? best : each),
+      undefined,
+    )?.recipe;
+
 /** The column that tells all rows apart: one that is named so, else the first whose cells all differ. */
 export function guessKey({ columns, rows }: ReadTable): string | null {
   const tells = columns.filter((column) => {

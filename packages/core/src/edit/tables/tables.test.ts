@@ -1,7 +1,8 @@
 import { pictureIn } from './plainName.js';
 import { describe, expect, test } from '@jest/globals';
 import { filterTable, importTable, sortTable, updateTable } from './commands.js';
-import { guessKey, guessMapping } from './mapping.js';
+import { setKind } from '../commands/kinds.js';
+import { guessKey, guessMapping, guessRecipe } from './mapping.js';
 import { readTable, TableError } from './readTable.js';
 import { change } from '../patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
@@ -193,4 +194,45 @@ test.each([
   ['  ', ''],
 ])('a cell “%s” names the picture “%s”', (cell, name) => {
   expect(pictureIn(cell)).toBe(name);
+});
+
+describe('a table of pictures', () => {
+  const table = readTable(bytes('no,picture,caption\n1,ridge.jpg,Ridge\n2,snow.jpg,Snow\n'));
+
+  test('takes the recipe that has a place for most of its columns', () => {
+    expect(guessRecipe(STARTERS, table)?.id).toBe('plain-picture');
+    const words = readTable(bytes('no,picture,title,text\n1,a,b,c\n'));
+    expect(guessMapping(guessRecipe(STARTERS, words) as Recipe, words)).toMatchObject({
+      Picture: 'picture',
+      Heading: 'title',
+      Text: 'text',
+    });
+    expect(guessRecipe(STARTERS, readTable(bytes('x\n1\n')))?.id).toBe(STARTERS[0]?.id);
+    expect(guessRecipe([], table)).toBeUndefined();
+  });
+
+  test.each([
+    ['bento', 2],
+    ['masonry', 1],
+    ['rows', 1],
+  ] as const)('becomes tiles of a %s %i columns wide', (kind, span) => {
+    const recipe = guessRecipe(STARTERS, table) as Recipe;
+    const mapping = guessMapping(recipe, table);
+    let k = 0;
+    const freshId = () => `n${k++}`;
+    const made = [
+      setKind(kind, 0, 'all'),
+      importTable(table, {
+        id: 't',
+        name: 'Walls',
+        recipe,
+        variant: null,
+        key: 'no',
+        mapping,
+        position: 0,
+        freshId,
+      }),
+    ].reduce<CollectionDocument>((each, command) => change(each, command).document, emptyDocument('Huts'));
+    expect(made.order.map((id) => made.tiles[id]?.place.columnSpan)).toEqual([span, span]);
+  });
 });

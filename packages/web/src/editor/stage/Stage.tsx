@@ -1,4 +1,3 @@
-import { isFontFile } from '../../api/fontFiles';
 import { hasCells, bandAt, colourOf, isAlong } from '@noria/core';
 import { Suspense, useCallback, useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -6,8 +5,7 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 import { writingIn } from '../editorSlice';
 import { useSize } from '../../ui/useSize';
 import { selectShown } from '../document/selectors';
-import { addPictures } from '../actions/pictures';
-import { whenShown } from '../../ui/lazily';
+import { whenShown, whenUsed } from '../../ui/lazily';
 import { ColumnLedge, Holes, RowLedge, SelectionMarks, TileHands } from '../lazyParts';
 import { selectBand, selectLayout, selectLevel, selectNeedle, selectOrigin, selectWhole } from '../selectors';
 import { AreasBar } from './AreasBar';
@@ -40,6 +38,7 @@ const pointOf = (event: DragEvent) => ({ x: event.clientX, y: event.clientY });
 /** More tiles than these go to their cells at once, so that a drag keeps its pace. */
 const MOST_GLIDING = 80;
 
+const withDropped = whenUsed(() => import('./takeDropped'));
 const Trail = whenShown(() => import('./Trail').then((file) => file.Trail));
 const TileBar = whenShown(() => import('./TileBar').then((file) => file.TileBar));
 const DropMarks = whenShown(() => import('./DropMarks').then((file) => file.DropMarks));
@@ -119,11 +118,8 @@ export function Stage() {
         const onto = tileUnder(event);
         const cell = onto === null ? (ground.current?.pointAt(pointOf(event)) ?? null) : null;
         ground.current?.pointAt(null);
-        const files = [...event.dataTransfer.files];
-        const [fonts, others] = [files.filter(isFontFile), files.filter((file) => !isFontFile(file))];
-        if (fonts.length > 0)
-          void import('../looks/fontsHere').then(({ dropFonts }) => dispatch(dropFonts(fonts, onto)));
-        if (others.length > 0) void dispatch(addPictures(others, { onto, cell, bestFit: event.shiftKey }));
+        const [files, where] = [[...event.dataTransfer.files], { onto, cell, bestFit: event.shiftKey }];
+        void withDropped(({ takeDropped }) => dispatch(takeDropped(files, where)));
       }}
     >
       <h1 className="sr-only">Compose {collection.name}</h1>

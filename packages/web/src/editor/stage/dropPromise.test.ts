@@ -63,6 +63,12 @@ test.each<[string, Partial<Hovering>, string, readonly string[]]>([
     ['t1'],
   ],
   [
+    'a table on a card',
+    { onto: 't1', types: 'text/csv' },
+    'Drop: the rows of the table become tiles, once you say how.',
+    [],
+  ],
+  [
     'a free cell',
     { isCell: true, types: THREE },
     'Drop: the first picture lies in this cell, the rest follow it.',

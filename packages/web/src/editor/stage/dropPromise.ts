@@ -1,6 +1,7 @@
 import { rowOf, tileName, type CollectionDocument, type Tile, type TileId } from '@noria/core';
 import { mediaWords, slotsFor } from '../actions/pictures';
 import { selectView } from '../selectors';
+import { isTableType } from '../tables/tableFile';
 import { count } from '../../ui/words';
 import type { RootState } from '../state';
 
@@ -24,11 +25,14 @@ const CELL: DropPromise = {
   tiles: [],
 };
 
+const TABLE: DropPromise = { says: 'Drop: the rows of the table become tiles, once you say how.', tiles: [] };
+
 /** What files would do that are held over the stage. */
 export function dropPromise(state: RootState, { types, onto, isCell }: Hovering): DropPromise {
   const view = selectView(state);
   const all = types.split(' ');
   if (all.every((type) => type.startsWith('font/'))) return fontPromise(view, onto, all.length);
+  if (all.every(isTableType)) return TABLE;
   if (isCell) return CELL;
   return mediaPromise(state, all, onto);
 }

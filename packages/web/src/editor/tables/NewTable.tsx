@@ -3,13 +3,14 @@ import {
   clone,
   guessKey,
   guessMapping,
+  guessRecipe,
   importTable,
   starterAssets,
   STARTERS,
   tableSlots,
   type CellFormat,
-  type ReadTable,
   type Recipe,
+  type TableId,
 } from '@noria/core';
 import { useState } from 'react';
 import { newId } from '../../api/ids';
@@ -22,17 +23,28 @@ import { selectShown } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { FormatChoice } from './FormatChoice';
 import { missingWords, picturesFor } from './picturesFor';
+import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import { fresh, NO_COLUMN, words } from './tableFile';
+import type { AppThunk } from '../state';
+import { fresh, NO_COLUMN, words, type ArrivingTable } from './tableFile';
+
+/** What came of a table is selected: it can be dressed at once. */
+const tilesOfTableSelected =
+  (id: TableId): AppThunk =>
+  (dispatch, getState) => {
+    const { tables = {}, order } = selectShown(getState());
+    const made = new Set(Object.values(tables[id]?.tiles ?? {}));
+    dispatch(tilesSelected(order.filter((tile) => made.has(tile))));
+  };
 
 /** A table that is about to become tiles. */
-export function NewTable({ name, table, onDone }: { name: string; table: ReadTable; onDone: () => void }) {
+export function NewTable({ name, table, onDone }: ArrivingTable & { readonly onDone: () => void }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const { recipes = {}, order } = document;
   const all: Recipe[] = [...Object.values(recipes), ...STARTERS.filter(({ id }) => !recipes[id])];
   const usable = all.filter((recipe) => tableSlots(recipe).length > 0);
-  const [recipeId, setRecipe] = useState('');
+  const [recipeId, setRecipe] = useState(() => guessRecipe(usable, table)?.id ?? '');
   const recipe = recipeOf(usable, recipeId);
   const [mapping, setMapping] = useState(() => guessMapping(recipe, table));
   const [key, setKey] = useState(guessKey(table));
@@ -64,6 +76,7 @@ export function NewTable({ name, table, onDone }: { name: string; table: ReadTab
           command(draft);
         }),
       );
+      dispatch(tilesOfTableSelected(id));
       dispatch(announce(`${count(table.rows.length, 'tile was', 'tiles were')} made from ${name}.`));
       const amiss = missingWords(missing);
       if (amiss !== null) dispatch(warn(amiss));

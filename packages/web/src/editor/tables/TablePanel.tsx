@@ -1,25 +1,23 @@
-import type { ReadTable } from '@noria/core';
-import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { Panel } from '../../ui/Panel';
 import { FileButton } from '../../ui/FileButton';
 import { selectShown } from '../document/selectors';
 import { warn } from '../../ui/notices/noticesSlice';
-import { shown } from '../editorSlice';
+import { shown, tableArrived } from '../editorSlice';
 import { NewTable } from './NewTable';
 import { TableExample } from './TableExample';
-import { readFile, TABLE_TYPES, words } from './tableFile';
+import { readArriving, TABLE_TYPES, words } from './tableFile';
 import { TableRows } from './TableRows';
 
 /** Tiles from the rows of a table: which column fills what, how they are sorted, what comes in anew. */
 export function TablePanel() {
   const dispatch = useAppDispatch();
   const { tables = {} } = useAppSelector(selectShown);
-  const [coming, setComing] = useState<{ readonly name: string; readonly table: ReadTable } | null>(null);
+  const arriving = useAppSelector((state) => state.editor.arriving);
   const take = (file: File | undefined) => {
     if (!file) return;
-    readFile(file).then(
-      (table) => setComing({ name: file.name.replace(/\.[^.]+$/, ''), table }),
+    readArriving(file).then(
+      (table) => dispatch(tableArrived(table)),
       (error: unknown) => dispatch(warn(words(error))),
     );
   };
@@ -32,8 +30,12 @@ export function TablePanel() {
       {Object.values(tables).map((table) => (
         <TableRows key={table.id} table={table} />
       ))}
-      {coming ? (
-        <NewTable key={coming.name} name={coming.name} table={coming.table} onDone={() => setComing(null)} />
+      {arriving ? (
+        <NewTable
+          key={`${arriving.name} ${arriving.table.columns.join()}`}
+          {...arriving}
+          onDone={() => dispatch(tableArrived(null))}
+        />
       ) : (
         <>
           {Object.keys(tables).length === 0 && <TableExample />}
