@@ -12,7 +12,7 @@ import {
   type Hands,
 } from './counted';
 import { drop, file, film } from './files';
-import { expect, root, stageBoxes, test } from './noria';
+import { expect, hand, root, stageBoxes, test } from './noria';
 import type { Page } from '@playwright/test';
 
 test('a 4 × 3 bento of seven cards, packed', async ({ page, application }) => {
@@ -570,4 +570,56 @@ test('a masonry of eleven pictures in four columns, the same from a table, enlar
   await page.keyboard.press('Escape');
   await expectRight(page, info, isRight);
   await expectDocumented('Masonry of eleven', hands.actions, 12);
+});
+
+test('a mosaic on 14 × 15 square modules: slots, a panorama, eight pictures, one replaced, two moved, the last gap closed', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('14 × 15: 9×4, 5×4, 4×5, 6×5, 4×5, 5×6, 4×6, 5×3, 4×3, square cells, pictures, gap 8');
+  await hands.press('Enter');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(9);
+  const { document: cut, holes } = await result(page, application, id);
+  expect(holes).toHaveLength(1);
+  const [wide = '', second = '', , , , sixth = '', seventh = '', eighth = ''] = cut.order;
+  const colours = ['#446688', '#99aa44', '#aa5544', '#447755'];
+  const pictures = (names: readonly string[], width: number, height: number) =>
+    Promise.all(names.map((name, k) => file(`${name}.jpg`, width + k, height, colours[k % 4] ?? '')));
+  const shown = async () => {
+    const { document } = await result(page, application, id);
+    const of = document.order.map((tile) => pictureOf(document.tiles[tile] as Tile)?.picture ?? '');
+    return of.map((picture) => document.pictures[picture]?.name);
+  };
+  hands.actions++;
+  await drop(hand(page, wide), await pictures(['Whole ridge'], 2000, 600));
+  await expect.poll(async () => (await shown())[0]).toBe('Whole ridge');
+  const names = Array.from({ length: 8 }, (_, k) => `Corner of wood ${k + 1}`);
+  hands.actions++;
+  await drop(hand(page, second), await pictures(names, 900, 700));
+  await expect.poll(shown).toEqual(['Whole ridge', ...names]);
+  await page.mouse.move(800, 500);
+  await hands.scroll(600);
+  hands.actions++;
+  await drop(hand(page, sixth), await pictures(['Another corner'], 700, 900));
+  await expect.poll(async () => (await shown())[5]).toBe('Another corner');
+  for (const tile of [seventh, eighth]) {
+    const box = await hand(page, tile).boundingBox();
+    const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+    hands.actions += 2;
+    await page.mouse.dblclick(x, y);
+    await expect(page.getByLabel(/^Picture of .* in its slot/)).toBeVisible();
+    await hands.drag([x, y], [x + 30, y + 20]);
+    await hands.press('Escape');
+  }
+  await hands.press('h');
+  await expect(page.getByRole('button', { name: 'Apply' })).toBeFocused();
+  await hands.press('Enter');
+  const { document: made, holes: left } = await result(page, application, id);
+  expect(left).toEqual([]);
+  const moved = made.order.map((tile) => pictureOf(made.tiles[tile] as Tile)?.position !== undefined);
+  expect(moved).toEqual([...Array<boolean>(6).fill(false), true, true, false]);
+  await expectRight(page, info, (boxes) => holesBefore(boxes, 8));
+  await expectDocumented('Mosaic on 14 × 15', hands.actions, 20);
 });

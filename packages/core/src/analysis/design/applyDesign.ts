@@ -27,6 +27,7 @@ export interface ApplyDesign {
   readonly setFor: SetFor;
   /** Ids for tiles that are missing, and for bands. */
   readonly freshId: (of: string) => string;
+  /** What tiles that are missing are where nothing is said of it. */
   readonly what: TileStart;
 }
 
@@ -38,9 +39,10 @@ export interface ApplyDesign {
 export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign): Command {
   return (draft) => {
     const { grid, cards, narrower, values } = design;
+    const missing = design.what ?? what;
     applyValues(draft, values, band, setFor);
     while (draft.order.length < cards) {
-      insertTile(draft, newTile(what, freshId(what)), draft.order.length);
+      insertTile(draft, newTile(missing, freshId(missing)), draft.order.length);
     }
     const whole = grid && goingOn(grid, draft.order.length);
     if (whole) applyGrid(draft, whole, band, setFor);
@@ -75,6 +77,7 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
     }),
     ...(width !== undefined && { maxInlineSize: width }),
     ...(height && { height }),
+    ...(values.cells && { cells: values.cells }),
     ...(rowSize !== undefined && { rows: [], autoRows: `${rowSize}px` }),
   };
   if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);

@@ -13,6 +13,7 @@ import { LETTERS } from '../../testing/layoutHtml.js';
 import { spansByShape } from '../packing/spansByShape.js';
 import { resolvedBands } from '../../arrangements/bands.js';
 import { cardWith } from '../../testing/held.js';
+import { tileName } from '../../parts/said.js';
 import { sample } from '../../testing/sample.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
@@ -195,6 +196,15 @@ describe('a design said in other ways', () => {
     expect(made.order).toHaveLength(tiles);
     expect(made.enlarges).toBe(/enlarge/i.test(text) ? 'all' : undefined);
     expect(checkDocument(made).problems).toEqual([]);
+  });
+
+  test('square cells and pictures are said beside a grid', () => {
+    const made = said('14 × 6: 9×4, 5×6, 9×2, square cells, pictures, gap 8');
+    expect(made.arrangement).toMatchObject({ cells: 'square', columnGap: 8 });
+    expect(made.order.map((id) => tileName(made.tiles[id] as Tile, made))).toEqual(Array(3).fill('Picture'));
+    expect(said('masonry of 3, 5 pictures').order).toHaveLength(5);
+    expect(() => readDesign('14 × 6, square cells of 9')).toThrow('write “square cells” alone');
+    expect(said('2, pictures').order).toHaveLength(2);
   });
 
   test.each([

@@ -1,4 +1,5 @@
 import type { Arrangement, ArrangementName, WrittenLength } from '../../document/types.js';
+import type { TileStart } from '../../parts/newTile.js';
 import type { Span } from '../packing/fillCells.js';
 
 /** Rows of cards read as one regular grid. */
@@ -33,6 +34,8 @@ export interface DesignValues {
   readonly radius?: WrittenLength;
   readonly width?: WrittenLength;
   readonly height?: Arrangement['height'];
+  /** Rows are as high as columns are wide. */
+  readonly cells?: 'square';
   /** How high every row is, px. */
   readonly rowSize?: number;
   /** Of columns, as many as fit. */
@@ -57,6 +60,8 @@ export interface Design {
   readonly kind: DesignKind | null;
   /** How many cards there should be at least. */
   readonly cards: number;
+  /** What tiles that are missing are; null: what was added last. */
+  readonly what: TileStart | null;
   /** From wide to narrow. */
   readonly narrower: readonly DesignBelow[];
   readonly values: DesignValues;

@@ -21,8 +21,9 @@ const OF_LENGTH = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?(.+)
 const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
 const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
 const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
+const PICTURES = /^(?:(\d+)\s+)?pictures$/i;
 const VALUE =
-  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|enlarge all|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
+  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|square cells|enlarge all|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
 
 /** What can be said of a grid in words, each with an example that can be read as it stands. */
 export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: string }[] = [
@@ -30,6 +31,10 @@ export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: 
   { write: '2:1, 3 with the 2nd in halves', says: 'rows of unequal cards, one cut in two' },
   { write: '3:2, 1:3, stacked below 400', says: 'the same at all widths, one below the other on phones' },
   { write: '5 × 2: 2×2, 3×1, 1×1, 2×1', says: 'five columns, two rows, and a span a card' },
+  {
+    write: '14 × 6: 9×4, 5×6, square cells, pictures',
+    says: 'rows as high as columns are wide; pictures, not cards',
+  },
   { write: '9 × 4 of 12, 6 below 900', says: 'nine cards of four columns in twelve, of six below 900 px' },
   { write: '4 of 400 × 500 across 1800', says: 'cards of one size in px, with even gaps between them' },
   { write: '80 × 180px', says: 'eighty cards in as many columns of 180 px as fit' },
@@ -58,9 +63,9 @@ const OTHERS =
  */
 export function readDesign(text: string): Design {
   const parts = partsOf(text);
-  const said = parts.filter((part) => ![VALUE, CARDS, STACKED].some((other) => other.test(part)));
+  const said = parts.filter((part) => ![VALUE, CARDS, PICTURES, STACKED].some((other) => other.test(part)));
   const values = readValues(parts.filter((part) => VALUE.test(part)));
-  const asked = parts.flatMap((part) => CARDS.exec(part)?.[1] ?? []).map(Number);
+  const asked = parts.flatMap((part) => (CARDS.exec(part) ?? PICTURES.exec(part))?.[1] ?? []).map(Number);
   asked.forEach((cards) => inBounds(cards, LIMITS.tiles, 'cards'));
   if (parts.length === 0) throw new RangeError(`${ROWS_LIKE}. ${OTHERS}.`);
   const read = said.length === 0 ? NOTHING : readCards(said);
@@ -70,6 +75,7 @@ export function readDesign(text: string): Design {
   return {
     ...read,
     cards: Math.max(read.cards, ...asked),
+    what: parts.some((part) => PICTURES.test(part)) ? 'picture' : null,
     narrower: fromWide([...read.narrower, ...readStacked(parts, read.grid)]),
     values: { ...read.values, ...values },
   };
@@ -88,7 +94,7 @@ function partsOf(text: string): string[] {
   return parts.map((part) => part.trim()).filter(Boolean);
 }
 
-const NOTHING: Design = { grid: null, fit: null, kind: null, cards: 0, narrower: [], values: {} };
+const NOTHING: Design = { grid: null, fit: null, kind: null, cards: 0, what: null, narrower: [], values: {} };
 
 /** What is said of cards, with the values that follow from it. */
 function readCards(parts: readonly string[]): Design {
@@ -275,6 +281,9 @@ function readValue(part: string): DesignValues {
     }
     case 'spans from':
       return { spansFrom: aWidth(number(LIMITS.widest, 'spans from 640', 1)) };
+    case 'square cells':
+      if (rest !== '') throw new RangeError(`“${part}”: write “square cells” alone.`);
+      return { cells: 'square' };
     case 'enlarge all':
       if (!/^(?:pictures)?$/i.test(rest)) throw new RangeError(`“${part}”: write “enlarge all” alone.`);
       return { enlarges: 'all' };
