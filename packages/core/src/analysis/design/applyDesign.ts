@@ -1,12 +1,15 @@
 import { measured } from '../../document/measured.js';
-import { bandsOf } from '../../document/bands.js';
+import { bandsOf, placeIn } from '../../document/bands.js';
 import { LIMITS } from '../../document/limits.js';
+import { assignArea } from '../../edit/commands/areas.js';
+import { setMap } from '../../edit/commands/tracks.js';
+import { NO_AREA } from '../../arrangements/bento/areaMap.js';
 import { setBreakpoints } from '../../edit/commands/bands.js';
 import { setArrangement } from '../../edit/commands/arrangement.js';
 import { setEnlarges } from '../../edit/commands/needs.js';
 import { setKind, setOfKind } from '../../edit/commands/kinds.js';
 import { setPin, setSpan, type SetFor } from '../../edit/commands/place.js';
-import { insertTile, setCollectionLook } from '../../edit/commands/tiles.js';
+import { insertTile, setCollectionLook, setPart, setTile } from '../../edit/commands/tiles.js';
 import { HOLDING, kindOf } from '../../arrangements/index.js';
 import { asManyAsFit } from '../../arrangements/fluid/values.js';
 import { aspectOf } from '../../arrangements/shared/shape.js';
@@ -18,7 +21,7 @@ import { plainTrackSize } from '../../engine/css/trackSize.js';
 import { newTile, type TileStart } from '../../parts/newTile.js';
 import type { Command } from '../../edit/patch/change.js';
 import type { Draft } from '../../edit/commands/draft.js';
-import type { Arrangement, MeasuredArrangement, TrackSize } from '../../document/types.js';
+import type { Arrangement, MeasuredArrangement, Tile, TileId, TrackSize } from '../../document/types.js';
 import type { Design, DesignGrid, DesignKind, DesignValues } from './design.js';
 
 export interface ApplyDesign {
@@ -47,6 +50,7 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
     const whole = grid && goingOn(grid, draft.order.length);
     if (whole) applyGrid(draft, whole, band, setFor);
     applyFit(draft, design, band, setFor);
+    if (design.areas) applyAreas(draft, { areas: design.areas, band, setFor, freshId, what: missing });
     if (design.kind) applyKind(draft, design.kind, values, band, setFor);
     if (values.spansByShape) applyShapes(draft, band, setFor);
     const widths = [...new Set([...(values.breakpoints ?? []), ...narrower.map(({ below }) => below)])].sort(
@@ -130,6 +134,33 @@ function applyFit(draft: Draft, { fit, values }: Design, band: number, setFor: S
     ...(values.spansFrom !== undefined && { spansFrom: values.spansFrom }),
   };
   setArrangement({ ...asManyAsFit(arrangement, said), flow: 'dense' }, band, setFor)(draft);
+}
+
+interface ApplyAreas extends Pick<ApplyDesign, 'band' | 'setFor' | 'freshId' | 'what'> {
+  readonly areas: readonly (readonly string[])[];
+}
+
+/** Names the cells and puts a tile into each area: one that lies in none yet, in reading order, else a new one. */
+function applyAreas(draft: Draft, { areas, band, setFor, freshId, what }: ApplyAreas): void {
+  setArrangement({ kind: HOLDING, columns: evenShares(areas[0]?.length ?? 1) }, band, setFor)(draft);
+  setMap(areas, band, setFor)(draft);
+  const names = new Set(areas.flat().filter((name) => name !== NO_AREA));
+  const areaOf = (id: TileId) => placeIn(draft, draft.tiles[id] as Tile, band).area ?? '';
+  const taken = new Set(draft.order.map(areaOf));
+  const free = draft.order.filter((id) => !names.has(areaOf(id)));
+  for (const name of names) {
+    if (taken.has(name)) continue;
+    const id = free.shift() ?? freshId(what);
+    if (!draft.tiles[id]) addTo(draft, name, newTile(what, id));
+    assignArea([id], name, band, setFor)(draft);
+  }
+}
+
+/** Adds a tile that is called as its area is. */
+function addTo(draft: Draft, name: string, tile: Tile): void {
+  insertTile(draft, tile, draft.order.length);
+  setTile([tile.id], { name })(draft);
+  setPart([tile.id], 'heading', { words: name })(draft);
 }
 
 function applyKind(

@@ -198,6 +198,33 @@ describe('a design said in other ways', () => {
     expect(checkDocument(made).problems).toEqual([]);
   });
 
+  test('areas are named row by row, and take tiles in reading order', () => {
+    const made = said('areas a a . . . / . b b b . / . . . c c, gap 8');
+    expect(made.arrangement).toMatchObject({
+      columns: Array(5).fill('1fr'),
+      areas: ['a a . . .', '. b b b .', '. . . c c'],
+      columnGap: 8,
+    });
+    expect(made.order.map((id) => [made.tiles[id]?.name, made.tiles[id]?.place.area])).toEqual([
+      ['a', 'a'],
+      ['b', 'b'],
+      ['c', 'c'],
+    ]);
+    // Tiles that lie in an area of that name stay in it; others are put in.
+    const again = said('areas "c c" / "d ."', made);
+    expect(again.order.map((id) => again.tiles[id]?.place.area)).toEqual(['d', 'b', 'c']);
+    expect(checkDocument(again).problems).toEqual([]);
+  });
+
+  test.each([
+    ['areas', 'Write a name for each cell'],
+    ['areas . / .', 'Write a name for each cell'],
+    ['areas a b / b a', 'Each area is one rectangle'],
+    ['areas a 2b', '“2b” can’t name an area.'],
+    ['areas a b, 2:1', '“2:1” can’t stand beside areas.'],
+    [`areas ${'a '.repeat(60)}`, 'At most 48 columns'],
+  ])('“%s” is refused', (text, why) => expect(() => readDesign(text)).toThrow(why));
+
   test('square cells and pictures are said beside a grid', () => {
     const made = said('14 × 6: 9×4, 5×6, 9×2, square cells, pictures, gap 8');
     expect(made.arrangement).toMatchObject({ cells: 'square', columnGap: 8 });

@@ -56,6 +56,8 @@ export interface Design {
   readonly grid: DesignGrid | null;
   /** Null: nothing was said of columns that fit. */
   readonly fit: DesignFit | null;
+  /** A map of named areas, row by row, cell by cell; null: none was said. */
+  readonly areas: readonly (readonly string[])[] | null;
   /** Null: no kind was named. */
   readonly kind: DesignKind | null;
   /** How many cards there should be at least. */

@@ -2,6 +2,7 @@ import { LIMITS } from '../../document/limits.js';
 import { lengthTrouble } from '../../document/lengthCheck.js';
 import { asksForShare, typedLength } from '../../engine/css/writtenLength.js';
 import { arrangementKinds } from '../../arrangements/index.js';
+import { readAreas } from './readAreas.js';
 import { readRows, ROWS_LIKE } from './readRows.js';
 import type { Span } from '../packing/fillCells.js';
 import type { Design, DesignBelow, DesignFit, DesignGrid, DesignKind, DesignValues } from './design.js';
@@ -35,6 +36,7 @@ export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: 
     write: '14 × 6: 9×4, 5×6, square cells, pictures',
     says: 'rows as high as columns are wide; pictures, not cards',
   },
+  { write: 'areas top top top / side main main', says: 'named areas, row by row; a dot for a cell without' },
   { write: '9 × 4 of 12, 6 below 900', says: 'nine cards of four columns in twelve, of six below 900 px' },
   { write: '4 of 400 × 500 across 1800', says: 'cards of one size in px, with even gaps between them' },
   { write: '80 × 180px', says: 'eighty cards in as many columns of 180 px as fit' },
@@ -94,7 +96,16 @@ function partsOf(text: string): string[] {
   return parts.map((part) => part.trim()).filter(Boolean);
 }
 
-const NOTHING: Design = { grid: null, fit: null, kind: null, cards: 0, what: null, narrower: [], values: {} };
+const NOTHING: Design = {
+  grid: null,
+  fit: null,
+  areas: null,
+  kind: null,
+  cards: 0,
+  what: null,
+  narrower: [],
+  values: {},
+};
 
 /** What is said of cards, with the values that follow from it. */
 function readCards(parts: readonly string[]): Design {
@@ -105,6 +116,15 @@ function readCards(parts: readonly string[]): Design {
     if (wrong !== undefined)
       throw new RangeError(`“${wrong}” can’t stand beside “${first}”. Say how many tiles: “12 cards”.`);
     return { ...NOTHING, kind };
+  }
+  const areas = readAreas(first);
+  if (areas) {
+    const [wrong] = others;
+    if (wrong !== undefined)
+      throw new RangeError(
+        `“${wrong}” can’t stand beside areas. Rows of areas stand between strokes: “areas a a / b c”.`,
+      );
+    return { ...NOTHING, areas };
   }
   const across = readAcross(first);
   if (across) {

@@ -188,10 +188,30 @@ test('a tile in an area changes places with those in the area at the cell', () =
       }),
     ),
   };
-  const { command } = rearrange(document, resolvedBandOf(document, 0), {
-    tiles: ['t1'],
-    cell: { column: 2, row: 2 },
-  });
-  const made = change(document, command).document;
+  const moved = (column: number, row: number, from = document) => {
+    const { command, cell } = rearrange(from, resolvedBandOf(from, 0), {
+      tiles: ['t1'],
+      cell: { column, row },
+    });
+    return { cell, made: change(from, command).document };
+  };
+  const { made } = moved(2, 2);
   expect(['t1', 't2'].map((id) => made.tiles[id]?.place.area)).toEqual(['body', 'side']);
+
+  // At a cell of no area it is let out, and lies there as large as it was.
+  const wide: CollectionDocument = {
+    ...document,
+    arrangement: { ...document.arrangement, areas: ['side side', 'body .', '. .'] },
+  };
+  const out = moved(2, 3, wide);
+  expect(out.cell).toEqual({ column: 1, row: 3 });
+  expect(out.made.tiles.t1?.place).toMatchObject({
+    area: null,
+    pin: { column: 1, row: 3 },
+    columnSpan: 2,
+    rowSpan: 1,
+  });
+  // Over another area it would leave more cells empty, and at its own it lies already.
+  expect(moved(2, 2, wide).cell).toBeNull();
+  expect(moved(2, 1, wide).cell).toBeNull();
 });

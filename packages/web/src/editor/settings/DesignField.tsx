@@ -136,8 +136,13 @@ function Examples({ onTake, onSkeletons }: ExamplesProps) {
   );
 }
 
+const kindWords = ({ name, columns }: NonNullable<Design['kind']>) =>
+  columns === null
+    ? name
+    : `${name} of ${'min' in columns ? `columns of ${lengthWords(columns.min)}, as many as fit` : count(columns.count, 'column').toLowerCase()}`;
+
 /** What a design makes, in a few words. */
-function saidOf({ grid, fit, cards, narrower, values }: Design): string {
+function saidOf({ grid, fit, areas, kind, what, cards, narrower, values }: Design): string {
   const { breakpoints = [], ...others } = values;
   const widths = new Set([...breakpoints, ...narrower.map(({ below }) => below)]).size;
   const said = [
@@ -146,7 +151,9 @@ function saidOf({ grid, fit, cards, narrower, values }: Design): string {
       ('min' in fit
         ? `columns of ${lengthWords(fit.min)}, as many as fit`
         : `${fit.columns} columns at ${fit.at} px`),
-    cards > 0 && count(cards, 'card').toLowerCase(),
+    areas && count(new Set(areas.flat().filter((name) => name !== '.')).size, 'area').toLowerCase(),
+    kind && kindWords(kind),
+    cards > 0 && count(cards, what ?? 'card').toLowerCase(),
     widths > 0 ? count(widths, 'breakpoint').toLowerCase() : values.breakpoints && 'no breakpoints',
     Object.keys(others).length > 0 && count(Object.keys(others).length, 'value').toLowerCase(),
   ];
