@@ -623,3 +623,63 @@ test('a mosaic on 14 × 15 square modules: slots, a panorama, eight pictures, on
   await expectRight(page, info, (boxes) => holesBefore(boxes, 8));
   await expectDocumented('Mosaic on 14 × 15', hands.actions, 20);
 });
+
+test('5 × 3 with a diagonal of areas, tiles put in and let out, a shared style, two flush pictures', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type('areas lead lead . . . / . middle middle middle . / . . . close close, gap 0');
+  await hands.press('Enter');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(3);
+  const { document: cut } = await result(page, application, id);
+  const placeOf = ({ tiles, order }: typeof cut, k: number) => tiles[order[k] ?? '']?.place;
+  expect([0, 1, 2].map((k) => placeOf(cut, k)?.area)).toEqual(['lead', 'middle', 'close']);
+  const { x = 0, y = 0, width = 0, height = 0 } = (await hand(page, cut.order[1] ?? '').boundingBox()) ?? {};
+  const grip = [x + width / 6, y + height / 2] as const;
+  await hands.drag(grip, [grip[0] - width / 3, grip[1] + height]);
+  await expect.poll(async () => placeOf((await result(page, application, id)).document, 1)?.area).toBeNull();
+
+  await hands.press('Control+a');
+  await hands.scrollSettings(400);
+  await hands.pressOn('button', 'New style');
+  await hands.type('Board');
+  await hands.press('Enter');
+  await expect(page.getByText('Board').first()).toBeVisible();
+  await hands.press('Escape');
+  const names = ['Flush one', 'Flush two'];
+  const files = names.map((name, k) => file(`${name}.jpg`, 800 + k, 500, ['#446688', '#99aa44'][k] ?? ''));
+  const stage = await page.getByRole('main', { name: 'Stage' }).boundingBox();
+  const at = [
+    (x + width / 2 - (stage?.x ?? 0)) / (stage?.width ?? 1),
+    (y - height / 2 - (stage?.y ?? 0)) / (stage?.height ?? 1),
+  ] as const;
+  hands.actions++;
+  await drop(page.getByRole('main', { name: 'Stage' }), await Promise.all(files), { at });
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(5);
+  const { document } = await result(page, application, id);
+  expect(document.arrangement.areas).toEqual([
+    'lead lead . . .',
+    '. middle middle middle .',
+    '. . . close close',
+  ]);
+  expect(placeOf(document, 1)).toMatchObject({ area: null, columnSpan: 3 });
+  const styles = cut.order.map((tile) => document.tiles[tile]?.style);
+  expect(new Set(styles).size).toBe(1);
+  expect(Object.values(document.styles ?? {}).map(({ id: style, name }) => [style, name])).toEqual([
+    [styles[0], 'Board'],
+  ]);
+  const pictures = document.order.filter((tile) => pictureOf(document.tiles[tile] as Tile));
+  await expectRight(page, info, (boxes, shown) => {
+    const [one, two] = pictures.map((tile) => boxes[tile]);
+    if (!one || !two) return ['no pictures'];
+    const touch = (along: 0 | 1, across: 0 | 1) =>
+      Math.abs(one[along] + (one[along + 2] ?? 0) - two[along]) < 0.6 &&
+      Math.abs(one[across] - two[across]) < 0.6;
+    return touch(0, 1) || (shown < 1280 && touch(1, 0))
+      ? []
+      : [`pictures at ${one.join()} and ${two.join()}`];
+  });
+  await expectDocumented('5 × 3 with a diagonal', hands.actions, 18);
+});

@@ -65,16 +65,16 @@ describe('a value that is set for several looks', () => {
   });
 
   test('is taken away from all', () => {
-    const border = { width: 2, colour: '#111111' };
+    const border = { width: 2, paint: '#111111' };
     expect(changedAs({ ...LOOK, border }, { ...LOOK, border }, { border: undefined })).toEqual({
       border: undefined,
     });
     expect(
       changedAs(
-        { ...LOOK, border: { ...border, colour: '#222222' } },
+        { ...LOOK, border: { ...border, paint: '#222222' } },
         { ...LOOK, border },
         { border: { ...border, width: 4 } },
       ),
-    ).toEqual({ border: { width: 4, colour: '#222222' } });
+    ).toEqual({ border: { width: 4, paint: '#222222' } });
   });
 });
