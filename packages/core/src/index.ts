@@ -149,6 +149,7 @@ export * from './analysis/packing/rearrange.js';
 export * from './analysis/packing/propose.js';
 export * from './analysis/design/applyDesign.js';
 export * from './analysis/design/readDesign.js';
+export * from './analysis/design/examples.js';
 export type * from './analysis/design/design.js';
 export * from './analysis/bearingAt.js';
 export * from './document/spellings.js';

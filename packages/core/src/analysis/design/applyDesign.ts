@@ -18,7 +18,7 @@ import { evenColumn } from '../../geometry/evenColumn.js';
 import { minimumsFor } from '../../arrangements/shared/columnCount.js';
 import { spansByShape } from '../packing/spansByShape.js';
 import { plainTrackSize } from '../../engine/css/trackSize.js';
-import { newTile, type TileStart } from '../../parts/newTile.js';
+import { dressedTile, newTile, type TileStart } from '../../parts/newTile.js';
 import type { Command } from '../../edit/patch/change.js';
 import type { Draft } from '../../edit/commands/draft.js';
 import type { Arrangement, MeasuredArrangement, Tile, TileId, TrackSize } from '../../document/types.js';
@@ -43,9 +43,12 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
   return (draft) => {
     const { grid, cards, narrower, values } = design;
     const missing = design.what ?? what;
+    const whatIs = (k: number) => grid?.kinds?.[k] ?? missing;
     applyValues(draft, values, band, setFor);
     while (draft.order.length < cards) {
-      insertTile(draft, newTile(missing, freshId(missing)), draft.order.length);
+      const next = whatIs(draft.order.length);
+      const made = next === missing ? newTile : dressedTile;
+      insertTile(draft, made(next, freshId(next)), draft.order.length);
     }
     const whole = grid && goingOn(grid, draft.order.length);
     if (whole) applyGrid(draft, whole, band, setFor);
@@ -82,6 +85,7 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
     ...(width !== undefined && { maxInlineSize: width }),
     ...(height && { height }),
     ...(values.cells && { cells: values.cells }),
+    ...(values.rows && { rows: values.rows }),
     ...(rowSize !== undefined && { rows: [], autoRows: `${rowSize}px` }),
   };
   if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);

@@ -5,7 +5,8 @@ import { change } from '../../edit/patch/change.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { checkFit } from '../fit/checkFit.js';
 import { coverageOf } from '../packing/closeGaps.js';
-import { DESIGN_EXAMPLES, readDesign } from './readDesign.js';
+import { DESIGN_EXAMPLES } from './examples.js';
+import { readDesign } from './readDesign.js';
 import { emptyDocument } from '../../edit/emptyDocument.js';
 import { followWider } from '../reflow/followWider.js';
 import { layoutCollection } from '../../layout/layout.js';
@@ -13,7 +14,7 @@ import { LETTERS } from '../../testing/layoutHtml.js';
 import { spansByShape } from '../packing/spansByShape.js';
 import { resolvedBands } from '../../arrangements/bands.js';
 import { cardWith } from '../../testing/held.js';
-import { tileName } from '../../parts/said.js';
+import { kindTitle, tileName } from '../../parts/said.js';
 import { sample } from '../../testing/sample.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 
@@ -197,6 +198,30 @@ describe('a design said in other ways', () => {
     expect(made.enlarges).toBe(/enlarge/i.test(text) ? 'all' : undefined);
     expect(checkDocument(made).problems).toEqual([]);
   });
+
+  test('what a card is stands beside its span, and the heights of the first rows beside the grid', () => {
+    const made = said('4 × 3: 4×1, 2×2 Picture, 2×1 quote, 1×1 stat, 1×1 group, first rows 64 1fr');
+    expect(made.order.map((id) => kindTitle(made.tiles[id] as Tile))).toEqual([
+      'Text',
+      'Picture',
+      'Quote',
+      'Stat',
+      'Group',
+    ]);
+    expect(spansIn(made)).toEqual(['4×1', '2×2', '2×1', '1×1', '1×1']);
+    expect(made.arrangement.rows.slice(0, 2)).toEqual(['64px', '1fr']);
+    // Tiles that are there stay what they are.
+    const again = said('4 × 3: 4×1 quote, 2×2 stat', made);
+    expect(again.order.map((id) => kindTitle(again.tiles[id] as Tile))[0]).toBe('Text');
+    expect(checkDocument(made).problems).toEqual([]);
+  });
+
+  test.each([
+    ['4 × 3: 2×1 hero', '“hero” is no kind of tile. Write one of text,'],
+    ['4 × 3, first rows tall', 'write the heights of the first rows'],
+    ['4 × 3, first row', 'write the heights of the first rows'],
+    ['4 × 3, first row 99999999', 'From 0 to'],
+  ])('“%s” is refused', (text, why) => expect(() => readDesign(text)).toThrow(why));
 
   test('areas are named row by row, and take tiles in reading order', () => {
     const made = said('areas a a . . . / . b b b . / . . . c c, gap 8');

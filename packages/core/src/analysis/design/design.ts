@@ -1,4 +1,4 @@
-import type { Arrangement, ArrangementName, WrittenLength } from '../../document/types.js';
+import type { Arrangement, ArrangementName, TrackSize, WrittenLength } from '../../document/types.js';
 import type { TileStart } from '../../parts/newTile.js';
 import type { Span } from '../packing/fillCells.js';
 
@@ -10,6 +10,8 @@ export interface DesignGrid {
   readonly cut: readonly boolean[];
   /** A span a card, in reading order. */
   readonly spans: readonly Span[];
+  /** What each of them is where it is missing; null: as the others. */
+  readonly kinds?: readonly (TileStart | null)[];
 }
 
 /** As many columns as fit: of a least width, or of the least that gives so many at a width of the page. */
@@ -36,6 +38,8 @@ export interface DesignValues {
   readonly height?: Arrangement['height'];
   /** Rows are as high as columns are wide. */
   readonly cells?: 'square';
+  /** The sizes of the first rows. */
+  readonly rows?: readonly TrackSize[];
   /** How high every row is, px. */
   readonly rowSize?: number;
   /** Of columns, as many as fit. */

@@ -1,11 +1,13 @@
 import { LIMITS } from '../../document/limits.js';
-import { lengthTrouble } from '../../document/lengthCheck.js';
-import { asksForShare, typedLength } from '../../engine/css/writtenLength.js';
 import { arrangementKinds } from '../../arrangements/index.js';
 import { readAreas } from './readAreas.js';
 import { readRows, ROWS_LIKE } from './readRows.js';
+import { titleOf, type TileStart } from '../../parts/newTile.js';
+import { compositions } from '../../parts/compositions/index.js';
+import { aWidth, inBounds, withinBounds, writtenIn } from './bounds.js';
+import { readValues, VALUE } from './readValues.js';
 import type { Span } from '../packing/fillCells.js';
-import type { Design, DesignBelow, DesignFit, DesignGrid, DesignKind, DesignValues } from './design.js';
+import type { Design, DesignBelow, DesignFit, DesignGrid, DesignKind } from './design.js';
 
 const BY = String.raw`\s*[×x*]\s*`;
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
@@ -20,41 +22,11 @@ const ACROSS = new RegExp(
 );
 const OF_LENGTH = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?(.+)$`, 'i');
 const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
-const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)$`, 'i');
+const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s+([a-z]+))?$`, 'i');
 const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
 const PICTURES = /^(?:(\d+)\s+)?pictures$/i;
-const VALUE =
-  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|square cells|enlarge all|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
-
-/** What can be said of a grid in words, each with an example that can be read as it stands. */
-export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: string }[] = [
-  { write: '4, 3, 2', says: 'rows of so many cards' },
-  { write: '2:1, 3 with the 2nd in halves', says: 'rows of unequal cards, one cut in two' },
-  { write: '3:2, 1:3, stacked below 400', says: 'the same at all widths, one below the other on phones' },
-  { write: '5 × 2: 2×2, 3×1, 1×1, 2×1', says: 'five columns, two rows, and a span a card' },
-  {
-    write: '14 × 6: 9×4, 5×6, square cells, pictures',
-    says: 'rows as high as columns are wide; pictures, not cards',
-  },
-  { write: 'areas top top top / side main main', says: 'named areas, row by row; a dot for a cell without' },
-  { write: '9 × 4 of 12, 6 below 900', says: 'nine cards of four columns in twelve, of six below 900 px' },
-  { write: '4 of 400 × 500 across 1800', says: 'cards of one size in px, with even gaps between them' },
-  { write: '80 × 180px', says: 'eighty cards in as many columns of 180 px as fit' },
-  ...arrangementKinds().flatMap(({ name, isSaid }) =>
-    isSaid
-      ? [{ write: `${name} of 240px, at most 4`, says: `a ${name} of columns that fit; “of 4”: of four` }]
-      : [],
-  ),
-  { write: '4 at 1240, at most 5, 12 cards', says: 'as many as fit: four at 1240 px, never over five' },
-  {
-    write: '210px, spans by shape from 640',
-    says: 'as many as fit: wide and tall pictures take two, above 640 px',
-  },
-  {
-    write: '3, 2, gap 12, padding 36, radius 14, height 92%, width 1200, breakpoints 900 580, enlarge all',
-    says: 'values beside any of them',
-  },
-];
+/** What a tile can be, by the word for it. */
+const STARTS: readonly TileStart[] = [...compositions().map(({ name }) => name), 'group'];
 
 const OTHERS =
   'Or a grid and its spans: “5 × 2: 2×2, 1×1”; cards of columns: “9 × 4 of 12”; columns that fit: “80 × 180px”';
@@ -156,10 +128,12 @@ function readCards(parts: readonly string[]): Design {
     inBounds(columns, LIMITS.columns, 'columns');
     inBounds(rows, LIMITS.rows, 'rows');
     const rest = first.slice(sized[0].length);
-    const spans = [...(rest === '' ? [] : [rest]), ...others].map(readSpan);
+    const cards = [...(rest === '' ? [] : [rest]), ...others].map(readCard);
+    const spans = cards.map(({ span }) => span);
     const wide = spans.find((span) => span.columns > columns);
     if (wide) throw new RangeError(`A card of ${wide.columns} columns does not fit into ${columns}.`);
-    return listed(spans, columns, rows);
+    const { grid, ...made } = listed(spans, columns, rows);
+    return { ...made, grid: grid && { ...grid, kinds: cards.map(({ kind }) => kind) } };
   }
   const grid = readRows(parts);
   return { ...NOTHING, grid, cards: grid.spans.length };
@@ -219,12 +193,20 @@ function repeated(count: number, span: Span): Span[] {
   return Array.from({ length: count }, () => span);
 }
 
-function readSpan(part: string): Span {
-  const [columns = 0, rows = 0] = (SPAN.exec(part) ?? []).slice(1).map(Number);
+/** How many columns and rows a card takes, and what it is: “2×1”, “2×1 quote”. */
+function readCard(part: string): { readonly span: Span; readonly kind: TileStart | null } {
+  const [, across = '0', down = '0', word] = SPAN.exec(part) ?? [];
+  const [columns, rows] = [Number(across), Number(down)];
   if (columns < 1 || rows < 1)
     throw new RangeError(`“${part}” is no span. Write how many columns and rows each card takes: “2×1”.`);
   inBounds(rows, LIMITS.span, 'rows');
-  return { columns, rows };
+  const kind =
+    word === undefined ? null : STARTS.find((each) => titleOf(each).toLowerCase() === word.toLowerCase());
+  if (kind === undefined)
+    throw new RangeError(
+      `“${word}” is no kind of tile. Write one of ${STARTS.map((each) => titleOf(each).toLowerCase()).join(', ')}: “2×1 quote”.`,
+    );
+  return { span: { columns, rows }, kind };
 }
 
 function readBelow(part: string, columns: number): DesignBelow {
@@ -263,106 +245,6 @@ function readFit(part: string): { readonly fit: DesignFit; readonly cards: numbe
   const [columns = 1, width = 0] = at.slice(1).map(Number);
   inBounds(columns, LIMITS.columns, 'columns');
   return { fit: { columns, at: aWidth(width) }, cards: 0 };
-}
-
-function readValues(parts: readonly string[]): DesignValues {
-  return Object.assign({}, ...parts.map(readValue)) as DesignValues;
-}
-
-function readValue(part: string): DesignValues {
-  const [, name = '', rest = ''] = VALUE.exec(part) ?? [];
-  const word = name.toLowerCase();
-  const number = (most: number, like: string, least = 0) => {
-    const value = /^\d+(?:\.\d+)?(?=\s*(?:px)?$)/i.exec(rest)?.[0];
-    if (value === undefined || Number(value) < least || Number(value) > most)
-      throw new RangeError(`“${part}”: write “${like}”, from ${least} to ${most} px.`);
-    return Number(value);
-  };
-  const length = (most: number, like: string, least = 0) => {
-    const written = writtenIn(rest);
-    if (written === null) return number(most, like, least);
-    withinBounds(written, part, least, most);
-    return written;
-  };
-  switch (word) {
-    case 'gap':
-      return { gap: length(LIMITS.gap, 'gap 16') };
-    case 'padding':
-      return { padding: length(LIMITS.padding, 'padding 24') };
-    case 'radius':
-      return { radius: length(LIMITS.radius, 'radius 14') };
-    case 'width':
-      return { width: length(LIMITS.widest, 'width 1200', 1) };
-    case 'spans by shape': {
-      const from = /^from\s+(\d+)(?:\s*px)?$/i.exec(rest)?.[1];
-      if (rest !== '' && from === undefined)
-        throw new RangeError(`“${part}”: write “spans by shape”, or “spans by shape from 640”.`);
-      return { spansByShape: true, ...(from !== undefined && { spansFrom: aWidth(Number(from)) }) };
-    }
-    case 'spans from':
-      return { spansFrom: aWidth(number(LIMITS.widest, 'spans from 640', 1)) };
-    case 'square cells':
-      if (rest !== '') throw new RangeError(`“${part}”: write “square cells” alone.`);
-      return { cells: 'square' };
-    case 'enlarge all':
-      if (!/^(?:pictures)?$/i.test(rest)) throw new RangeError(`“${part}”: write “enlarge all” alone.`);
-      return { enlarges: 'all' };
-    case 'no breakpoint':
-    case 'no breakpoints':
-      if (rest !== '')
-        throw new RangeError(`“${part}”: write “no breakpoints” alone, or “breakpoints 900 580”.`);
-      return { breakpoints: [] };
-    case 'at most': {
-      const most = Number(/^\d+(?=(?:\s+columns?)?$)/i.exec(rest)?.[0]);
-      if (!(most >= 1 && most <= LIMITS.columns))
-        throw new RangeError(`“${part}”: write “at most 5”, up to ${LIMITS.columns} columns.`);
-      return { atMost: most };
-    }
-    case 'height':
-      return {
-        height: readHeight(part, rest) ?? {
-          kind: 'fixed',
-          px: length(LIMITS.height, 'height 600', 1),
-          rows: 'share',
-        },
-      };
-    default: {
-      const widths = rest.split(/\s+(?:and\s+)?/i).map((each) => Number(each.replace(/px$/i, '')));
-      return { breakpoints: [...new Set(widths.map(aWidth))].sort((a, b) => b - a) };
-    }
-  }
-}
-
-/** A share of the screen; null: nothing of the screen is said. */
-function readHeight(part: string, rest: string): DesignValues['height'] | null {
-  if (/^(?:the\s+)?screen$/i.test(rest)) return { kind: 'screen', share: 1, rows: 'share' };
-  const [, percent] = /^(\d+(?:\.\d+)?)\s*%(?:\s+of\s+the\s+screen)?$/i.exec(rest) ?? [];
-  if (percent === undefined) return null;
-  if (!(Number(percent) >= 1 && Number(percent) <= 400))
-    throw new RangeError(`“${part}”: write “height 92%”, from 1 to 400 % of the screen.`);
-  return { kind: 'screen', share: Number(percent) / 100, rows: 'share' };
-}
-
-/** A length with another unit than px, in its one spelling; null: it is none, or a share of something unknown. */
-function writtenIn(text: string): string | null {
-  const written = /[a-z]/i.test(text) && !/^[\d.]+\s*px$/i.test(text) ? typedLength(text) : null;
-  return written !== null && asksForShare(written) ? null : written;
-}
-
-function withinBounds(written: string, part: string, least: number, most: number): void {
-  const trouble = lengthTrouble(written, { least, most, what: 'A length', shares: false });
-  if (trouble !== null) throw new RangeError(`“${part}”: ${trouble}`);
-}
-
-function aWidth(px: number): number {
-  if (!(px > LIMITS.narrowest && px <= LIMITS.widest))
-    throw new RangeError(`A width is from ${LIMITS.narrowest + 1} to ${LIMITS.widest} px: “900”.`);
-  return px;
-}
-
-function inBounds(value: number, most: number, of: string, least = 1): void {
-  if (!(value >= least && value <= most))
-    throw new RangeError(`From ${least} to ${most} ${of}; here it is ${value}.`);
 }
 
 const fromWide = (narrower: readonly DesignBelow[]) => [...narrower].sort((a, b) => b.below - a.below);

@@ -102,7 +102,10 @@ function bandsFor(
   while (made.bands.length < LIMITS.bands) {
     // What does not fit at the widest width would be broken there.
     const below = Math.min(LIMITS.widest, low);
-    low = unbroken.reduce((from, range) => (from > range.from && from <= range.to ? range.from : from), below);
+    low = unbroken.reduce(
+      (from, range) => (from > range.from && from <= range.to ? range.from : from),
+      below,
+    );
     const [next] = held;
     const least = next ? next.set.below + LEAST_BAND : LIMITS.narrowest + 1;
     if (low >= least) derive(low);

@@ -70,10 +70,11 @@ export function DesignField() {
             side="right"
             align="start"
             sideOffset={20}
+            collisionPadding={12}
             role="group"
             aria-label="What can be said"
             id="design-says"
-            className="z-[150] w-[344px] rounded-m bg-raised p-3 text-sm shadow-float"
+            className="z-[150] max-h-(--radix-popover-content-available-height) w-[344px] overflow-y-auto rounded-m bg-raised p-3 text-sm shadow-float [scrollbar-width:thin]"
             onOpenAutoFocus={(event) => event.preventDefault()}
             onCloseAutoFocus={(event) => event.preventDefault()}
             // A press in it leaves the focus in the field.
