@@ -40,6 +40,9 @@ function emptyAll(tiles: readonly WritableTile[], slots: readonly HeldSlot[]): v
   }
 }
 
+/** What the key of a row calls its tile: nothing where it is a number, and the tile is called by what it says. */
+const nameFrom = (key: string) => (/^[\d\s.,#-]*$/.test(key) ? '' : key.slice(0, LIMITS.name));
+
 /** Fills the tiles of one row; with the row before, only what was not changed by hand. */
 export function fillRow(
   draft: Draft,
@@ -72,8 +75,8 @@ export function fillRow(
     changed.push(slot);
   }
   const [first] = tiles;
-  const name = (row[table.key] ?? '').slice(0, LIMITS.name);
-  if (first && (!before || first.name === before[table.key])) {
+  const name = nameFrom(row[table.key] ?? '');
+  if (first && (!before || (first.name ?? '') === nameFrom(before[table.key] ?? ''))) {
     if (name === '') delete first.name;
     else first.name = name;
   }

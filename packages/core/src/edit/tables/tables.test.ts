@@ -113,7 +113,9 @@ describe('tiles from a table', () => {
     expect(mapping).toEqual({ Heading: 'title', Text: 'text' });
     expect(headings(imported)).toEqual(['Two', 'Four', 'Six']);
     const [first] = Object.values(imported.tiles);
-    expect(first).toMatchObject({ name: '1', recipe: { recipe: 'note' } });
+    expect(first).toMatchObject({ recipe: { recipe: 'note' } });
+    // A number calls nothing.
+    expect(first?.name).toBeUndefined();
     expect(heldBy(first).text).toBe('Soup');
   });
 
@@ -209,6 +211,20 @@ describe('a table of pictures', () => {
     });
     expect(guessRecipe(STARTERS, readTable(bytes('x\n1\n')))?.id).toBe(STARTERS[0]?.id);
     expect(guessRecipe([], table)).toBeUndefined();
+  });
+
+  test('calls tiles by a key of words, and not by a number', () => {
+    const recipe = STARTERS.find(({ id }) => id === 'plain-picture') as Recipe;
+    const names = (text: string, key: string) => {
+      const read = readTable(bytes(text));
+      let k = 0;
+      const options = { id: 't', name: 'T', recipe, variant: null, key, mapping: {}, position: 0 };
+      const command = importTable(read, { ...options, freshId: () => `n${k++}` });
+      const made = change(emptyDocument('Huts'), command).document;
+      return made.order.map((id) => made.tiles[id]?.name);
+    };
+    expect(names('no,hut\n1,Snow\n2,Larch\n', 'no')).toEqual([undefined, undefined]);
+    expect(names('no,hut\n1,Snow\n2,Larch 4\n', 'hut')).toEqual(['Snow', 'Larch 4']);
   });
 
   test.each([
