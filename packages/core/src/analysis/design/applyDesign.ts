@@ -2,6 +2,7 @@ import { measured } from '../../document/measured.js';
 import { bandsOf, placeIn } from '../../document/bands.js';
 import { LIMITS } from '../../document/limits.js';
 import { assignArea } from '../../edit/commands/areas.js';
+import { onLevel } from '../../edit/commands/level.js';
 import { setMap } from '../../edit/commands/tracks.js';
 import { NO_AREA } from '../../arrangements/bento/areaMap.js';
 import { setBreakpoints } from '../../edit/commands/bands.js';
@@ -43,13 +44,18 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
   return (draft) => {
     const { grid, cards, narrower, values } = design;
     const missing = design.what ?? what;
-    const whatIs = (k: number) => grid?.kinds?.[k] ?? missing;
+    const whatIs = (k: number) => grid?.cards?.[k]?.kind ?? missing;
     applyValues(draft, values, band, setFor);
     while (draft.order.length < cards) {
       const next = whatIs(draft.order.length);
       const made = next === missing ? newTile : dressedTile;
       insertTile(draft, made(next, freshId(next)), draft.order.length);
     }
+    grid?.cards?.forEach(({ inside }, k) => {
+      const group = draft.order[k];
+      if (!inside || group === undefined) return;
+      onLevel(group, applyDesign({ design: inside, band, setFor, freshId, what: 'text' }))(draft);
+    });
     const whole = grid && goingOn(grid, draft.order.length);
     if (whole) applyGrid(draft, whole, band, setFor);
     applyFit(draft, design, band, setFor);
@@ -70,10 +76,6 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
     }
   };
 }
-
-/** Whether a design says something of other widths than the band’s own. */
-export const saysWidths = ({ narrower, values }: Design): boolean =>
-  narrower.length > 0 || values.breakpoints !== undefined;
 
 function applyValues(draft: Draft, values: DesignValues, band: number, setFor: SetFor): void {
   const { gap, padding, radius, width, height, rowSize } = values;

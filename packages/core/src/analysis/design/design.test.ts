@@ -16,7 +16,7 @@ import { resolvedBands } from '../../arrangements/bands.js';
 import { cardWith } from '../../testing/held.js';
 import { kindTitle, tileName } from '../../parts/said.js';
 import { sample } from '../../testing/sample.js';
-import type { CollectionDocument, Tile } from '../../document/types.js';
+import type { CollectionDocument, GroupTile, Tile } from '../../document/types.js';
 
 /** Higher than any row, however wide. */
 const LONG = 'Wood is dry where it is stacked.\n\n'.repeat(30);
@@ -216,7 +216,30 @@ describe('a design said in other ways', () => {
     expect(checkDocument(made).problems).toEqual([]);
   });
 
+  test('a group is made with its own grid, however deep', () => {
+    const made = said(
+      '4 × 2: 2×2 group (9 × 1 of 3, gap 2), 2×1 group (2 × 1: 1×1 quote, 1×1 group (2)), 2×1',
+    );
+    const groups = Object.values(made.tiles).flatMap((tile) => (tile.kind === 'group' ? [tile] : []));
+    expect(groups.map(({ order, arrangement }) => [order.length, arrangement.columns.length])).toEqual([
+      [9, 3],
+      [2, 2],
+      [2, 2],
+    ]);
+    expect(groups[0]?.arrangement.columnGap).toBe(2);
+    expect(made.arrangement.columns).toHaveLength(4);
+    expect(made.order).toHaveLength(3);
+    expect(checkDocument(made).problems).toEqual([]);
+    // A group that is there gets the grid that is said of it, and keeps what it holds.
+    const [first = ''] = made.order;
+    const again = said('4 × 2: 2×2 group (3 × 1 of 3, gap 8)', made);
+    expect(again.tiles[first]).toMatchObject({ arrangement: { columnGap: 8 } });
+    expect((again.tiles[first] as GroupTile).order).toHaveLength(9);
+  });
+
   test.each([
+    ['4 × 3: 2×1 quote (3)', 'only a group holds a grid. Write “2×1 group (3)”.'],
+    ['4 × 3: 2×1 group (3, no breakpoints)', 'breakpoints are those of the whole collection'],
     ['4 × 3: 2×1 hero', '“hero” is no kind of tile. Write one of text,'],
     ['4 × 3, first rows tall', 'write the heights of the first rows'],
     ['4 × 3, first row', 'write the heights of the first rows'],

@@ -2,6 +2,14 @@ import type { Arrangement, ArrangementName, TrackSize, WrittenLength } from '../
 import type { TileStart } from '../../parts/newTile.js';
 import type { Span } from '../packing/fillCells.js';
 
+/** What is said of one card beside its span. */
+export interface DesignCard {
+  /** What it is where it is missing; null: as the others. */
+  readonly kind: TileStart | null;
+  /** The grid inside of it, where it is a group; null: nothing is said of it. */
+  readonly inside: Design | null;
+}
+
 /** Rows of cards read as one regular grid. */
 export interface DesignGrid {
   readonly columns: number;
@@ -10,8 +18,8 @@ export interface DesignGrid {
   readonly cut: readonly boolean[];
   /** A span a card, in reading order. */
   readonly spans: readonly Span[];
-  /** What each of them is where it is missing; null: as the others. */
-  readonly kinds?: readonly (TileStart | null)[];
+  /** What each of them is, in the same order; left out: as the others. */
+  readonly cards?: readonly DesignCard[];
 }
 
 /** As many columns as fit: of a least width, or of the least that gives so many at a width of the page. */

@@ -7,8 +7,8 @@ export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: 
   { write: '3:2, 1:3, stacked below 400', says: 'the same at all widths, one below the other on phones' },
   { write: '5 × 2: 2×2, 3×1, 1×1, 2×1', says: 'five columns, two rows, and a span a card' },
   {
-    write: '4 × 3: 4×1, 2×2 picture, 2×1 quote, 2×1 stat, first row 64',
-    says: 'what each card is, and how high the first row is',
+    write: '4 × 3: 4×1, 2×2 picture, 2×1 quote, 2×1 group (3), first row 64',
+    says: 'what each card is, a grid in a group, and how high the first row is',
   },
   {
     write: '14 × 6: 9×4, 5×6, square cells, pictures',

@@ -7,7 +7,7 @@ import { compositions } from '../../parts/compositions/index.js';
 import { aWidth, inBounds, withinBounds, writtenIn } from './bounds.js';
 import { readValues, VALUE } from './readValues.js';
 import type { Span } from '../packing/fillCells.js';
-import type { Design, DesignBelow, DesignFit, DesignGrid, DesignKind } from './design.js';
+import type { Design, DesignBelow, DesignCard, DesignFit, DesignGrid, DesignKind } from './design.js';
 
 const BY = String.raw`\s*[×x*]\s*`;
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
@@ -22,7 +22,7 @@ const ACROSS = new RegExp(
 );
 const OF_LENGTH = new RegExp(`^(?:(\\d+)(?:${BY}|\\s+(?:cards\\s+)?of\\s+))?(.+)$`, 'i');
 const SIZED = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s*:\\s*|\\s+with\\s+|$)`, 'i');
-const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s+([a-z]+))?$`, 'i');
+const SPAN = new RegExp(`^(\\d+)${BY}(\\d+)(?:\\s+([a-z]+))?(?:\\s*\\((.*)\\))?$`, 'is');
 const CARDS = /^(\d+)\s+(?:cards?|tiles?)$/i;
 const PICTURES = /^(?:(\d+)\s+)?pictures$/i;
 /** What a tile can be, by the word for it. */
@@ -54,6 +54,10 @@ export function readDesign(text: string): Design {
     values: { ...read.values, ...values },
   };
 }
+
+/** Whether a design says something of other widths than the band’s own. */
+export const saysWidths = ({ narrower, values }: Design): boolean =>
+  narrower.length > 0 || values.breakpoints !== undefined;
 
 /** Parts stand between commas, semicolons, line ends or “then”; what is in brackets is one. */
 function partsOf(text: string): string[] {
@@ -133,7 +137,7 @@ function readCards(parts: readonly string[]): Design {
     const wide = spans.find((span) => span.columns > columns);
     if (wide) throw new RangeError(`A card of ${wide.columns} columns does not fit into ${columns}.`);
     const { grid, ...made } = listed(spans, columns, rows);
-    return { ...made, grid: grid && { ...grid, kinds: cards.map(({ kind }) => kind) } };
+    return { ...made, grid: grid && { ...grid, cards } };
   }
   const grid = readRows(parts);
   return { ...NOTHING, grid, cards: grid.spans.length };
@@ -193,9 +197,9 @@ function repeated(count: number, span: Span): Span[] {
   return Array.from({ length: count }, () => span);
 }
 
-/** How many columns and rows a card takes, and what it is: “2×1”, “2×1 quote”. */
-function readCard(part: string): { readonly span: Span; readonly kind: TileStart | null } {
-  const [, across = '0', down = '0', word] = SPAN.exec(part) ?? [];
+/** How many columns and rows a card takes, and what it is: “2×1”, “2×1 quote”, “3×2 group (31 × 1 of 7)”. */
+function readCard(part: string): DesignCard & { readonly span: Span } {
+  const [, across = '0', down = '0', word, within] = SPAN.exec(part) ?? [];
   const [columns, rows] = [Number(across), Number(down)];
   if (columns < 1 || rows < 1)
     throw new RangeError(`“${part}” is no span. Write how many columns and rows each card takes: “2×1”.`);
@@ -206,7 +210,17 @@ function readCard(part: string): { readonly span: Span; readonly kind: TileStart
     throw new RangeError(
       `“${word}” is no kind of tile. Write one of ${STARTS.map((each) => titleOf(each).toLowerCase()).join(', ')}: “2×1 quote”.`,
     );
-  return { span: { columns, rows }, kind };
+  if (within === undefined) return { span: { columns, rows }, kind, inside: null };
+  if (kind !== 'group')
+    throw new RangeError(
+      `“${part}”: only a group holds a grid. Write “${columns}×${rows} group (${within})”.`,
+    );
+  const inside = readDesign(within);
+  if (saysWidths(inside))
+    throw new RangeError(
+      `“${within}”: breakpoints are those of the whole collection. Say them outside of the brackets.`,
+    );
+  return { span: { columns, rows }, kind, inside };
 }
 
 function readBelow(part: string, columns: number): DesignBelow {

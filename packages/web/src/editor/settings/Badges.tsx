@@ -1,5 +1,6 @@
 import { setBadges, type Badge, type Tile } from '@noria/core';
 import { X } from 'lucide-react';
+import { flushSync } from 'react-dom';
 import { useAppDispatch } from '../hooks';
 import { Button, SignButton } from '../../ui/Button';
 import { NamedColour } from '../looks/NamedColour';
@@ -56,7 +57,18 @@ export function Badges({ tile }: { tile: Tile }) {
         </Row>
       ))}
       <Row label={badges.length === 0 ? 'Badge' : ''}>
-        <Button className="justify-self-start" onClick={() => set([...badges, NEW])}>
+        <Button
+          className="justify-self-start"
+          onClick={({ currentTarget }) => {
+            const panel = currentTarget.closest('section');
+            flushSync(() => set([...badges, NEW]));
+            // What is typed next are its words.
+            const name = `Words of badge ${badges.length + 1}`;
+            const field = panel?.querySelector<HTMLInputElement>(`[aria-label="${name}"]`);
+            field?.focus();
+            field?.select();
+          }}
+        >
           Add badge
         </Button>
       </Row>
