@@ -44,12 +44,11 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
   return (draft) => {
     const { grid, cards, narrower, values } = design;
     const missing = design.what ?? what;
-    const whatIs = (k: number) => grid?.cards?.[k]?.kind ?? missing;
     applyValues(draft, values, band, setFor);
     while (draft.order.length < cards) {
-      const next = whatIs(draft.order.length);
-      const made = next === missing ? newTile : dressedTile;
-      insertTile(draft, made(next, freshId(next)), draft.order.length);
+      const said = grid?.cards?.[draft.order.length]?.kind ?? null;
+      const tile = said === null ? newTile(missing, freshId(missing)) : dressedTile(said, freshId(said));
+      insertTile(draft, tile, draft.order.length);
     }
     grid?.cards?.forEach(({ inside }, k) => {
       const group = draft.order[k];

@@ -7,11 +7,12 @@ import type { LookChange } from './bandLooks.js';
 const OF_ANY_MEDIA: readonly string[] = ['focalPoint', 'tint', 'fit', 'zoom', 'position'];
 
 /**
- * What another look is given when values are set on one (undefined takes one away): what was changed in them, and nothing else that
- * they hold. A tint that is set for several tiles leaves each its own picture, an angle its own colours. A
- * value of another kind is taken as a whole.
+ * What another look is given when values are set on one: what was changed in them, and nothing else that they
+ * hold. A tint that is set for several tiles leaves each its own picture, an angle its own colours. A value of
+ * another kind is taken as a whole.
  * @param own the other look
  * @param before the look that the values are set on
+ * @param values undefined takes one away
  */
 export function changedAs(own: TileLook, before: TileLook, values: LookChange): LookChange {
   const fields = Object.keys(values) as (keyof TileLook)[];
