@@ -10,7 +10,6 @@ import {
   tableSlots,
   type CellFormat,
   type Recipe,
-  type TableId,
 } from '@noria/core';
 import { useState } from 'react';
 import { newId } from '../../api/ids';
@@ -23,19 +22,8 @@ import { selectShown } from '../document/selectors';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { FormatChoice } from './FormatChoice';
 import { missingWords, picturesFor } from './picturesFor';
-import { tilesSelected } from '../editorSlice';
 import { runHere } from '../here';
-import type { AppThunk } from '../state';
 import { fresh, NO_COLUMN, words, type ArrivingTable } from './tableFile';
-
-/** What came of a table is selected: it can be dressed at once. */
-const tilesOfTableSelected =
-  (id: TableId): AppThunk =>
-  (dispatch, getState) => {
-    const { tables = {}, order } = selectShown(getState());
-    const made = new Set(Object.values(tables[id]?.tiles ?? {}));
-    dispatch(tilesSelected(order.filter((tile) => made.has(tile))));
-  };
 
 /** A table that is about to become tiles. */
 export function NewTable({ name, table, onDone }: ArrivingTable & { readonly onDone: () => void }) {
@@ -76,7 +64,6 @@ export function NewTable({ name, table, onDone }: ArrivingTable & { readonly onD
           command(draft);
         }),
       );
-      dispatch(tilesOfTableSelected(id));
       dispatch(announce(`${count(table.rows.length, 'tile was', 'tiles were')} made from ${name}.`));
       const amiss = missingWords(missing);
       if (amiss !== null) dispatch(warn(amiss));
