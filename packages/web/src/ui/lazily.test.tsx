@@ -127,3 +127,15 @@ test('what acts with a script waits for it once, and acts at once from then on',
   expect(withScript(({ add }) => add(2, 2))).toBe(4);
   expect(read).toHaveBeenCalledTimes(times);
 });
+
+test('what can’t be fetched acts as soon as it can', async () => {
+  let left = 3;
+  const withScript = whenUsed(() =>
+    left-- > 0
+      ? Promise.reject(new Error('away'))
+      : Promise.resolve({ add: (a: number, b: number) => a + b }),
+  );
+  const answer = withScript(({ add }) => add(1, 2));
+  await jest.advanceTimersByTimeAsync(10_000);
+  expect(await answer).toBe(3);
+});

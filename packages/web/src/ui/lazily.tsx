@@ -15,10 +15,21 @@ async function persistently<Value>(read: () => Promise<Value>): Promise<Value> {
   }
 }
 
+const isThere = (take: () => Promise<unknown>): Promise<boolean> =>
+  take().then(
+    () => true,
+    () => false,
+  );
+
 /** What is read ahead: none of it fails, but says whether it is there. */
 const ahead = new Set<() => Promise<boolean>>();
 /** Whether there is time: what becomes known from then on is fetched at once. */
 let isTime = false;
+
+function readAhead(fetch: () => Promise<boolean>): void {
+  ahead.add(fetch);
+  if (isTime) void fetchAhead();
+}
 
 /**
  * A component that is shown at once where its script is there, and later where it is not. (React shows what
@@ -39,39 +50,29 @@ function whenThere<Props extends object>(
       const [Shown] = useState(() => there ?? Later);
       return <Shown {...props} />;
     },
-    fetch: () =>
-      take().then(
-        () => true,
-        () => false,
-      ),
+    fetch: () => isThere(take),
   };
 }
 
 /** A component whose script comes when it is first shown, or ahead of that while there is time. */
 export function whenShown<Props extends object = object>(read: Read<Props>): ComponentType<Props> {
   const { Part, fetch } = whenThere(read);
-  ahead.add(fetch);
-  if (isTime) void fetchAhead();
+  readAhead(fetch);
   return Part;
 }
 
 /**
  * What acts with a script that comes when it is first used, or ahead of that while there is time. Where the
- * script is there it acts at once: a moment later, what is selected may be another.
+ * script is there it acts at once: a moment later, what is selected may be another. Where it can’t be fetched it
+ * acts when it can, so that nothing that was dropped is lost.
  */
 export function whenUsed<Script>(
   read: () => Promise<Script>,
 ): <Answer>(act: (script: Script) => Answer) => Answer | Promise<Answer> {
   let there: Script | null = null;
   const take = async () => (there = await read());
-  const fetch = () =>
-    take().then(
-      () => true,
-      () => false,
-    );
-  ahead.add(fetch);
-  if (isTime) void fetchAhead();
-  return (act) => (there === null ? take().then(act) : act(there));
+  readAhead(() => isThere(take));
+  return (act) => (there === null ? persistently(take).then(act) : act(there));
 }
 
 /** Fetches what may be shown later: it opens at once then, and without a server. */

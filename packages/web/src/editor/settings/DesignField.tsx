@@ -1,4 +1,12 @@
-import { applyDesign, DESIGN_EXAMPLES, LIMITS, readDesign, saysWidths, type Design } from '@noria/core';
+import {
+  applyDesign,
+  DESIGN_EXAMPLES,
+  LIMITS,
+  NO_AREA,
+  readDesign,
+  saysWidths,
+  type Design,
+} from '@noria/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../hooks';
@@ -152,7 +160,7 @@ function saidOf({ grid, fit, areas, kind, what, cards, narrower, values }: Desig
       ('min' in fit
         ? `columns of ${lengthWords(fit.min)}, as many as fit`
         : `${fit.columns} columns at ${fit.at} px`),
-    areas && count(new Set(areas.flat().filter((name) => name !== '.')).size, 'area').toLowerCase(),
+    areas && count(new Set(areas.flat().filter((name) => name !== NO_AREA)).size, 'area').toLowerCase(),
     kind && kindWords(kind),
     cards > 0 && count(cards, what ?? 'card').toLowerCase(),
     widths > 0 ? count(widths, 'breakpoint').toLowerCase() : values.breakpoints && 'no breakpoints',
