@@ -1,6 +1,6 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { pictureOf, resolvedBands, tileName, type Tile } from '@noria/core';
+import { groupOf, pictureOf, resolvedBands, tileName, type Tile } from '@noria/core';
 import {
   begin,
   besideEachOther,
@@ -683,3 +683,80 @@ test('5 × 3 with a diagonal of areas, tiles put in and let out, a shared style,
   });
   await expectDocumented('5 × 3 with a diagonal', hands.actions, 18);
 });
+
+test('7 × 3 with a title row, pictures, a month of seven columns in a group, an icon and a badge', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  const month = '4 × 1: 1×1, 3×1 group (31 × 1 of 7, gap 4)';
+  await hands.type(
+    `7 × 3: 7×1, 1×1 picture, 1×1 picture, 1×1 picture, 2×1, 2×1, 1×1 icons, 6×1 group (${month}), first rows 180 200 360, gap 28, padding 28`,
+  );
+  await hands.press('Enter');
+  const { document: cut } = await result(page, application, id);
+  const [title = '', first = '', , , , low = '', icon = '', outer = ''] = cut.order;
+  const names = ['Yard one', 'Yard two', 'Yard three'];
+  const pictures = names.map((name, k) =>
+    file(`${name}.jpg`, 800 + k, 700, ['#446688', '#99aa44', '#aa5544'][k] ?? ''),
+  );
+  hands.actions++;
+  await drop(hand(page, first), await Promise.all(pictures));
+  await expect(page.getByRole('heading', { name: '3 tiles' })).toBeVisible();
+  await hands.pressTile(low);
+  await hands.pressOn('button', /Add badge/);
+  await hands.type('Free');
+  await hands.press('Enter');
+  await hands.scrollSettings(600);
+  hands.actions++;
+  await page
+    .getByRole('radiogroup', { name: 'Down', exact: true })
+    .getByRole('radio', { name: 'End' })
+    .click();
+  await hands.pressTile(icon);
+  await hands.pressOn('button', /Add icons/);
+  await hands.type('star');
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Star', exact: true })).toBeVisible();
+  await hands.press('Enter');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await hands.pressTile(outer);
+  await hands.press('Enter');
+  const inner = groupOf((await result(page, application, id)).document, outer).order[1] ?? '';
+  await hands.pressTile(inner);
+  await hands.press('Enter');
+  await hands.press('Control+a');
+  await hands.paste(Array.from({ length: 31 }, (_, day) => day + 1).join('\n'));
+  for (let level = 0; level < 3; level++) await page.keyboard.press('Escape');
+  const { document, holes } = await result(page, application, id);
+  expect(holes).toEqual([]);
+  const days = groupOf(document, inner).order;
+  expect(days.map((day) => tileName(document.tiles[day] as Tile, document))).toEqual(
+    days.map((_, k) => `${k + 1}`),
+  );
+  expect(document.tiles[low]).toMatchObject({
+    place: { fit: { block: 'end' } },
+    badges: [{ words: 'Free' }],
+  });
+  expect(document.tiles[icon]).toMatchObject({ parts: [{ icons: [{ icon: 'star' }] }] });
+  await expectRight(page, info, (boxes, width) => {
+    const [around, group, top] = [boxes[inner], boxes[outer], boxes[title]];
+    if (!around || !group || !top) return ['no month'];
+    const inDays = Object.fromEntries(days.map((day) => [day, boxes[day] ?? ([0, 0, 0, 0] as const)]));
+    const least = width >= 834 ? 7 : width >= 620 ? 4 : 3;
+    return [
+      ...[...Object.entries(inDays), [inner, around] as const].flatMap(([day, box]) =>
+        isWithin(box, group) ? [] : [`${day} at ${box.join()} leaves ${group.join()}`],
+      ),
+      ...((besideEachOther(inDays)[0] ?? 0) >= least ? [] : [`${besideEachOther(inDays)[0]} days a week`]),
+      ...(width < 1280 || Math.abs(top[3] - 180) < 0.5 ? [] : [`a title of ${top[3]}`]),
+    ];
+  });
+  await expectDocumented('7 × 3 with a title row', hands.actions, 20);
+});
+
+const isWithin = (box: Boxes[string], [x, y, width, height]: Boxes[string]) =>
+  box[0] >= x - 0.5 &&
+  box[1] >= y - 0.5 &&
+  box[0] + box[2] <= x + width + 0.5 &&
+  box[1] + box[3] <= y + height + 0.5;

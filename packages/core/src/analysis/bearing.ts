@@ -1,6 +1,7 @@
 import { plainTrackSize } from '../engine/css/trackSize.js';
 import { measured } from '../document/measured.js';
 import { documentIn } from '../document/bandLooks.js';
+import { groupNeed } from './groupNeed.js';
 import { canClip, neededBlockSize, needOf } from './fit/needs.js';
 import { LEAST_SHOWN } from './fit/pictureFindings.js';
 import { SLACK } from '../geometry/slack.js';
@@ -10,7 +11,7 @@ import { pictureOf } from '../document/card.js';
 import type { Band } from '../document/bands.js';
 import type { Span } from './packing/fillCells.js';
 import { isPictureFill } from '../look/paints.js';
-import type { MeasuredArrangement, CollectionDocument, Tile } from '../document/types.js';
+import type { MeasuredArrangement, CollectionDocument, Tile, TileId } from '../document/types.js';
 import type { TextMeasurer } from '../engine/text/types.js';
 
 /** The least and greatest inline size of a level's border box in a band, and of the page, px. */
@@ -19,6 +20,18 @@ export interface LevelWidths {
   readonly high: number;
   readonly lowPage: number;
   readonly highPage: number;
+}
+
+/** How high what is in groups makes them at the narrowest and the widest width of a band, px. */
+export type GroupHeights = ReadonlyMap<TileId, readonly [low: number, high: number]>;
+
+const NO_GROUPS: GroupHeights = new Map();
+
+export interface BearingOptions {
+  /** The least part of a picture that must show, 0 to 1. */
+  readonly leastShown?: number;
+  /** Groups that are not in it bear any height. */
+  readonly groups?: GroupHeights;
 }
 
 /** What tiles bear over all widths of a band that is cut into even columns. */
@@ -42,7 +55,6 @@ export interface BandBearing {
  * tile is narrower than what is legible, no text is clipped where rows have a height of their own, and
  * no picture is cropped too far.
  * @param columns 1 or more
- * @param leastShown the least part of a picture that must show, 0 to 1
  * @throws whatever the measurer throws
  */
 export function bandBearing(
@@ -51,7 +63,7 @@ export function bandBearing(
   columns: number,
   { low, high, lowPage, highPage }: LevelWidths,
   measurer: TextMeasurer,
-  leastShown = LEAST_SHOWN,
+  { leastShown = LEAST_SHOWN, groups = NO_GROUPS }: BearingOptions = {},
 ): BandBearing {
   const { autoRows } = band.arrangement;
   const [lowFrame, highFrame] = [lowPage, highPage].map((page) => measured(band.arrangement, page)) as [
@@ -82,12 +94,19 @@ export function bandBearing(
     row?.unit === 'px' ? Math.max(1, Math.ceil((blockSize - SLACK + rowGap) / (row.value + rowGap))) : 1;
   const lookOf = (tile: Tile) => looks.tiles[tile.id] ?? tile;
 
+  const widthOf = (tile: Tile, page: number, count: number) => {
+    if (tile.kind !== 'group') return needOf(looks, tile, measurer, page).inlineSize;
+    // Nothing is wider than all columns.
+    return count < columns ? groupNeed(document, tile, Math.max(0, band.index - 1), page, measurer) : 0;
+  };
   const leastRows = (given: Tile, count: number): number | null => {
     const tile = lookOf(given);
     const [least, most] = across(count);
     for (const [size, page] of [[least, lowPage] as const, [most, highPage] as const]) {
-      if (needOf(looks, tile, measurer, page).inlineSize > size + SLACK) return null;
+      if (widthOf(tile, page, count) > size + SLACK) return null;
     }
+    const [lowHeight, highHeight] = groups.get(tile.id) ?? [0, 0];
+    if (lowHeight > 0) return Math.max(rowsFor(lowHeight, rowGaps[0]), rowsFor(highHeight, rowGaps[1]));
     if (!canClip(tile)) return 1;
     return Math.max(
       rowsFor(neededBlockSize(looks, tile, measurer, lowPage, least), rowGaps[0]),

@@ -35,7 +35,7 @@ export function bearingAt(
     band.columns.length,
     widths,
     measurer,
-    1 - mostCrop,
+    { leastShown: 1 - mostCrop },
   );
   return {
     allows: (id, span) => {

@@ -1,12 +1,14 @@
 import { resolvedBandOf, type ResolvedBand } from '../../arrangements/bands.js';
 import { holdsCells } from '../../arrangements/questions.js';
-import { bandBearing, type BandBearing, type LevelWidths } from '../bearing.js';
+import { bandBearing, type BandBearing, type GroupHeights, type LevelWidths } from '../bearing.js';
 import { areaIn, NO_AREA } from '../../arrangements/bento/areaMap.js';
 import { bandOf, placeIn, type Band } from '../../document/bands.js';
 import { change, type Command } from '../../edit/patch/change.js';
 import { derivedBand, setColumns, placedTiles, widthsOf } from './bandLevel.js';
+import { cutGroups } from './groupHeights.js';
 import { isCorrected } from '../../document/derived.js';
 import { levelOf, type Level } from '../../document/levels.js';
+import { plainTrackSize } from '../../engine/css/trackSize.js';
 import { onLevel } from '../../edit/commands/level.js';
 import { placedSpans, type DerivedPlace } from './placedSpans.js';
 import type { Leniency } from './spanChoices.js';
@@ -29,7 +31,8 @@ export interface DeriveOptions {
  * Works out a band from the next wider one: as many columns as the tiles bear, and for every tile
  * that flows a span near to the size it had, so that reading order stays, no cell is empty, large
  * tiles stay large, no word is clipped, no picture cropped too far, and pairs stay beside each other.
- * Spans corrected by hand and pins of the band stay. Groups are derived too. Where nothing bears,
+ * Spans corrected by hand and pins of the band stay. Groups are derived too; where what is in one is higher
+ * than its rows, it takes more of them. Where nothing bears,
  * limits on pictures give way first, then all of them; at last everything stands in one column.
  * @throws RangeError when there is no such narrower band
  * @throws whatever the measurer throws
@@ -37,31 +40,61 @@ export interface DeriveOptions {
 export function deriveBand(document: CollectionDocument, band: number, options: DeriveOptions): Command {
   const commands: Command[] = [];
   let made = document;
+  const run = (command: Command): void => {
+    commands.push(command);
+    made = change(made, command).document;
+  };
   const visit = (level: Level): void => {
     // How many columns were asked for says nothing of those in groups.
     const { columns, ...others } = options;
     const asked = level === null && columns !== undefined ? { ...others, columns } : others;
     const widths = widthsOf(made, level, band, options.measurer);
-    const command = onLevel(level, deriveLevel(levelOf(made, level), band, widths, asked));
-    commands.push(command);
-    made = change(made, command).document;
-    for (const id of levelOf(made, level).order) if (made.tiles[id]?.kind === 'group') visit(id);
+    let groups: GroupHeights = new Map();
+    for (let round = 0; round < ROUNDS; round++) {
+      const command = onLevel(level, deriveLevel(levelOf(made, level), band, { widths, groups }, asked));
+      run(command);
+      if (level !== null) run(onLevel(level, rowsByContent(levelOf(made, level), band)));
+      for (const id of levelOf(made, level).order) if (made.tiles[id]?.kind === 'group') visit(id);
+      const cut = cutGroups(made, level, band, options.measurer);
+      if (cut.size === 0) return;
+      groups = new Map([...groups, ...cut]);
+    }
   };
   visit(null);
   return (draft) => commands.forEach((command) => command(draft));
 }
 
+/** What is stacked in a group is as high as it needs to be, where equal rows would make all of it as high as the highest. */
+function rowsByContent(view: CollectionDocument, index: number): Command {
+  const { columns, arrangement } = resolvedBandOf(view, index);
+  const isEqual = plainTrackSize(arrangement.autoRows)?.unit === 'fr' && arrangement.rows.length === 0;
+  if (columns.length > 1 || !isEqual) return () => undefined;
+  return (draft) => {
+    writeBand(draft, index).arrangement.autoRows = 'auto';
+  };
+}
+
+/** How often a level is derived whose groups turn out to be higher than their rows. */
+const ROUNDS = 3;
+
+/** How wide a level is, and how high its groups are known to be. */
+interface Room {
+  readonly widths: LevelWidths;
+  readonly groups: GroupHeights;
+}
+
 function deriveLevel(
   view: CollectionDocument,
   index: number,
-  widths: LevelWidths,
+  { widths, groups }: Room,
   { measurer, columns: most, anew = false, keepsColumns = false }: DeriveOptions,
 ): Command {
   const wider = resolvedBandOf(view, index - 1);
   const band = bandOf(view, index);
   // The other kinds follow the width by themselves.
   if (!holdsCells(band.arrangement.kind)) return () => undefined;
-  const bearing = (columns: number) => bandBearing(view, derivedBand(band), columns, widths, measurer);
+  const bearing = (columns: number) =>
+    bandBearing(view, derivedBand(band), columns, widths, measurer, { groups });
   const set = keepsColumns ? view.bands[index - 1]?.arrangement : undefined;
   // A map that is set in the band says where tiles lie.
   if (set?.areas && set.areas.length > 0) return () => undefined;

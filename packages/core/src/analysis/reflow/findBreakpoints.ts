@@ -1,6 +1,7 @@
 import { clone } from '../../document/clone.js';
 import { bandAt, bandOf, type Band } from '../../document/bands.js';
-import { bandBelow, beginning, lowestFrom } from './bandBelow.js';
+import { bandBelow } from './bandBelow.js';
+import { beginning, lowestFrom } from './search.js';
 import { LIMITS } from '../../document/limits.js';
 import type { Command } from '../../edit/patch/change.js';
 import type { ArrangementValues, CollectionDocument, NarrowerBand } from '../../document/types.js';

@@ -1,4 +1,5 @@
-import { bandBelow, beginning, amissAt, LEAST_BAND, lowestFrom, type Next } from './bandBelow.js';
+import { bandBelow, type Next } from './bandBelow.js';
+import { amissAt, beginning, LEAST_BAND, lowestFrom } from './search.js';
 import { correctionsOf, followsWider, isDerivedBreakpoint, IDS_OF } from '../../document/derived.js';
 import { LIMITS } from '../../document/limits.js';
 import { resolvedBandOf } from '../../arrangements/bands.js';
