@@ -29,14 +29,9 @@ export function bearingAt(
 ): Bearing {
   const band = resolvedBandAt(document, width);
   const widths = { low: inlineSize, high: inlineSize, lowPage: width, highPage: width };
-  const { across, down, allows } = bandBearing(
-    document,
-    band,
-    band.columns.length,
-    widths,
-    measurer,
-    { leastShown: 1 - mostCrop },
-  );
+  const { across, down, allows } = bandBearing(document, band, band.columns.length, widths, measurer, {
+    leastShown: 1 - mostCrop,
+  });
   return {
     allows: (id, span) => {
       const tile = document.tiles[id];
