@@ -1,6 +1,14 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { groupOf, pictureOf, resolvedBands, tileName, type Tile } from '@noria/core';
+import {
+  groupOf,
+  mainWords,
+  pictureOf,
+  resolvedBands,
+  tileName,
+  type CollectionDocument,
+  type Tile,
+} from '@noria/core';
 import {
   begin,
   besideEachOther,
@@ -754,6 +762,86 @@ test('7 × 3 with a title row, pictures, a month of seven columns in a group, an
   });
   await expectDocumented('7 × 3 with a title row', hands.actions, 20);
 });
+
+test('10 × 5 at most 1500 px wide, dark: a recipe with three structural variants, and a picture card', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type(
+    '10 × 5: 4×3, 3×3 quote, 3×3 stat, 5×2 action, 5×2 picture, gap 18, padding 44, radius 26, width 1500, fill #232b33, background #14181d',
+  );
+  await hands.press('Enter');
+  await hands.press('Control+a');
+  await choose(hands, /^Fill/, 'Radial');
+  await hands.scrollSettings(400);
+  hands.actions++;
+  await page.getByText('Border and radius').click();
+  await choose(hands, /^Border/, 'Linear');
+  await hands.pressOn('button', 'Recipe');
+  await hands.pressOn('button', 'Make one of the 5 tiles');
+  await hands.type('Board');
+  await hands.press('Enter');
+  await page.mouse.move(640, 760);
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await hands.paste('Dry wood\nSoup at six\n184\nSee the huts');
+  const { document: made } = await result(page, application, id);
+  const [first = '', ...others] = made.order;
+  const box = await hand(page, first).boundingBox();
+  hands.actions += 2;
+  await page.mouse.dblclick((box?.x ?? 0) + 40, (box?.y ?? 0) + (box?.height ?? 0) - 24);
+  await hands.press('Tab');
+  await hands.type('Under the eaves, for a week.');
+  await hands.press('Control+Enter');
+  hands.actions++;
+  await drop(hand(page, others.at(-1) ?? ''), [await file('Stove.jpg', 1600, 900, '#556677')]);
+  await expect.poll(async () => shownIn((await result(page, application, id)).document)).toEqual(['Stove']);
+  const { document, holes } = await result(page, application, id);
+  expect(holes).toEqual([]);
+  const [recipe] = Object.values(document.recipes ?? {});
+  expect(recipe?.variants.map(({ name }) => name)).toEqual(['Quote', 'Stat', 'Action', 'Picture']);
+  expect([first, ...others].map((tile) => document.tiles[tile]?.recipe?.variant ?? null)).toEqual([
+    null,
+    ...(recipe?.variants ?? []).map((variant) => variant.id),
+  ]);
+  const said = document.order.map((tile) => mainWords(document.tiles[tile] as Tile));
+  expect(said).toEqual(['Dry wood', 'Soup at six', '184', 'See the huts', '']);
+  expect(JSON.stringify(document.tiles[first])).toContain('Under the eaves');
+  expect(document.tiles[first]?.look).toMatchObject({
+    fill: { kind: 'radial' },
+    border: { paint: { kind: 'linear' } },
+  });
+  // What recipes look like are pages of their own.
+  await page.getByRole('button', { name: 'Close recipes' }).click();
+  await expectRight(page, info, (boxes, width) => {
+    const all = Object.values(boxes);
+    const [left, right] = [
+      Math.min(...all.map(([x]) => x)),
+      Math.max(...all.map(([x, , across]) => x + across)),
+    ];
+    const across = Math.min(width, 1500) - 2 * 44;
+    return [
+      ...holesBefore(boxes, 18),
+      ...(Math.abs(right - left - across) < 0.6 ? [] : [`${right - left} px wide, not ${across}`]),
+    ];
+  });
+  await expectDocumented('10 × 5 at most 1500', hands.actions, 22);
+});
+
+/** The names of the pictures that tiles show, in reading order. */
+const shownIn = ({ order, tiles, pictures }: CollectionDocument) =>
+  order.flatMap((tile) => {
+    const picture = pictureOf(tiles[tile] as Tile)?.picture;
+    return picture ? [pictures[picture]?.name] : [];
+  });
+
+/** Chooses from a list of the settings: two presses. */
+async function choose(hands: Hands, list: RegExp, choice: string): Promise<void> {
+  hands.actions += 2;
+  await hands.page.getByRole('combobox', { name: list }).click();
+  await hands.page.getByRole('option', { name: choice, exact: true }).click();
+}
 
 const isWithin = (box: Boxes[string], [x, y, width, height]: Boxes[string]) =>
   box[0] >= x - 0.5 &&

@@ -163,6 +163,7 @@ export * from './look/crop.js';
 export * from './geometry/assign.js';
 export * from './edit/recipes/follow.js';
 export * from './edit/recipes/commands.js';
+export * from './edit/recipes/makeRecipe.js';
 export * from './edit/recipes/update.js';
 export * from './edit/recipes/slots.js';
 export * from './edit/tables/plainName.js';

@@ -4,11 +4,12 @@ import { contrast } from './contrast.js';
 import { composed, hexOf, rgbOf } from './blend.js';
 import { fromOklch, toOklch } from './colour.js';
 import { fadeCss, typeSizeCss } from './css.js';
+import { washOf } from './named.js';
 import { gradientCss } from './gradientCss.js';
 import { groundCss } from './groundCss.js';
 import { coloursOf, contrastIn, legibleTextColour, leastContrast } from './textColour.js';
 import { fromDesignTokens, toDesignTokens } from './designTokens.js';
-import { coloursApart, paletteFrom } from './palette.js';
+import { coloursApart, paletteFrom, paletteWashes, shadeOf } from './palette.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { newTile } from '../parts/newTile.js';
 import type { NamedLooks } from '../document/look.js';
@@ -110,6 +111,28 @@ test('colours apart: of one weight, hues in even steps, and words on each are le
         expect(toOklch(fill).lightness).toBeCloseTo(dark ? 0.36 : 0.88, 1);
         expect(contrast(legibleTextColour([fill]), fill)).toBeGreaterThanOrEqual(4.5);
       }
+    }),
+  );
+});
+
+test('a shade of a colour is another one, and words that are legible on the one are so on both', () => {
+  fc.assert(
+    fc.property(colour, (from) => {
+      const both = [from, shadeOf(from)];
+      expect(both[1]).not.toBe(from);
+      expect(leastContrast(legibleTextColour(both), both)).toBeGreaterThanOrEqual(
+        Math.min(4.5, contrast(legibleTextColour([from]), from)),
+      );
+    }),
+  );
+});
+
+test('a palette of one hue has no other', () => {
+  fc.assert(
+    fc.property(colour, fc.boolean(), (from, dark) => {
+      const { background, washes, deep, accent } = paletteWashes(dark, 'one');
+      for (const wash of [background, ...washes, ...deep, accent]) expect(wash.turn).toBe(0);
+      expect(washOf(from, accent)).toBe(washOf(from, { ...paletteWashes(dark).accent, turn: 0 }));
     }),
   );
 });

@@ -1,5 +1,6 @@
 import { fromOklch, toOklch } from './colour.js';
 import { washOf } from './named.js';
+import { leastContrast, legibleTextColour } from './textColour.js';
 import type { Wash } from '../document/look.js';
 
 export interface Palette {
@@ -25,8 +26,24 @@ export interface PaletteWashes {
   readonly accent: Made;
 }
 
-/** Lightness is what sets the parts of a palette apart; everything keeps its hue or a near one, but for the accent. */
-export const paletteWashes = (dark = false): PaletteWashes =>
+/**
+ * Lightness is what sets the parts of a palette apart; everything keeps its hue or a near one, but for the accent.
+ * @param hues `one`: all of it has the hue of the colour that it begins with
+ */
+export function paletteWashes(dark = false, hues: 'one' | 'near' = 'near'): PaletteWashes {
+  const all = nearWashes(dark);
+  const still = (wash: Made) => made(wash.lightness, wash.chroma, 0);
+  return hues === 'near'
+    ? all
+    : {
+        background: still(all.background),
+        washes: all.washes.map(still),
+        deep: all.deep.map(still),
+        accent: still(all.accent),
+      };
+}
+
+const nearWashes = (dark: boolean): PaletteWashes =>
   dark
     ? {
         background: made(0.18, 0.012, 0),
@@ -73,4 +90,25 @@ export function coloursApart(from: string, count: number, dark = false): string[
       hue: (first + (360 * k) / count) % 360,
     }),
   );
+}
+
+/** How far a gradient goes on, in lightness. */
+const STEP = 0.12;
+/** The contrast that words of any size need (WCAG 2.2, 1.4.3). */
+const LEGIBLE = 4.5;
+
+/**
+ * A colour that a gradient can go on in without words becoming faint: of the same hue and a step nearer to
+ * the middle of lightness, in OKLCH; away from it where words on both would become faint.
+ * @param from `#rrggbb`
+ * @throws RangeError when it is no colour
+ */
+export function shadeOf(from: string): string {
+  const { lightness, chroma, hue } = toOklch(from);
+  const towards = lightness > 0.5 ? -STEP : STEP;
+  const [near, far] = [towards, -towards].map((step) =>
+    fromOklch({ lightness: Math.min(1, Math.max(0, lightness + step)), chroma, hue }),
+  ) as [string, string];
+  const both = [from, near];
+  return leastContrast(legibleTextColour(both), both) >= LEGIBLE ? near : far;
 }

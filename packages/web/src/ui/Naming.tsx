@@ -17,7 +17,7 @@ export function Naming({ verb, called, name, onName }: NamingProps) {
   if (naming === null) {
     return (
       <Button
-        className="h-[26px]! px-2!"
+        className="h-[26px]! justify-self-start px-2!"
         {...(called !== undefined && { 'aria-label': called, title: called })}
         onClick={() => setNaming('')}
       >

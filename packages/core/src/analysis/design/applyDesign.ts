@@ -10,7 +10,7 @@ import { setArrangement } from '../../edit/commands/arrangement.js';
 import { setEnlarges } from '../../edit/commands/needs.js';
 import { setKind, setOfKind } from '../../edit/commands/kinds.js';
 import { setPin, setSpan, type SetFor } from '../../edit/commands/place.js';
-import { insertTile, setCollectionLook, setPart, setTile } from '../../edit/commands/tiles.js';
+import { insertTile, setCollectionLook, setLook, setPart, setTile } from '../../edit/commands/tiles.js';
 import { HOLDING, kindOf } from '../../arrangements/index.js';
 import { asManyAsFit } from '../../arrangements/fluid/values.js';
 import { aspectOf } from '../../arrangements/shared/shape.js';
@@ -37,8 +37,8 @@ export interface ApplyDesign {
 
 /**
  * Makes a grid as it was said: cuts it, gives its spans to the tiles in reading order, adds tiles that
- * are missing, and sets the values that were said beside it. Breakpoints are those of the collection,
- * so a group has none to say: see `saysWidths`.
+ * are missing, and sets the values that were said beside it. Breakpoints and the background are those of
+ * the collection, so a group has none to say: see `saysOfAll`.
  */
 export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign): Command {
   return (draft) => {
@@ -50,6 +50,7 @@ export function applyDesign({ design, band, setFor, freshId, what }: ApplyDesign
       const tile = said === null ? newTile(missing, freshId(missing)) : dressedTile(said, freshId(said));
       insertTile(draft, tile, draft.order.length);
     }
+    if (values.fill !== undefined) setLook(draft.order, { fill: values.fill })(draft);
     grid?.cards?.forEach(({ inside }, k) => {
       const group = draft.order[k];
       if (!inside || group === undefined) return;
@@ -91,6 +92,7 @@ function applyValues(draft: Draft, values: DesignValues, band: number, setFor: S
   };
   if (Object.keys(set).length > 0) setArrangement(set, band, setFor)(draft);
   if (radius !== undefined) setCollectionLook({ radius })(draft);
+  if (values.background !== undefined) setCollectionLook({ background: values.background })(draft);
   if (values.enlarges) setEnlarges(values.enlarges)(draft);
 }
 

@@ -42,6 +42,10 @@ export interface DesignValues {
   readonly gap?: WrittenLength;
   readonly padding?: WrittenLength;
   readonly radius?: WrittenLength;
+  /** Of all tiles. */
+  readonly fill?: string;
+  /** Of the collection. */
+  readonly background?: string;
   readonly width?: WrittenLength;
   readonly height?: Arrangement['height'];
   /** Rows are as high as columns are wide. */

@@ -55,9 +55,9 @@ export function readDesign(text: string): Design {
   };
 }
 
-/** Whether a design says something of other widths than the band’s own. */
-export const saysWidths = ({ narrower, values }: Design): boolean =>
-  narrower.length > 0 || values.breakpoints !== undefined;
+/** Whether a design says something that a group can’t: of other widths than the band’s own, or of the page. */
+export const saysOfAll = ({ narrower, values }: Design): boolean =>
+  narrower.length > 0 || values.breakpoints !== undefined || values.background !== undefined;
 
 /** Parts stand between commas, semicolons, line ends or “then”; what is in brackets is one. */
 function partsOf(text: string): string[] {
@@ -216,9 +216,9 @@ function readCard(part: string): DesignCard & { readonly span: Span } {
       `“${part}”: only a group holds a grid. Write “${columns}×${rows} group (${within})”.`,
     );
   const inside = readDesign(within);
-  if (saysWidths(inside))
+  if (saysOfAll(inside))
     throw new RangeError(
-      `“${within}”: breakpoints are those of the whole collection. Say them outside of the brackets.`,
+      `“${within}”: breakpoints and the background are those of the whole collection. Say them outside of the brackets.`,
     );
   return { span: { columns, rows }, kind, inside };
 }

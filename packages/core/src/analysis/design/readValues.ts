@@ -4,7 +4,7 @@ import type { DesignValues } from './design.js';
 
 /** What a part begins with that is a value, and no card. */
 export const VALUE =
-  /^(gap|padding|radius|width|height|at most|spans by shape|spans from|square cells|first rows?|enlarge all|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
+  /^(gap|padding|radius|fill|background|width|height|at most|spans by shape|spans from|square cells|first rows?|enlarge all|no breakpoints?|breakpoints?)\b\s*(.*)$/i;
 
 /**
  * The values that are said beside the cards.
@@ -36,6 +36,10 @@ function readValue(part: string): DesignValues {
       return { padding: length(LIMITS.padding, 'padding 24') };
     case 'radius':
       return { radius: length(LIMITS.radius, 'radius 14') };
+    case 'fill':
+      return { fill: colour(part, word, rest) };
+    case 'background':
+      return { background: colour(part, word, rest) };
     case 'width':
       return { width: length(LIMITS.widest, 'width 1200', 1) };
     case 'spans by shape': {
@@ -89,6 +93,14 @@ function readValue(part: string): DesignValues {
       return { breakpoints: [...new Set(widths.map(aWidth))].sort((a, b) => b - a) };
     }
   }
+}
+
+function colour(part: string, of: string, written: string): string {
+  const [, short, long] = /^#(?:([0-9a-f]{3})|([0-9a-f]{6}))$/i.exec(written) ?? [];
+  const digits = long ?? short?.replace(/./g, '$&$&');
+  if (digits === undefined)
+    throw new RangeError(`“${part}”: write the colour as “${of} #14181d” or “${of} #fff”.`);
+  return `#${digits.toLowerCase()}`;
 }
 
 /** A share of the screen; null: nothing of the screen is said. */

@@ -5,7 +5,7 @@ import { checkDocument } from '../../check/checkDocument.js';
 import { withEntryIds } from '../../check/entryIds.js';
 import { groupTiles, ungroup } from './groups.js';
 import { LIMITS } from '../../document/limits.js';
-import { makeRecipe } from '../recipes/commands.js';
+import { makeRecipe } from '../recipes/makeRecipe.js';
 import { onLevel } from './level.js';
 import { removeTiles, setLook } from './tiles.js';
 import { sample } from '../../testing/sample.js';

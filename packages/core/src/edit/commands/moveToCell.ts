@@ -116,6 +116,34 @@ export function placeAt(
   };
 }
 
+/**
+ * Brings a tile that is new to cells, as {@link placeAt} does. Where it is held there, it is read where it
+ * is seen: after all that lies before it.
+ * @throws RangeError when there is no such band
+ */
+export function placeNewAt(
+  document: CollectionDocument,
+  id: TileId,
+  bandOrIndex: BandOrIndex,
+  area: GridArea,
+  setFor: SetFor,
+): Command {
+  const place = placeAt(document, id, bandOrIndex, area, setFor);
+  const placed = change(document, place).document;
+  const { index } = resolve(document, bandOrIndex);
+  if (!placeIn(placed, placed.tiles[id] as Tile, index).pin) return place;
+  const others = placed.order.filter((each) => each !== id);
+  const areas = new Map(cellsOf(placed, resolvedBandOf(placed, index)).map((each, k) => [placed.order[k], each]));
+  const last = others.findLastIndex((each) => {
+    const cells = areas.get(each);
+    return cells !== undefined && cells.columnSpan > 0 && isBefore(cells, area);
+  });
+  return (draft) => {
+    place(draft);
+    moveInOrder([id], last + 1)(draft);
+  };
+}
+
 /** Moves tiles by so many cells, all held where they then are; as far as the grid's edges let them all go. */
 export function moveByCells(
   document: CollectionDocument,

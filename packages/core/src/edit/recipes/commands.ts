@@ -5,8 +5,7 @@ import { withContents } from '../../document/levels.js';
 import { follow, isSame } from './follow.js';
 import { filledWith, handedOn } from './handOn.js';
 import { formOf, recipeTile, withPartsOf } from './recipeTile.js';
-import { recipeTilesOf } from './recipeTiles.js';
-import { slotsOf } from './slots.js';
+import { withSlotsOf } from './slots.js';
 import { useRoot } from './update.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
@@ -17,23 +16,10 @@ import type {
   PartForm,
   Recipe,
   RecipeId,
+  Slot,
   Tile,
   TileId,
 } from '../../document/types.js';
-
-/** Makes a recipe of a tile with all that is in it; the tile is the first to use it. */
-export function makeRecipe(tile: TileId, id: RecipeId, name: string): Command {
-  return (draft) => {
-    if (!draft.tiles[tile]) return;
-    const { tiles, root, idIn } = recipeTilesOf(draft.tiles, tile, id);
-    const recipe: Recipe = { id, name, root, tiles, slots: slotsOf(tiles, root), variants: [] };
-    (draft.recipes ??= {})[id] = clone(recipe);
-    for (const [each, inRecipe] of idIn) {
-      const use = draft.tiles[each];
-      if (use) use.recipe = { recipe: id, variant: null, tile: inRecipe };
-    }
-  };
-}
 
 export interface UseRecipe {
   readonly recipe: Recipe;
@@ -146,6 +132,7 @@ export function addVariant(tile: TileId, id: string, name: string): Command {
     const use = root === null ? undefined : draft.tiles[root]?.recipe;
     const recipe = use && draft.recipes?.[use.recipe];
     if (root === null || !recipe) return;
+    const before = clone(recipe as Recipe) as Recipe;
     const looks: Record<TileId, object> = {};
     const forms: Record<TileId, PartForm[]> = {};
     for (const each of withContents(draft, root)) {
@@ -162,6 +149,7 @@ export function addVariant(tile: TileId, id: string, name: string): Command {
       looks[inside.recipe.tile] = clone(Object.fromEntries(own));
       inside.recipe.variant = id;
     }
+    recipe.slots = clone(withSlotsOf(before, recipe.tiles as Recipe['tiles']) as Slot[]);
     recipe.variants.push({ id, name, looks, ...(Object.keys(forms).length > 0 && { forms }) });
   };
 }

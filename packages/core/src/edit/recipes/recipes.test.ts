@@ -3,11 +3,11 @@ import {
   addFromRecipe,
   addVariant,
   applyRecipe,
-  makeRecipe,
   releaseTiles,
   removeRecipe,
   setVariant,
 } from './commands.js';
+import { makeRecipe } from './makeRecipe.js';
 import { updateRecipe } from './update.js';
 import { recipeDifferences, resetToRecipe } from './follow.js';
 import { STARTERS, starterAssets } from './starters.js';

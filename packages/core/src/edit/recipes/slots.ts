@@ -1,4 +1,4 @@
-import { partsOf } from '../../document/card.js';
+import { partIn, partsOf } from '../../document/card.js';
 import { withContents } from '../../document/levels.js';
 import { partKindOf } from '../../parts/index.js';
 import type { CollectionDocument, PartId, Recipe, Slot, Tile, TileId } from '../../document/types.js';
@@ -35,6 +35,17 @@ export function slotsOf(tiles: Readonly<Record<TileId, Tile>>, root: TileId): Sl
     slots.push({ name: same === 0 ? name : `${name} ${same + 1}`, tile, part, field });
   }
   return slots;
+}
+
+/** The slots of a recipe whose tiles have become others: those that it had, and those of parts that it had not. */
+export function withSlotsOf({ root, slots, tiles: before }: Recipe, tiles: Recipe['tiles']): Slot[] {
+  const isOf = (one: Slot) => (other: Slot) =>
+    one.tile === other.tile && one.part === other.part && one.field === other.field;
+  return slotsOf(tiles, root).flatMap((slot) => {
+    const known = slots.find(isOf(slot));
+    // A field of a part that was there and is no slot stays none.
+    return known ? [known] : partIn(before[slot.tile], slot.part) ? [] : [slot];
+  });
 }
 
 /** A slot with what it holds. */

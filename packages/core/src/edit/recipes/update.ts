@@ -3,9 +3,9 @@ import { forgetTiles } from '../commands/tiles.js';
 import { withContents } from '../../document/levels.js';
 import { follow, isSame, tilesUsing } from './follow.js';
 import { formOf, recipeTile, withPartsOf } from './recipeTile.js';
-import { partsOf, partIn } from '../../document/card.js';
+import { partsOf } from '../../document/card.js';
 import { recipeTilesOf } from './recipeTiles.js';
-import { slotsOf } from './slots.js';
+import { withSlotsOf } from './slots.js';
 import type { Draft } from '../commands/draft.js';
 import type { Command } from '../patch/change.js';
 import type { CollectionDocument, Part, Recipe, Slot, Tile, TileId } from '../../document/types.js';
@@ -49,13 +49,7 @@ export function updateRecipe(tile: TileId, freshId: (part: Tile) => TileId): Com
 
 /** A recipe whose tiles have become others; in a variant, their looks are that variant's. */
 function changed(before: Recipe, tiles: Readonly<Record<TileId, Tile>>, variant: string | null): Recipe {
-  const isOf = (one: Slot) => (other: Slot) =>
-    one.tile === other.tile && one.part === other.part && one.field === other.field;
-  const slots = slotsOf(tiles, before.root).flatMap((slot) => {
-    const known = before.slots.find(isOf(slot));
-    // A field of a part that was there and is no slot stays none.
-    return known ? [known] : partIn(before.tiles[slot.tile], slot.part) ? [] : [slot];
-  });
+  const slots = withSlotsOf(before, tiles);
   const kept = Object.entries(tiles).map(([id, tile]): [TileId, Tile] => {
     const was = before.tiles[id];
     const isVariant = variant !== null && was !== undefined;

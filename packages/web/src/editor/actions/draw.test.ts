@@ -34,6 +34,17 @@ describe('a tile that is drawn', () => {
     expect(said()).toBe('Text tile of 2 by 1 drawn and selected.');
   });
 
+  test('is read where it is seen, also where it is held there', () => {
+    const { run, selected, document } = open();
+    const drawnAt = (row: number) => {
+      run(drawTile('text', { column: 3, row, columnSpan: 1, rowSpan: 1 }));
+      return selected()[0];
+    };
+    const [low, high] = [drawnAt(6), drawnAt(4)];
+    expect(document().order).toEqual(['t1', 't2', 't3', 't4', 't5', high, low]);
+    expect(document().tiles[high ?? '']?.place.pin).toEqual({ column: 3, row: 4 });
+  });
+
   test('over another says that it moves that one on, and covers nothing', () => {
     const { run, cell, selected, said } = open();
     expect(run(drawing('text', 'new', overFifth)).says).toBe('moves “Stat 5” on');

@@ -3,7 +3,7 @@ import {
   areasMeet,
   cellsOf,
   holdsCells,
-  placeAt,
+  placeNewAt,
   placeIn,
   placeOver,
   setSpan,
@@ -49,7 +49,7 @@ export const drawing =
     const add = addDressed(kind, id);
     const added = outcome(view, add);
     if (!added) return { command: add, says: null };
-    const command = (over ? overCommand : placeAt)(added, id, band, cells, 'band');
+    const command = (over ? overCommand : placeNewAt)(added, id, band, cells, 'band');
     const whole: Command = (draft) => {
       add(draft);
       command(draft);

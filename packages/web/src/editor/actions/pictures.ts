@@ -6,7 +6,7 @@ import {
   isNumbered,
   pictureSlots,
   rowOf,
-  placeAt,
+  placeNewAt,
   placeMedia,
   pictureOf,
   setPart,
@@ -173,7 +173,7 @@ export const takeMedia =
       added &&
       cell &&
       first !== undefined &&
-      placeAt(added, first, selectBand(state), { ...cell, ...one }, 'band');
+      placeNewAt(added, first, selectBand(state), { ...cell, ...one }, 'band');
     const what = mediaWords(media.length, films.length);
     dispatch(
       runHere(many ? `Add ${media.length} ${what}` : films.length > 0 ? 'Film' : 'Picture', (draft) => {

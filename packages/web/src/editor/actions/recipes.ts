@@ -2,7 +2,7 @@ import {
   addFromRecipe,
   addVariant,
   applyRecipe,
-  makeRecipe,
+  makeRecipeOf,
   releaseTiles,
   resetToRecipe,
   setVariant,
@@ -10,8 +10,8 @@ import {
   updateRecipe,
   type Assets,
   type Recipe,
+  type Tile,
   type TileId,
-  tileName,
 } from '@noria/core';
 import { newId } from '../../api/ids';
 import { announce } from '../../ui/notices/noticesSlice';
@@ -75,16 +75,24 @@ export const takeRecipe =
     return root;
   };
 
-/** Makes a recipe of the selected tile. */
+/** Whether one recipe can be made of tiles: of any one, or of several cards. */
+export const canMakeRecipe = (tiles: readonly Tile[]): boolean =>
+  tiles.length === 1 || (tiles.length > 1 && tiles.every(({ kind }) => kind === 'card'));
+
+/** Makes a recipe of the selected tiles; cards of other parts or looks than the first become its variants. */
 export const recipeFromHand =
   (name: string): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
-    const [tile] = selectSelected(state);
-    if (!tile) return;
+    const tiles = selectSelected(state);
+    if (!canMakeRecipe(tiles)) return;
     const id = newId(name, 'recipe');
-    dispatch(runHere('Make recipe', makeRecipe(tile.id, id, name)));
-    dispatch(announce(`The recipe ${name} was made; ${tileName(tile, selectView(state))} uses it.`));
+    const ids = tiles.map((tile) => tile.id);
+    dispatch(runHere('Make recipe', makeRecipeOf(ids, id, name, (variant) => newId(variant, 'variant'))));
+    const variants = selectView(getState()).recipes?.[id]?.variants.length ?? 0;
+    const more = variants > 0 ? `, with ${variants} ${variants === 1 ? 'variant' : 'variants'}` : '';
+    const use = tiles.length === 1 ? 'uses' : 'use';
+    dispatch(announce(`The recipe ${name} was made${more}; ${named(tiles, selectView(state))} ${use} it.`));
   };
 
 export const variantFromHand =

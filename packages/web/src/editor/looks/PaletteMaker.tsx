@@ -28,7 +28,8 @@ export function PaletteMaker() {
   const document = useAppSelector(selectShown);
   const [from, setFrom] = useState('#2f6d6a');
   const [background, setBackground] = useState<'light' | 'dark'>('light');
-  const made = paletteWashes(background === 'dark');
+  const [hues, setHues] = useState<'one' | 'near'>('near');
+  const made = paletteWashes(background === 'dark', hues);
   const parts = [
     { name: 'Background', wash: made.background },
     ...made.washes.map((wash, k) => ({ name: `Wash ${k + 1}`, wash })),
@@ -79,6 +80,15 @@ export function PaletteMaker() {
             onChoose={setBackground}
           />
         </div>
+        <Segments
+          name="Hues of the palette"
+          value={hues}
+          choices={[
+            { value: 'near', label: 'Near hues and one opposite' },
+            { value: 'one', label: 'One hue' },
+          ]}
+          onChoose={setHues}
+        />
         <div className="flex h-9 overflow-hidden rounded-s border border-hair" aria-hidden>
           {parts.map(({ id, value }) => (
             <i key={id} className="flex-1" style={{ background: value }} />

@@ -6,7 +6,7 @@ import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Naming } from '../../ui/Naming';
 import { Row } from '../../ui/Rows';
-import { recipeFromHand, resetSelected, showVariant, variantFromHand } from '../actions/recipes';
+import { canMakeRecipe, recipeFromHand, resetSelected, showVariant, variantFromHand } from '../actions/recipes';
 import type { Field } from '../fields/field';
 import { LOOK } from '../fields/fields';
 import { CommandButton } from '../commands/CommandButton';
@@ -28,9 +28,10 @@ export function RecipeRows({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
           <Button className="h-[26px]! px-2!" onClick={() => dispatch(shown('recipes'))}>
             Use recipe…
           </Button>
-          {tiles.length === 1 && (
+          {canMakeRecipe(tiles) && (
             <Naming
               verb="Make one"
+              {...(tiles.length > 1 && { called: `Make one of the ${tiles.length} tiles` })}
               name="Name of the recipe"
               onName={(name) => dispatch(recipeFromHand(name))}
             />

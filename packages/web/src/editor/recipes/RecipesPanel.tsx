@@ -17,12 +17,13 @@ import { Panel } from '../../ui/Panel';
 import { Button, SignButton } from '../../ui/Button';
 import { run } from '../document/run';
 import { selectShown } from '../document/selectors';
-import { takeRecipe } from '../actions/recipes';
+import { canMakeRecipe, recipeFromHand, takeRecipe } from '../actions/recipes';
 import { shown } from '../editorSlice';
 import { selectSelected } from '../selectors';
 import { recipeList } from '../../api/recipeList';
 import '../lists';
 import { sameTogether } from './sameTogether';
+import { Naming } from '../../ui/Naming';
 import { RecipePreview } from './RecipePreview';
 
 const NONE: readonly StoredCollection[] = [];
@@ -66,6 +67,13 @@ export function RecipesPanel() {
         <Button className="justify-self-start" onClick={() => setAdded(null)}>
           Change {shortened(name)} instead
         </Button>
+      )}
+      {!adds && canMakeRecipe(selected) && !selected.every(({ recipe }) => recipe) && (
+        <Naming
+          verb={selected.length === 1 ? 'Make one of it' : `Make one of the ${selected.length} tiles`}
+          name="Name of the recipe"
+          onName={(words) => dispatch(recipeFromHand(words))}
+        />
       )}
       {own.length > 0 && (
         <>

@@ -4,7 +4,7 @@ import {
   LIMITS,
   NO_AREA,
   readDesign,
-  saysWidths,
+  saysOfAll,
   type Design,
 } from '@noria/core';
 import { Popover } from 'radix-ui';
@@ -33,8 +33,8 @@ export function DesignField() {
   const read = (text: string): Design | string => {
     try {
       const design = readDesign(text);
-      return level !== null && saysWidths(design)
-        ? 'Breakpoints are those of the whole collection. Leave the group to set them.'
+      return level !== null && saysOfAll(design)
+        ? 'Breakpoints and the background are those of the whole collection. Leave the group to set them.'
         : design;
     } catch (error) {
       return error instanceof Error ? error.message : String(error);

@@ -6,6 +6,7 @@ import {
   type Border,
   type FourCorners,
   type FourSides,
+  type Gradient,
 } from '@noria/core';
 import { useAppSelector } from '../../hooks';
 import { Choice } from '../../../ui/Choice';
@@ -48,7 +49,15 @@ const CORNERS: readonly { readonly corner: keyof FourCorners; readonly unit: str
 /** Which corners stand in a row. */
 const EDGES = ['Top', 'Bottom'];
 const LINE: Border = { width: 1, paint: '#9db0aa' };
-const FROM_COPPER = '#a64d2c';
+/** A line that goes on in another colour is seen as one. */
+const LINE_TO: Gradient = {
+  kind: 'linear',
+  angle: 180,
+  stops: [
+    { colour: '#a64d2c', at: 0 },
+    { colour: '#46557a', at: 1 },
+  ],
+};
 
 /** Radius, border and edges that fade out. */
 export function EdgeRows({ look }: { look: Look }) {
@@ -167,11 +176,11 @@ function BorderRows({ look }: { look: Look }) {
   const drawn = hasBorder(border) ? border : null;
   const plain = drawn && plainOf(drawn.paint);
   const choose = (kind: FillKind) => {
-    const paint = drawn?.paint ?? FROM_COPPER;
     const gradient = gradientKind(kind);
-    if (gradient) set({ width: drawn?.width ?? 2, paint: gradientToBegin(gradient, paint, namedLooks) });
+    if (gradient)
+      set({ width: drawn?.width ?? 2, paint: gradientToBegin(gradient, drawn?.paint ?? LINE_TO, namedLooks) });
     else if (kind === 'none') set(undefined);
-    else set({ ...LINE, ...drawn, paint: drawn ? colourToBegin(paint) : LINE.paint });
+    else set({ ...LINE, ...drawn, paint: drawn ? colourToBegin(drawn.paint) : LINE.paint });
   };
   const sides = borderSides(border);
   return (

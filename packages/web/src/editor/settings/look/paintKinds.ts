@@ -1,6 +1,7 @@
 import {
   colourOf,
   isGradient,
+  shadeOf,
   type CollectionDocument,
   type Fill,
   type Gradient,
@@ -41,8 +42,6 @@ export const gradientKind = (kind: FillKind): Gradient['kind'] | null =>
 /** How dark a picture behind words is at first, so that they are read on it. */
 export const DARK = { colour: '#0b1714', opacity: 0.5 };
 const PALE = '#dfe8e2';
-const DEEP = '#17302d';
-const OTHER = '#46557a';
 
 type Names = CollectionDocument['namedLooks'];
 
@@ -53,7 +52,7 @@ export function colourToBegin(fill: Fill | Veil): string {
   return 'colour' in fill ? fill.colour : PALE;
 }
 
-/** The stops that a gradient begins with: those that there are, or from the colour that there is to another. */
+/** The stops that a gradient begins with: those that there are, or from the colour that there is to a shade of it. */
 function stopsToBegin(fill: Fill | Veil, names: Names): readonly GradientStop[] {
   if (isGradient(fill)) return fill.stops;
   const colour = colourToBegin(fill);
@@ -61,7 +60,7 @@ function stopsToBegin(fill: Fill | Veil, names: Names): readonly GradientStop[] 
   const first = { colour, at: 0, ...(opacity < 1 && { opacity }) };
   // What lies over a picture ends in nothing.
   if (typeof fill === 'object' && !('kind' in fill)) return [first, { colour, at: 1, opacity: 0 }];
-  return [first, { colour: colourOf(names, colour) === DEEP ? OTHER : DEEP, at: 1 }];
+  return [first, { colour: shadeOf(colourOf(names, colour)), at: 1 }];
 }
 
 /** A gradient of a kind, with what there is of another fill. */
