@@ -239,7 +239,10 @@ describe('a design said in other ways', () => {
 
   test.each([
     ['4 × 3: 2×1 quote (3)', 'only a group holds a grid. Write “2×1 group (3)”.'],
-    ['4 × 3: 2×1 group (3, no breakpoints)', 'breakpoints and the background are those of the whole collection'],
+    [
+      '4 × 3: 2×1 group (3, no breakpoints)',
+      'breakpoints and the background are those of the whole collection',
+    ],
     ['4 × 3: 2×1 hero', '“hero” is no kind of tile. Write one of text,'],
     ['4 × 3, first rows tall', 'write the heights of the first rows'],
     ['4 × 3, first row', 'write the heights of the first rows'],
@@ -451,6 +454,8 @@ describe('a design said in other ways', () => {
     expect(made.look.background).toBe('#ffffff');
     expect(new Set(made.order.map((id) => made.tiles[id]?.look.fill))).toEqual(new Set(['#232b33']));
     expect(() => readDesign('3, fill dark')).toThrow('write the colour as “fill #14181d”');
-    expect(() => readDesign('2 × 1: 1×1, 1×1 group (3, background #fff)')).toThrow('the background are those');
+    expect(() => readDesign('2 × 1: 1×1, 1×1 group (3, background #fff)')).toThrow(
+      'the background are those',
+    );
   });
 });

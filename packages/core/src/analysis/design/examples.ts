@@ -25,7 +25,8 @@ export const DESIGN_EXAMPLES: readonly { readonly says: string; readonly write: 
     says: 'as many as fit: wide and tall pictures take two, above 640 px',
   },
   {
-    write: '3, 2, gap 12, padding 36, radius 14, fill #232b33, background #14181d, height 92%, width 1200, breakpoints 900 580, enlarge all',
+    write:
+      '3, 2, gap 12, padding 36, radius 14, fill #232b33, background #14181d, height 92%, width 1200, breakpoints 900 580, enlarge all',
     says: 'values beside any of them',
   },
 ];

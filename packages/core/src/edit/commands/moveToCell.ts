@@ -133,7 +133,9 @@ export function placeNewAt(
   const { index } = resolve(document, bandOrIndex);
   if (!placeIn(placed, placed.tiles[id] as Tile, index).pin) return place;
   const others = placed.order.filter((each) => each !== id);
-  const areas = new Map(cellsOf(placed, resolvedBandOf(placed, index)).map((each, k) => [placed.order[k], each]));
+  const areas = new Map(
+    cellsOf(placed, resolvedBandOf(placed, index)).map((each, k) => [placed.order[k], each]),
+  );
   const last = others.findLastIndex((each) => {
     const cells = areas.get(each);
     return cells !== undefined && cells.columnSpan > 0 && isBefore(cells, area);

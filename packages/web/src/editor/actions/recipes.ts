@@ -88,7 +88,12 @@ export const recipeFromHand =
     if (!canMakeRecipe(tiles)) return;
     const id = newId(name, 'recipe');
     const ids = tiles.map((tile) => tile.id);
-    dispatch(runHere('Make recipe', makeRecipeOf(ids, id, name, (variant) => newId(variant, 'variant'))));
+    dispatch(
+      runHere(
+        'Make recipe',
+        makeRecipeOf(ids, id, name, (variant) => newId(variant, 'variant')),
+      ),
+    );
     const variants = selectView(getState()).recipes?.[id]?.variants.length ?? 0;
     const more = variants > 0 ? `, with ${variants} ${variants === 1 ? 'variant' : 'variants'}` : '';
     const use = tiles.length === 1 ? 'uses' : 'use';

@@ -6,7 +6,13 @@ import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Naming } from '../../ui/Naming';
 import { Row } from '../../ui/Rows';
-import { canMakeRecipe, recipeFromHand, resetSelected, showVariant, variantFromHand } from '../actions/recipes';
+import {
+  canMakeRecipe,
+  recipeFromHand,
+  resetSelected,
+  showVariant,
+  variantFromHand,
+} from '../actions/recipes';
 import type { Field } from '../fields/field';
 import { LOOK } from '../fields/fields';
 import { CommandButton } from '../commands/CommandButton';

@@ -178,7 +178,10 @@ function BorderRows({ look }: { look: Look }) {
   const choose = (kind: FillKind) => {
     const gradient = gradientKind(kind);
     if (gradient)
-      set({ width: drawn?.width ?? 2, paint: gradientToBegin(gradient, drawn?.paint ?? LINE_TO, namedLooks) });
+      set({
+        width: drawn?.width ?? 2,
+        paint: gradientToBegin(gradient, drawn?.paint ?? LINE_TO, namedLooks),
+      });
     else if (kind === 'none') set(undefined);
     else set({ ...LINE, ...drawn, paint: drawn ? colourToBegin(drawn.paint) : LINE.paint });
   };
