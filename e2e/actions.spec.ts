@@ -1,11 +1,13 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import {
+  colourOf,
   groupOf,
   mainWords,
   pictureOf,
   resolvedBands,
   tileName,
+  toOklch,
   type CollectionDocument,
   type Tile,
 } from '@noria/core';
@@ -783,8 +785,6 @@ test('10 × 5 at most 1500 px wide, dark: a recipe with three structural variant
   await hands.pressOn('button', 'Make one of the 5 tiles');
   await hands.type('Board');
   await hands.press('Enter');
-  await page.mouse.move(640, 760);
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await hands.paste('Dry wood\nSoup at six\n184\nSee the huts');
   const { document: made } = await result(page, application, id);
   const [first = '', ...others] = made.order;
@@ -842,6 +842,62 @@ async function choose(hands: Hands, list: RegExp, choice: string): Promise<void>
   await hands.page.getByRole('combobox', { name: list }).click();
   await hands.page.getByRole('option', { name: choice, exact: true }).click();
 }
+
+test('3 × 3 of five kinds of card with a bar of 64 px on top, one hue over all', async ({
+  page,
+  application,
+}, info) => {
+  const { hands, id } = await begin(page, application);
+  await hands.click('In words');
+  await hands.type(
+    '3 × 4: 3×1, 1×1 picture, 2×1 icons, 1×2 stat, 2×1 quote, 2×1 stat, first row 64, gap 16, padding 24',
+  );
+  await hands.press('Enter');
+  const { document: cut } = await result(page, application, id);
+  const [bar = '', logo = '', icons = '', , , spread = ''] = cut.order;
+  await hands.pressTile(icons);
+  await hands.pressOn('button', /Add icons/);
+  await hands.type('snow');
+  const snow = ['Snowflake', 'Sun snow', 'Cloud snow', 'Mountain snow', 'Thermometer snowflake'];
+  for (const name of snow) await hands.pressOn('button', name);
+  await hands.pressOn('button', 'Add 5 icons');
+  await hands.pressOn('radio', 'Scrolling');
+  const mark = '<path d="M5 35 30 5 55 35Z" fill="#17302d"/>';
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40">${mark}</svg>`;
+  hands.actions++;
+  await drop(hand(page, logo), [{ name: 'Mark.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) }]);
+  await expect.poll(async () => shownIn((await result(page, application, id)).document)).toEqual(['Mark']);
+  await hands.press('Control+a');
+  await hands.paste('Seven huts\n184\nSoup at six, bread at seven.\n1240');
+  await hands.pressTile(spread);
+  await hands.scrollSettings(500);
+  hands.actions++;
+  await page.getByRole('radiogroup', { name: 'Spread' }).getByRole('radio', { name: 'Between' }).click();
+  await hands.press('Escape');
+  await hands.scrollSettings(900);
+  await hands.pressOn('button', 'Named looks');
+  hands.actions++;
+  await page.getByRole('complementary', { name: 'Looks' }).hover();
+  await page.mouse.wheel(0, 500);
+  await hands.pressOn('radio', 'One hue');
+  await hands.pressOn('button', 'Apply palette');
+  const { document, holes } = await result(page, application, id);
+  expect(holes).toEqual([]);
+  const tiles = document.order.map((tile) => document.tiles[tile] as Tile);
+  expect(tiles.map(mainWords)).toEqual(['Seven huts', '', '', '184', 'Soup at six, bread at seven.', '1240']);
+  expect(pictureOf(document.tiles[logo] as Tile)).toMatchObject({ fit: 'contain' });
+  expect(document.tiles[icons]).toMatchObject({ parts: [{ line: 'scrolling' }] });
+  expect(document.tiles[spread]?.look.spread).toBe('between');
+  const { namedLooks } = document;
+  const grounds = [document.look.background, ...tiles.map(({ look }) => look.fill as string)];
+  const hues = grounds.map((ground) => toOklch(colourOf(namedLooks, ground)).hue);
+  expect(Math.max(...hues) - Math.min(...hues)).toBeLessThan(12);
+  await expectRight(page, info, (boxes, width) => [
+    ...(width < 1280 || Math.abs((boxes[bar]?.[3] ?? 0) - 64) < 0.5 ? [] : [`a bar of ${boxes[bar]?.[3]}`]),
+    ...holesBefore(boxes, 16),
+  ]);
+  await expectDocumented('3 × 3 of five kinds', hands.actions, 26);
+});
 
 const isWithin = (box: Boxes[string], [x, y, width, height]: Boxes[string]) =>
   box[0] >= x - 0.5 &&

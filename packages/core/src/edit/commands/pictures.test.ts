@@ -5,6 +5,7 @@ import { emptyDocument } from '../emptyDocument.js';
 import { applyPatch } from '../patch/applyPatch.js';
 import { change, type Command } from '../patch/change.js';
 import { groupTiles } from './groups.js';
+import { pictureOf } from '../../document/card.js';
 import { addPart, placePart } from './parts.js';
 import { droppedSlots, isNumbered, picturePlace, placeMedia } from './pictures.js';
 import { setLook, setPart } from './tiles.js';
@@ -53,6 +54,18 @@ const drop = (document: CollectionDocument, onto: string, ...ids: string[]) =>
       position: document.order.length,
     }).command,
   );
+
+test('a drawing is shown whole where a picture is empty; a photograph covers its place', () => {
+  const mark: PictureAsset = { ...file('mark'), file: 'mark.svg', mediaType: 'image/svg+xml' };
+  const place = (media: PictureAsset, into: string, on = start) =>
+    run(on, placeMedia({ media: [media], slots: [into], freshId: () => 'new', position: 0 }).command);
+  const fitOf = ({ tiles }: CollectionDocument, id: string) => pictureOf(tiles[id] as Card)?.fit;
+  const drawn = place(mark, 'view');
+  expect(fitOf(drawn, 'view')).toBe('contain');
+  expect(fitOf(place(picture('yard'), 'view'), 'view')).toBeUndefined();
+  // Where there was one, it lies as that did.
+  expect(fitOf(place(mark, 'last', place(picture('yard'), 'last')), 'last')).toBeUndefined();
+});
 
 describe('a picture that is dropped on a tile', () => {
   test.each([

@@ -6,6 +6,7 @@ import { withContents } from '../../document/levels.js';
 import { kindTitle } from '../../parts/said.js';
 import { becomeComposition } from './parts.js';
 import { insertTile, setPart, setTile, type PartValues } from './tiles.js';
+import { isDrawing } from '../../parts/variants.js';
 import { newCard } from '../../parts/newTile.js';
 import { bestFit } from '../../geometry/assign.js';
 import type { Draft } from './draft.js';
@@ -19,6 +20,7 @@ import type {
   PictureAsset,
   PictureFill,
   PictureId,
+  PicturePart,
   Tile,
   TileId,
   Veil,
@@ -109,11 +111,19 @@ function put(draft: Draft, { tile: id, part }: PicturePlace, picture: PictureId)
     if (held && 'poster' in held) setPart([id], part, { poster: picture })(draft);
     else if (held && 'icons' in held) addLogo(draft, id, held, picture);
     else if (held && 'picture' in held && held.picture !== picture)
-      setPart([id], part, shownAnew(picture))(draft);
+      setPart([id], part, { ...shownAnew(picture), ...wholeAtFirst(draft, held, picture) })(draft);
     return;
   }
   putBehind(tile, { kind: 'picture', picture });
 }
+
+/** A drawing, most often a logo, is shown whole where a picture is empty. */
+const wholeAtFirst = ({ pictures }: Draft, held: PicturePart, picture: PictureId): PartValues => {
+  const asset = pictures[picture];
+  return asset && isDrawing(asset) && held.picture === null && held.fit === undefined
+    ? { fit: 'contain' }
+    : {};
+};
 
 /** Adds a picture to a row of icons, with what it shows as its label. */
 function addLogo(draft: Draft, id: TileId, row: IconsPart, picture: PictureId): void {

@@ -16,7 +16,6 @@ import type {
   PartForm,
   Recipe,
   RecipeId,
-  Slot,
   Tile,
   TileId,
 } from '../../document/types.js';
@@ -149,7 +148,7 @@ export function addVariant(tile: TileId, id: string, name: string): Command {
       looks[inside.recipe.tile] = clone(Object.fromEntries(own));
       inside.recipe.variant = id;
     }
-    recipe.slots = clone(withSlotsOf(before, recipe.tiles as Recipe['tiles']) as Slot[]);
+    recipe.slots = clone(withSlotsOf(before, recipe.tiles as Recipe['tiles']));
     recipe.variants.push({ id, name, looks, ...(Object.keys(forms).length > 0 && { forms }) });
   };
 }

@@ -9,7 +9,7 @@ import { mainWords } from '../../parts/said.js';
 import { sample } from '../../testing/sample.js';
 import { setLook } from '../commands/tiles.js';
 import { shownParts } from '../../document/card.js';
-import type { CollectionDocument, Tile } from '../../document/types.js';
+import type { CollectionDocument, Recipe, Tile } from '../../document/types.js';
 
 const run = (document: CollectionDocument, ...commands: Command[]): CollectionDocument => {
   const made = commands.reduce((one, command) => change(one, command).document, document);
@@ -79,7 +79,7 @@ describe('one recipe of several cards', () => {
     const fresh = run(
       made,
       applyRecipe(['t4'], {
-        recipe: recipe!,
+        recipe: recipe as Recipe,
         variant: recipe?.variants[0]?.id ?? null,
         freshId: ({ id }) => id,
       }),

@@ -54,7 +54,7 @@ export function makeRecipeOf(
       const recipe = draft.recipes?.[id] as Recipe | undefined;
       const base = recipe?.tiles[recipe.root];
       if (card?.kind !== 'card' || base?.kind !== 'card' || !recipe) continue;
-      const use = likePartsOf(clone(card as Card) as Card, base);
+      const use = likePartsOf(clone(card as Card), base);
       const { made, variant } = withVariantOf(recipe, base, use, freshId);
       (draft.recipes ??= {})[id] = clone(made);
       const rest = (made.tiles[made.root] as Card).parts.filter((part) => !partIn(use, part.id));

@@ -88,6 +88,15 @@ describe('pictures of the library', () => {
     expect(shown(document())).toEqual(['wide', 'other', 'even']);
   });
 
+  test('leave what was selected while they came', () => {
+    const { run, document, selected, take } = composeStore(empty());
+    take('p3');
+    run(takeMedia([WIDE], { onto: 'p1', bestFit: false, keepsSelected: true }));
+    expect([shown(document())[0], selected()]).toEqual(['wide', ['p3']]);
+    run(takeMedia([TALL], { onto: 'p2', bestFit: false }));
+    expect(selected()).toEqual(['p2']);
+  });
+
   test('the same picture twice is one in the collection, and two names of one kind are told apart', () => {
     const { run, document } = composeStore(empty());
     run(takeMedia([WIDE, WIDE], { onto: null, bestFit: false }));

@@ -51,6 +51,8 @@ interface TakeMedia {
   /** The free cell that was pointed at, which the first new tile takes; left out: none. */
   readonly cell?: Cell | null;
   readonly bestFit: boolean;
+  /** What is selected stays so, since something else was selected while they came. */
+  readonly keepsSelected?: boolean;
 }
 
 type Cell = Pick<GridArea, 'column' | 'row'>;
@@ -64,12 +66,15 @@ export const addPictures =
     { onto, cell = null, bestFit }: TakeMedia = { onto: null, bestFit: false },
   ): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
+    const before = getState().editor.selected.join();
     const arrived = await dispatch(arrivedOf(files));
     if (arrived.length === 0) return;
+    // What was selected while they came is worked on.
+    const keepsSelected = getState().editor.selected.join() !== before;
     const { order } = getState().uploads;
     const isSeries = !bestFit && order === 'picked' && isNumbered(arrived);
     const ordered = isSeries || order === 'numbered' ? byNumberedName(arrived) : arrived;
-    dispatch(takeMedia(ordered, { onto, cell, bestFit }));
+    dispatch(takeMedia(ordered, { onto, cell, bestFit, keepsSelected }));
     if (isSeries && ordered.some((each, k) => each !== arrived[k]))
       dispatch(renumberedNoted({ picked: arrived, onto, cell, steps: getState().document.past.length }));
   };
@@ -140,7 +145,10 @@ export const removePicture = setPictureAs('removePicture', (picture) => ({
 
 /** Puts pictures and films of the library into tiles, as one step. */
 export const takeMedia =
-  (arrived: readonly ArrivedMedia[], { onto, cell = null, bestFit }: TakeMedia): AppThunk =>
+  (
+    arrived: readonly ArrivedMedia[],
+    { onto, cell = null, bestFit, keepsSelected = false }: TakeMedia,
+  ): AppThunk =>
   (dispatch, getState) => {
     const state = getState();
     const view = selectView(state);
@@ -181,7 +189,7 @@ export const takeMedia =
         if (place) place(draft);
       }),
     );
-    dispatch(tilesSelected(tiles));
+    if (!keepsSelected) dispatch(tilesSelected(tiles));
     const fresh = media.length - slots.length;
     const deals =
       films.length === 0 ? ` “${COMMAND_WORDS.dealPictures}” gives each the slot that fits it.` : '';
@@ -189,7 +197,7 @@ export const takeMedia =
       announce(
         many
           ? `${media.length} ${what} are in${fresh > 0 ? `, ${fresh} of them in new tiles` : ''}.${deals}`
-          : `${nameOf(media[0]) || 'The picture'} was added and selected.`,
+          : `${nameOf(media[0]) || 'The picture'} was added${keepsSelected ? '' : ' and selected'}.`,
       ),
     );
   };

@@ -1,6 +1,7 @@
 import {
   mediaOf,
   paletteWashes,
+  pictureOf,
   setCollectionLook,
   setLook,
   setNamedLook,
@@ -21,6 +22,9 @@ import { useAppDispatch, useAppSelector } from '../hooks';
 
 /** The colour that a palette begins with. */
 const BASE = { id: 'base-colour', name: 'Base colour', kind: 'colour' } as const;
+
+/** Whether a picture or film lies all over a tile, so that nobody sees its fill. */
+const isCovered = (tile: Tile) => mediaOf(tile) !== null && pictureOf(tile)?.fit !== 'contain';
 
 /** Palette from one colour: washed tints for cards, deep ones for a few, a tinted background. */
 export function PaletteMaker() {
@@ -51,7 +55,7 @@ export function PaletteMaker() {
         setCollectionLook({ background: '{background}' })(draft);
         const plain = Object.values(draft.tiles).filter(
           (tile) =>
-            !mediaOf(tile as Tile) &&
+            !isCovered(tile as Tile) &&
             typeof tile.look.fill === 'string' &&
             tile.look.fill !== 'none' &&
             !tile.recipe,
@@ -84,7 +88,7 @@ export function PaletteMaker() {
           name="Hues of the palette"
           value={hues}
           choices={[
-            { value: 'near', label: 'Near hues and one opposite' },
+            { value: 'near', label: 'Near hues' },
             { value: 'one', label: 'One hue' },
           ]}
           onChoose={setHues}

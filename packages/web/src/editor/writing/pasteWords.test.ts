@@ -24,13 +24,20 @@ function pasted(text: string, ...selected: TileId[]) {
 }
 
 test('lines go into several tiles in reading order, however they were selected, as one step', () => {
-  const { wordsOf, steps, taken } = pasted('Seven\n\n  Hut four \r\nAt dusk\n', 'picture', 'text', 't2');
+  const { wordsOf, steps, taken } = pasted('Seven\n\n  Hut four \r\n', 'text', 't2');
   expect(taken).toBe(true);
   expect(wordsOf('t2', 'figure')).toBe('Seven');
   expect(wordsOf('text', 'heading')).toBe('Hut four');
-  expect(wordsOf('picture', 'picture', 'caption')).toBe('At dusk');
   expect(wordsOf('t1', 'figure')).toBe('1');
   expect(steps()).toEqual(['Paste words']);
+});
+
+test('tiles without words are passed over, so that no line is lost in them', () => {
+  const { wordsOf } = pasted('Seven\nHut four', 't2', 'icons', 'picture', 'text');
+  expect([wordsOf('t2', 'figure'), wordsOf('text', 'heading')]).toEqual(['Seven', 'Hut four']);
+  expect(wordsOf('picture', 'picture', 'caption')).toBe('');
+  const captions = pasted('At dusk', 'picture', 'icons');
+  expect(captions.wordsOf('picture', 'picture', 'caption')).toBe('At dusk');
 });
 
 test('cells of a table go into the words after each other; what lacks a cell stays', () => {

@@ -9,8 +9,8 @@ import type { AppThunk } from '../state';
 const CELLS = '\t';
 
 /**
- * Gives each of several selected tiles, in reading order, a line of a text for its first words; a line of a
- * table gives the words after those its further cells.
+ * Gives each of several selected tiles that have words, in reading order, a line of a text for the first of
+ * them; a line of a table gives the words after those its further cells.
  * @returns whether there were lines and tiles for them
  */
 export const pasteWords =
@@ -20,18 +20,25 @@ export const pasteWords =
     const tiles = selectSelected(getState()).toSorted((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
     const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '');
     if (tiles.length < 2 || lines.length === 0) return false;
-    const commands = tiles.flatMap((tile, k) => (lines[k] === undefined ? [] : wordsOf(tile, lines[k])));
+    const takers = withWords(tiles);
+    const commands = takers.flatMap((tile, k) => (lines[k] === undefined ? [] : wordsOf(tile, lines[k])));
     if (commands.length === 0) {
       dispatch(warn('The selected tiles have no words. Add a part for them in the settings, under Content.'));
       return true;
     }
     dispatch(runHere('Paste words', (draft) => commands.forEach((command) => command(draft))));
-    const over = lines.length - tiles.length;
+    const over = lines.length - takers.length;
     if (over > 0)
       dispatch(warn(`${over === 1 ? 'One line was' : `${over} lines were`} left over: select more tiles.`));
     else dispatch(announce('Each line went into a tile.'));
     return true;
   };
+
+/** The tiles that have words; where none has, those that could have some, as pictures a caption. */
+function withWords(tiles: readonly Tile[]): readonly Tile[] {
+  const those = tiles.filter((tile) => placesIn(tile).length > 0);
+  return those.length > 0 ? those : tiles.filter((tile) => placeToBegin(tile) !== null);
+}
 
 function wordsOf(tile: Tile, line: string): Command[] {
   const places = placesIn(tile);
