@@ -103,6 +103,8 @@ export * from './look/colour.js';
 export * from './look/named.js';
 export * from './look/textColour.js';
 export * from './analysis/fit/contrastNeed.js';
+export * from './analysis/contrast/contrastAt.js';
+export * from './parts/wordPlaces.js';
 export * from './look/palette.js';
 export * from './look/distinctColours.js';
 export * from './look/typeScale.js';

@@ -24,7 +24,8 @@ type Grounded = Pick<TileLook, 'fill' | 'over'> & { readonly spread?: Spread };
  */
 export function coloursOf(known: Known, look: Grounded, behind = [groundOf(known)]): readonly string[] {
   const { fill, over } = look;
-  if (typeof fill === 'string' && !over) return fill === 'none' ? behind : [colourOf(known.namedLooks, fill)];
+  if (fill === 'none' && !over) return behind;
+  if (isOneColour(look)) return [colourOf(known.namedLooks, fill as string)];
   const guesses: readonly Guess[] = isGuessed(known, look) ? [0, 1, 2] : [0];
   const painted = guesses.flatMap((guess) =>
     placesFor(look.spread).map(paintedBy(known, look, ANY_TILE, guess)),
@@ -102,6 +103,10 @@ export function behindWords(known: Known, { id }: Pick<Tile, 'id'>): readonly un
 }
 
 type Worded = Pick<Tile, 'look'> & Partial<Pick<Tile, 'id'>>;
+
+/** Whether one opaque colour is all that is behind the words of a tile. */
+export const isOneColour = ({ fill, over }: Pick<TileLook, 'fill' | 'over'>): boolean =>
+  typeof fill === 'string' && fill !== 'none' && !over;
 
 /** The text colour of a tile's words: its own, or the one that is legible on what lies behind them. */
 export const textColourOf = (known: Known, { id, look }: Worded): string =>

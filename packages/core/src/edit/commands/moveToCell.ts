@@ -132,18 +132,29 @@ export function placeNewAt(
   const placed = change(document, place).document;
   const { index } = resolve(document, bandOrIndex);
   if (!placeIn(placed, placed.tiles[id] as Tile, index).pin) return place;
-  const others = placed.order.filter((each) => each !== id);
-  const areas = new Map(
-    cellsOf(placed, resolvedBandOf(placed, index)).map((each, k) => [placed.order[k], each]),
-  );
-  const last = others.findLastIndex((each) => {
-    const cells = areas.get(each);
-    return cells !== undefined && cells.columnSpan > 0 && isBefore(cells, area);
-  });
+  const position = positionAt(placed, bandOrIndex, area, id);
   return (draft) => {
     place(draft);
-    moveInOrder([id], last + 1)(draft);
+    moveInOrder([id], position)(draft);
   };
+}
+
+/**
+ * Where in reading order a tile comes that lies at a cell: after all that lies before it.
+ * @param but a tile that does not count
+ * @throws RangeError when there is no such band
+ */
+export function positionAt(
+  document: CollectionDocument,
+  bandOrIndex: BandOrIndex,
+  cell: Pin,
+  but: TileId | null = null,
+): number {
+  const areas = cellsOf(document, resolve(document, bandOrIndex));
+  const others = document.order.flatMap((id, k) => (id === but ? [] : [areas[k]]));
+  return (
+    others.findLastIndex((area) => area !== undefined && area.columnSpan > 0 && isBefore(area, cell)) + 1
+  );
 }
 
 /** Moves tiles by so many cells, all held where they then are; as far as the grid's edges let them all go. */

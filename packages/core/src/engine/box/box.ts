@@ -11,6 +11,15 @@ export interface InlineContent {
   readonly maxContent: number;
   /** Height of the lines at an available width, px. */
   readonly blockSizeAt: (inlineSize: number) => number;
+  /** The lines at an available width; left out where nobody knows how they run. */
+  readonly linesIn?: (inlineSize: number) => readonly Line[];
+}
+
+/** A line of words, px: how far in from the left it begins. */
+export interface Line {
+  readonly x: number;
+  readonly inlineSize: number;
+  readonly blockSize: number;
 }
 
 /** A box to be laid out: a tile, a group, or a part of one. Plain data; nothing in it changes. */

@@ -19,6 +19,10 @@ export interface InheritedStyle {
   readonly wraps: boolean;
   readonly overflowWrap: string;
   readonly wordBreak: string;
+  /** To which side of its box each line goes. */
+  readonly textAlign: 'start' | 'center' | 'end';
+  /** Whether lines are about as long as each other (CSS Text 4, section 6.3.1). */
+  readonly balances: boolean;
 }
 
 export const INITIAL_INHERITED: InheritedStyle = {
@@ -35,6 +39,8 @@ export const INITIAL_INHERITED: InheritedStyle = {
   wraps: true,
   overflowWrap: 'normal',
   wordBreak: 'normal',
+  textAlign: 'start',
+  balances: false,
 };
 
 /** The word that a value begins with, in small letters; nothing when it is no word. */
@@ -132,8 +138,20 @@ export function computeInherited(
             : !['nowrap', 'pre'].includes(whiteSpace),
     overflowWrap: own('overflow-wrap', parent.overflowWrap),
     wordBreak: own('word-break', parent.wordBreak),
+    textAlign: ALIGNED[own('text-align', '')] ?? parent.textAlign,
+    balances: wrapMode === '' || wrapMode === 'inherit' ? parent.balances : wrapMode === 'balance',
   };
 }
+
+/** What runs from left to right begins at the left. */
+const ALIGNED: Readonly<Record<string, InheritedStyle['textAlign']>> = {
+  start: 'start',
+  left: 'start',
+  justify: 'start',
+  center: 'center',
+  end: 'end',
+  right: 'end',
+};
 
 /** The named sizes at a medium of 16 px (CSS Fonts 4, section 2.5). */
 const FONT_SIZES: Readonly<Record<string, number>> = {

@@ -55,12 +55,14 @@ const COLLAPSES: Readonly<Record<string, Collapses>> = {
   'pre-line': 'spaces',
 };
 
+const OPPOSITE = { start: 'end', center: 'center', end: 'start' } as const;
+
 function textOf(
   runs: readonly TextRun[],
   inherited: InheritedStyle,
   measurer: TextMeasurer,
 ): InlineContent | null {
-  const { wraps, whiteSpace, overflowWrap, wordBreak } = inherited;
+  const { wraps, whiteSpace, overflowWrap, wordBreak, balances, direction, textAlign } = inherited;
   const collapses = COLLAPSES[whiteSpace] ?? 'all';
   if (collapses !== 'none' && runs.every(({ text }) => /^[ \t\n\r\f]*$/.test(text))) return null;
   return paragraph(
@@ -69,6 +71,8 @@ function textOf(
       wraps,
       collapses,
       overflowWrap: overflowWrap === 'anywhere' || overflowWrap === 'break-word' ? overflowWrap : 'normal',
+      balances,
+      align: direction === 'rtl' ? OPPOSITE[textAlign] : textAlign,
       wordBreak: wordBreak === 'break-all' || wordBreak === 'keep-all' ? wordBreak : 'normal',
     },
     measurer,

@@ -63,3 +63,22 @@ describe('a paragraph', () => {
   test('of nothing has no height', () =>
     expect(paragraph([run('  ')], plain, measurer).blockSizeAt(100)).toBe(0));
 });
+
+test('lines are as wide as their words, stand where they are aligned, and balance where they are to', () => {
+  const runs = [run('one path and dry wood')];
+  const at = (own: Partial<ParagraphStyle>, size: number) =>
+    paragraph(runs, { ...plain, ...own }, measurer).linesIn?.(size) ?? [];
+  const width = paragraph(runs, plain, measurer).maxContent;
+  const [only, ...more] = at({ align: 'end' }, width + 40);
+  expect(more).toEqual([]);
+  expect([only?.x, only?.inlineSize]).toEqual([40, width]);
+  const two = at({}, width * 0.8);
+  expect(two).toHaveLength(2);
+  expect(two.every(({ x }) => x === 0)).toBe(true);
+  const balanced = at({ balances: true }, width * 0.8);
+  expect(balanced).toHaveLength(2);
+  const longest = (lines: typeof two) => Math.max(...lines.map(({ inlineSize }) => inlineSize));
+  expect(longest(balanced)).toBeLessThan(longest(two));
+  const centred = at({ align: 'center' }, width * 0.8);
+  for (const line of centred) expect(line.x * 2 + line.inlineSize).toBeCloseTo(width * 0.8, 5);
+});

@@ -2,7 +2,7 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./linebreak.d.ts" />
 import LineBreaker from 'linebreak';
-import type { InlineContent } from '../box/box.js';
+import type { InlineContent, Line } from '../box/box.js';
 import type { ParagraphStyle, TextMeasurer, TextRun } from './types.js';
 
 /** A piece of text that no line breaks in: from one break opportunity to the next. */
@@ -62,7 +62,27 @@ export function paragraph(
     maxContent: longestLine,
     linesAt: (inlineSize) => lines(inlineSize).count,
     blockSizeAt: (inlineSize) => lines(inlineSize).blockSize,
+    linesIn: (inlineSize) => {
+      const all: Omit<Line, 'x'>[] = [];
+      const room = style.balances ? balancedSize(lines, inlineSize) : inlineSize;
+      breakLines(pieces, room, style, strut, (line) => all.push(line));
+      const share = style.align === 'end' ? 1 : style.align === 'center' ? 0.5 : 0;
+      return all.map((each) => ({ ...each, x: share * (inlineSize - each.inlineSize) }));
+    },
   };
+}
+
+/** The least width at which there are no more lines than at this one, to a px. */
+function balancedSize(lines: (inlineSize: number) => { readonly count: number }, inlineSize: number): number {
+  const { count } = lines(inlineSize);
+  if (count < 2) return inlineSize;
+  let [less, enough] = [inlineSize / count / 2, inlineSize];
+  while (enough - less > 1) {
+    const middle = (less + enough) / 2;
+    if (lines(middle).count > count) less = middle;
+    else enough = middle;
+  }
+  return enough;
 }
 
 interface Edges {
@@ -208,17 +228,21 @@ function breakLines(
   inlineSize: number,
   style: ParagraphStyle,
   strut: Edges,
+  onLine?: (line: Omit<Line, 'x'>) => void,
 ): { count: number; blockSize: number } {
   const room = inlineSize + SLACK;
   let count = 0;
   let blockSize = 0;
   let used = 0;
+  let inked = 0;
   let empty = true;
   let { ascent, descent } = strut;
   const close = () => {
     count++;
     blockSize += ascent + descent;
+    onLine?.({ inlineSize: inked, blockSize: ascent + descent });
     used = 0;
+    inked = 0;
     empty = true;
     ({ ascent, descent } = strut);
   };
@@ -236,10 +260,14 @@ function breakLines(
           descent = Math.max(descent, piece.descent);
         }
         used += cut;
+        inked = used;
         empty = false;
       }
       used += piece.space;
-    } else used += piece.width + piece.space;
+    } else {
+      inked = used + piece.width;
+      used += piece.width + piece.space;
+    }
     empty = false;
     if (piece.forced) close();
   }

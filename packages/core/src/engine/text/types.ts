@@ -39,6 +39,10 @@ export interface TextRun {
 
 /** How a paragraph breaks (CSS Text 4). */
 export interface ParagraphStyle {
+  /** To which side lines go; left out: the left. */
+  readonly align?: 'start' | 'center' | 'end';
+  /** Whether lines are about as long as each other; how many there are is the same. */
+  readonly balances?: boolean;
   readonly wraps: boolean;
   /** `pre` keeps spaces and line ends, `pre-line` only line ends. */
   readonly collapses: 'all' | 'spaces' | 'none';

@@ -6,7 +6,8 @@ import {
   isNumbered,
   pictureSlots,
   rowOf,
-  placeNewAt,
+  placeAt,
+  positionAt,
   placeMedia,
   pictureOf,
   setPart,
@@ -171,7 +172,12 @@ export const takeMedia =
       ...(bestFit && { aspects: aspectsOf(state, slots) }),
       freshId: () => freshId('picture'),
       // The rest follow the last that was filled.
-      position: slots.length > 0 ? view.order.indexOf(slots.at(-1) as TileId) + 1 : nextPosition(state),
+      position:
+        slots.length > 0
+          ? view.order.indexOf(slots.at(-1) as TileId) + 1
+          : cell
+            ? positionAt(view, selectBand(state), cell)
+            : nextPosition(state),
     });
     const many = media.length > 1;
     const [first] = tiles;
@@ -181,7 +187,7 @@ export const takeMedia =
       added &&
       cell &&
       first !== undefined &&
-      placeNewAt(added, first, selectBand(state), { ...cell, ...one }, 'band');
+      placeAt(added, first, selectBand(state), { ...cell, ...one }, 'band');
     const what = mediaWords(media.length, films.length);
     dispatch(
       runHere(many ? `Add ${media.length} ${what}` : films.length > 0 ? 'Film' : 'Picture', (draft) => {

@@ -1,15 +1,19 @@
 import {
+  bandAt,
   bearingAt,
   breakpointsCommand,
   change,
   checkFit,
   closeGaps,
+  contrastsAt,
   deriveBand,
   difference,
+  documentIn,
   findBreakpoints,
   fixAllSafe,
   fixesFor,
   followWider,
+  layoutCollection,
   levelOf,
   propose,
   setNarrowerBands,
@@ -89,6 +93,14 @@ export const QUESTIONS = {
   },
   fixAllSafe: (document: CollectionDocument): { readonly patch: JsonPatch; readonly fixed: number } =>
     fixAllSafe(document, { measurer: measurer() }),
+  /** The contrast of the words of a tile where they stand at a width; null where it has none. */
+  contrast(document: CollectionDocument, id: TileId, width: number): number | null {
+    const band = bandAt(document, width);
+    const looks = documentIn(document, band.index);
+    const layout = layoutCollection(document, width, { measurer: measurer() });
+    const options = { ids: new Set([id]), measurer: measurer() };
+    return contrastsAt(looks, layout, width, band, options).get(id) ?? null;
+  },
   derive: (document: CollectionDocument, band: number, anew: boolean): JsonPatch =>
     change(document, deriveBand(document, band, { measurer: measurer(), anew })).patch,
   stack: (document: CollectionDocument, band: number): JsonPatch =>

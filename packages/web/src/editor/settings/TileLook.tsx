@@ -1,11 +1,4 @@
-import {
-  contrastIn,
-  contrastNeed,
-  flows,
-  takesTextColour,
-  type Tile,
-  type TileLook as TileLooks,
-} from '@noria/core';
+import { contrastNeed, flows, takesTextColour, type Tile, type TileLook as TileLooks } from '@noria/core';
 import { memo } from 'react';
 import { useAppSelector } from '../hooks';
 import { AtAllWidths, Section } from '../../ui/Rows';
@@ -64,13 +57,7 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   return (
     <Section title="Look">
       <FillRows look={look} />
-      {hasWords && (
-        <TextColourRow
-          look={look}
-          ratio={contrastIn(document, look.tiles[0])}
-          need={contrastNeed(document, look.tiles[0])}
-        />
-      )}
+      {hasWords && <TextColourRow look={look} need={contrastNeed(document, look.tiles[0])} />}
       <AtAllWidths when={everywhere}>
         <StyleRows tiles={tiles} />
         <RecipeRows tiles={tiles} />

@@ -2,6 +2,7 @@ import { kindCandidates } from '../kindCandidates.js';
 import { ANY_BAND, type Finding } from '../types.js';
 import { atBreakpoints, derivedAnew } from './breakpoints.js';
 import { caseOf, type Case } from './case.js';
+import { legible } from './faint.js';
 import { letFlow, lostPinHere, otherFlow, otherSpans } from './spans.js';
 import { anywhere, apart, lessNeed } from './tile.js';
 import { inside, neverWider, otherRows } from './tracks.js';
@@ -35,5 +36,6 @@ export function* candidates(
     const which = caseOf(document, finding, options);
     for (const remedies of IN_BAND) yield* remedies(which);
   }
+  yield* legible(document, finding, options);
   yield* anywhere(document, finding);
 }

@@ -1,21 +1,16 @@
 import { levelOf } from '../../../document/levels.js';
 import { bandLookIn, documentIn } from '../../../document/bandLooks.js';
-import { contrast } from '../../../look/contrast.js';
-import { colourOf, measureOf, typeSizeOf } from '../../../look/named.js';
-import { LIMITS } from '../../../document/limits.js';
-import { isGradient, isPictureFill } from '../../../look/paints.js';
-import { coloursOf, legibleTextColour } from '../../../look/textColour.js';
+import { measureOf, typeSizeOf } from '../../../look/named.js';
 import { inheritPlace, setLayer, setOrder, setPin } from '../../../edit/commands/place.js';
 import { setBandLook } from '../../../edit/commands/bandLooks.js';
-import { moveInOrder, setAlternativeText, setLook, setPart } from '../../../edit/commands/tiles.js';
+import { moveInOrder, setAlternativeText, setPart } from '../../../edit/commands/tiles.js';
 import { shownParts, pictureOf } from '../../../document/card.js';
 import { partKindOf } from '../../../parts/index.js';
 import { tileName } from '../../../parts/said.js';
 import { onLevel } from '../../../edit/commands/level.js';
-import { faintest } from '../alwaysFindings.js';
 import { setNeverBelow } from '../../../edit/commands/needs.js';
 import { tame, taste, type Candidate } from '../candidate.js';
-import type { CollectionDocument, Fill, FillLayer, Tile, TileLook, Veil } from '../../../document/types.js';
+import type { CollectionDocument, Tile } from '../../../document/types.js';
 import type { Finding } from '../types.js';
 import type { Case } from './case.js';
 
@@ -66,49 +61,6 @@ function smallerType(document: CollectionDocument, tile: Tile, band: number): Ca
   return taste('Smaller type', setBandLook([tile.id], sizes, band));
 }
 
-/** What lies over a picture, denser: a colour at least by half, each stop of a gradient by a fifth more. */
-function strongerVeil(veil: Veil): Veil {
-  const denser = (opacity: number) => Math.min(1, opacity + 0.2);
-  return isGradient(veil)
-    ? { ...veil, stops: veil.stops.map((stop) => ({ ...stop, opacity: denser(stop.opacity ?? 1) })) }
-    : { ...veil, opacity: Math.max(0.55, denser(veil.opacity)) };
-}
-
-/** How often a tint is made denser at most. */
-const MOST_TINTS = 6;
-/** How dense a veil is tried, the least first. */
-const VEILS = [0.3, 0.45, 0.6, 0.75, 0.9];
-const [DARK, LIGHT] = ['#0d1a19', '#fbfaf7'];
-
-/** Whether the words of a tile would be faint in another look. */
-function isFaintIn(document: CollectionDocument, tile: Tile, look: Partial<TileLook>): boolean {
-  const { has, need } = faintest(documentIn(document, 0), { ...tile, look: { ...tile.look, ...look } });
-  return has < need;
-}
-
-/** The picture behind a tile with as much of a tint as its words need, and no more; null where none is enough. */
-function tintedEnough(document: CollectionDocument, tile: Tile): Fill | null {
-  let { fill } = tile.look;
-  for (let k = 0; k < MOST_TINTS; k++) {
-    if (!isPictureFill(fill)) return null;
-    fill = { ...fill, tint: strongerVeil(fill.tint) };
-    if (!isFaintIn(document, tile, { fill })) return fill;
-  }
-  return null;
-}
-
-/** A layer over what fills a tile, as dense as its words need; null where the fill is one colour, or none is enough. */
-function veiledEnough(document: CollectionDocument, { look, ...tile }: Tile): readonly FillLayer[] | null {
-  if (typeof look.fill === 'string') return null;
-  const own = look.textColour === 'auto' ? null : colourOf(document.namedLooks, look.textColour);
-  const colour = own !== null && contrast(own, LIGHT) > contrast(own, DARK) ? LIGHT : DARK;
-  for (const opacity of VEILS) {
-    const over: FillLayer[] = [{ fill: { kind: 'plain', colour, opacity } }, ...(look.over ?? [])];
-    if (over.length <= LIMITS.layers && !isFaintIn(document, { ...tile, look }, { over })) return over;
-  }
-  return null;
-}
-
 /** What does not depend on a band. */
 export function* anywhere(
   document: CollectionDocument,
@@ -127,20 +79,6 @@ export function* anywhere(
     yield tame('Around the focal point', setPart([id], picture.id, { position: undefined }));
   if (kind === 'over-cropped' && picture)
     yield taste('Show it whole', setPart([id], picture.id, { fit: 'contain' }));
-  if (kind === 'faint') {
-    yield tame('Automatic text colour', (draft) => {
-      const own = draft.tiles[id];
-      if (own) own.look.textColour = 'auto';
-    });
-    yield tame('Legible badges', (draft) => {
-      for (const badge of draft.tiles[id]?.badges ?? [])
-        badge.textColour = legibleTextColour(coloursOf(document, { fill: badge.fill }));
-    });
-    const tinted = tintedEnough(document, tile);
-    if (tinted) yield tame('A stronger tint', setLook([id], { fill: tinted }));
-    const veiled = veiledEnough(document, tile);
-    if (veiled) yield tame('A veil behind the words', setLook([id], { over: veiled }));
-  }
   const undescribed = shownParts(tile).find(
     (part) => 'picture' in part && document.pictures[part.picture ?? '']?.alternativeText.trim() === '',
   );

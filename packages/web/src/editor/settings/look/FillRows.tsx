@@ -1,7 +1,6 @@
 import {
   colourOf,
   coloursApart,
-  contrastIn,
   contrastNeed,
   isGradient,
   letsThrough,
@@ -38,6 +37,7 @@ import {
   plainOf,
   type FillKind,
 } from './paintKinds';
+import { useContrast } from './useContrast';
 import type { Look } from './useLook';
 
 const PICTURE = 'picture';
@@ -51,6 +51,7 @@ export function FillRows({ look }: { look: Look }) {
   const { fill, backdropBlur = 0 } = look.look;
   const set = (next: Fill, key?: string) => look.set(LOOK.fill.label, { fill: next }, key);
   const hasWords = takesTextColour(look.tiles[0]);
+  const ratio = useContrast(look.tiles[0]);
   const plain = plainOf(fill);
   /** A kind that is chosen and still lacks its picture or film. */
   const [lacks, setLacks] = useState<FillKind | null>(null);
@@ -85,14 +86,7 @@ export function FillRows({ look }: { look: Look }) {
               opacity={plain.opacity}
               onOpacity={(opacity, key) => set(plainFill(plain.colour, opacity), key)}
               onSet={(colour, key) => set(plainFill(colour, plain.opacity), key)}
-              says={
-                hasWords && (
-                  <Contrast
-                    ratio={contrastIn(looks, look.tiles[0])}
-                    need={contrastNeed(looks, look.tiles[0])}
-                  />
-                )
-              }
+              says={hasWords && <Contrast ratio={ratio} need={contrastNeed(looks, look.tiles[0])} />}
             />
           ) : (
             <span

@@ -6,17 +6,18 @@ import { NamedColour } from '../../looks/NamedColour';
 import { LOOK } from '../../fields/fields';
 import { selectLooks } from '../../selectors';
 import { Contrast } from './Contrast';
+import { useContrast } from './useContrast';
 import type { Look } from './useLook';
 
 interface TextColourRowProps {
   readonly look: Look;
-  /** The contrast that the words have, and the one that they need. */
-  readonly ratio: number;
+  /** The contrast that the words need. */
   readonly need: number;
 }
 
 /** The colour of words: legible by itself unless one of its own is set. */
-export function TextColourRow({ look, ratio, need }: TextColourRowProps) {
+export function TextColourRow({ look, need }: TextColourRowProps) {
+  const ratio = useContrast(look.tiles[0]);
   const document = useAppSelector(selectLooks);
   const { textColour } = look.look;
   const isAuto = textColour === 'auto';
