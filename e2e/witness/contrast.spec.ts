@@ -193,7 +193,6 @@ async function astray(page: Page, document: CollectionDocument): Promise<{ said:
 test('the contrast of words is that of the browser’s own px at them, in 300 looks', async ({
   page,
 }, info) => {
-  test.setTimeout(300_000);
   const random = seeded(20261130);
   const off: string[] = [];
   let count = 0;
