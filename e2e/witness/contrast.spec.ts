@@ -126,7 +126,7 @@ const wordsIn = (page: Page) =>
       let colour = '';
       while (walker.nextNode()) {
         const around = walker.currentNode.parentElement;
-        if (!around || around.closest('[data-tile]') !== tile) continue;
+        if (around?.closest('[data-tile]') !== tile) continue;
         if (around.closest('.badge') || walker.currentNode.textContent?.trim() === '') continue;
         const range = document.createRange();
         range.selectNodeContents(walker.currentNode);
