@@ -135,7 +135,11 @@ function underIn(painted: readonly Painted[]): (k: number) => readonly Painted[]
     return Array.from({ length: to - from + 1 }, (_, k) => from + k);
   };
   painted.forEach(({ at }, k) => {
-    for (const strip of stripsOf(at)) strips.set(strip, [...(strips.get(strip) ?? []), k]);
+    for (const strip of stripsOf(at)) {
+      const those = strips.get(strip);
+      if (those) those.push(k);
+      else strips.set(strip, [k]);
+    }
   });
   return (k) => {
     const { at } = painted[k] as Painted;

@@ -1,10 +1,8 @@
-import { contrastNeed, flows, takesTextColour, type Tile, type TileLook as TileLooks } from '@noria/core';
+import { flows, takesTextColour, type Tile, type TileLook as TileLooks } from '@noria/core';
 import { memo } from 'react';
-import { useAppSelector } from '../hooks';
 import { AtAllWidths, Section } from '../../ui/Rows';
 import type { ChoiceField } from '../fields/field';
 import { LOOK } from '../fields/fields';
-import { selectLooks } from '../selectors';
 import { RecipeRows } from '../recipes/RecipeRows';
 import { PaddingRows } from './look/PaddingRows';
 import { EdgeRows } from './look/EdgeRows';
@@ -49,7 +47,6 @@ function BandChoice<F extends Laid>({ of, look }: BandChoiceProps<F>) {
 
 /** How the selected tiles look. */
 export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Tile, ...Tile[]] }) {
-  const document = useAppSelector(selectLooks);
   const look = useLook(tiles);
   const everywhere = useEverywhere();
   const hasFlow = tiles.some(flows);
@@ -57,7 +54,7 @@ export const TileLook = memo(function TileLook({ tiles }: { tiles: readonly [Til
   return (
     <Section title="Look">
       <FillRows look={look} />
-      {hasWords && <TextColourRow look={look} need={contrastNeed(document, look.tiles[0])} />}
+      {hasWords && <TextColourRow look={look} />}
       <AtAllWidths when={everywhere}>
         <StyleRows tiles={tiles} />
         <RecipeRows tiles={tiles} />

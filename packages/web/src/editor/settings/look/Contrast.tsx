@@ -1,14 +1,18 @@
-import { LEAST_CONTRAST, LEAST_CONTRAST_LARGE } from '@noria/core';
+import { contrastNeed, LEAST_CONTRAST, LEAST_CONTRAST_LARGE, type Tile } from '@noria/core';
+import { useAppSelector } from '../../hooks';
+import { selectLooks } from '../../selectors';
+import { useContrast } from './useContrast';
 
 interface ContrastProps {
-  readonly ratio: number;
-  /** What the words need: less where all of them are large. */
-  readonly need: number;
+  readonly tile: Tile;
   readonly short?: boolean;
 }
 
-/** The contrast of words to what is behind them, and whether that is enough (WCAG 2.2, 1.4.3). */
-export function Contrast({ ratio, need, short = false }: ContrastProps) {
+/** The contrast of the words of a tile to what is behind them, and whether that is enough (WCAG 2.2, 1.4.3). */
+export function Contrast({ tile, short = false }: ContrastProps) {
+  const ratio = useContrast(tile);
+  // Less where all of them are large.
+  const need = contrastNeed(useAppSelector(selectLooks), tile);
   const says =
     ratio >= LEAST_CONTRAST
       ? 'legible at any size'

@@ -1,7 +1,6 @@
 import {
   colourOf,
   coloursApart,
-  contrastNeed,
   isGradient,
   letsThrough,
   takesTextColour,
@@ -19,7 +18,7 @@ import { NamedColour } from '../../looks/NamedColour';
 import { LOOK } from '../../fields/fields';
 import { useAddFilm } from '../../parts/useAddFilm';
 import { PicturePicker } from '../../pictures/PicturePicker';
-import { selectLooks, selectShared } from '../../selectors';
+import { selectShared } from '../../selectors';
 import { SetNumber } from '../SetNumber';
 import { useTakePicture } from '../content/useTakePicture';
 import { Contrast } from './Contrast';
@@ -37,7 +36,6 @@ import {
   plainOf,
   type FillKind,
 } from './paintKinds';
-import { useContrast } from './useContrast';
 import type { Look } from './useLook';
 
 const PICTURE = 'picture';
@@ -47,11 +45,9 @@ const MIDDLE = { x: 0.5, y: 0.5 };
 /** What lies behind the contents. */
 export function FillRows({ look }: { look: Look }) {
   const document = useAppSelector(selectShared);
-  const looks = useAppSelector(selectLooks);
   const { fill, backdropBlur = 0 } = look.look;
   const set = (next: Fill, key?: string) => look.set(LOOK.fill.label, { fill: next }, key);
   const hasWords = takesTextColour(look.tiles[0]);
-  const ratio = useContrast(look.tiles[0]);
   const plain = plainOf(fill);
   /** A kind that is chosen and still lacks its picture or film. */
   const [lacks, setLacks] = useState<FillKind | null>(null);
@@ -86,7 +82,7 @@ export function FillRows({ look }: { look: Look }) {
               opacity={plain.opacity}
               onOpacity={(opacity, key) => set(plainFill(plain.colour, opacity), key)}
               onSet={(colour, key) => set(plainFill(colour, plain.opacity), key)}
-              says={hasWords && <Contrast ratio={ratio} need={contrastNeed(looks, look.tiles[0])} />}
+              says={hasWords && <Contrast tile={look.tiles[0]} />}
             />
           ) : (
             <span

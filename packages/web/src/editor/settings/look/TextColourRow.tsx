@@ -6,18 +6,14 @@ import { NamedColour } from '../../looks/NamedColour';
 import { LOOK } from '../../fields/fields';
 import { selectLooks } from '../../selectors';
 import { Contrast } from './Contrast';
-import { useContrast } from './useContrast';
 import type { Look } from './useLook';
 
 interface TextColourRowProps {
   readonly look: Look;
-  /** The contrast that the words need. */
-  readonly need: number;
 }
 
 /** The colour of words: legible by itself unless one of its own is set. */
-export function TextColourRow({ look, need }: TextColourRowProps) {
-  const ratio = useContrast(look.tiles[0]);
+export function TextColourRow({ look }: TextColourRowProps) {
   const document = useAppSelector(selectLooks);
   const { textColour } = look.look;
   const isAuto = textColour === 'auto';
@@ -29,7 +25,7 @@ export function TextColourRow({ look, need }: TextColourRowProps) {
           value={isAuto ? textColourOf(document, look.tiles[0]) : textColour}
           {...(isAuto && { label: 'Automatic' })}
           onSet={(value, key) => look.set(LOOK.textColour.label, { textColour: value }, key)}
-          says={<Contrast ratio={ratio} need={need} />}
+          says={<Contrast tile={look.tiles[0]} />}
         >
           {!isAuto && (
             <Button onClick={() => look.set(LOOK.textColour.label, { textColour: 'auto' })}>
@@ -37,7 +33,7 @@ export function TextColourRow({ look, need }: TextColourRowProps) {
             </Button>
           )}
         </NamedColour>
-        <Contrast ratio={ratio} need={need} short />
+        <Contrast tile={look.tiles[0]} short />
       </div>
     </Row>
   );
