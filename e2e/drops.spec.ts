@@ -338,6 +338,34 @@ test('a picture tile without a picture asks for it, by a button on it and by a d
   ]);
 });
 
+test('a row of icons without icons asks for them, by a button on it and by Enter', async ({
+  page,
+  application,
+}) => {
+  const { id } = await createCollection(application, { name: 'Asks' });
+  await page.goto(`${application.url}/collections/${id}/compose`);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page
+    .getByRole('menuitem', { name: /^Icons/ })
+    .first()
+    .click();
+  const ask = page.getByRole('button', { name: 'Choose icons…' });
+  const find = page.getByRole('textbox', { name: 'Find an icon' });
+  await ask.click();
+  await expect(find).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(ask).toBeFocused();
+  await page.locator('[data-tile-hand]').focus();
+  await page.keyboard.press('Enter');
+  await find.fill('mountain');
+  await page.getByRole('button', { name: 'Mountain', exact: true }).click();
+  await page.getByRole('button', { name: /^Add/ }).last().click();
+  await expect(page.locator('[data-stage-page] svg')).toHaveCount(1);
+  await expect(ask).toHaveCount(0);
+  await saved(page);
+  expect(Object.keys((await readStored(application, id)).document.icons ?? {})).toEqual(['mountain']);
+});
+
 test('a tile dragged in a narrower band says that it moves at all widths', async ({ page, application }) => {
   const wide = five();
   const document = { ...wide, bands: [{ id: 'narrow', below: 700, arrangement: {}, tiles: {} }] };

@@ -9,7 +9,7 @@ import {
   compositions,
   contrast,
   contrastsAt,
-  documentIn,
+  lookedAt,
   emptyDocument,
   groupTiles,
   layoutCollection,
@@ -175,7 +175,7 @@ async function seenIn(page: Page): Promise<Map<string, number>> {
 async function astray(page: Page, document: CollectionDocument): Promise<{ said: number; off: string[] }> {
   await page.setViewportSize({ width: WIDTH, height: 800 });
   const band = bandAt(document, WIDTH);
-  const looks = documentIn(document, band.index);
+  const looks = lookedAt(document, band.index);
   const layout = layoutCollection(document, WIDTH, { measurer });
   const said = contrastsAt(looks, layout, WIDTH, band, { measurer });
   const seen = await seenIn(page);

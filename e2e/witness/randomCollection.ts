@@ -4,6 +4,7 @@ import {
   change,
   compositions,
   groupTiles,
+  LIMITS,
   movePart,
   onLevel,
   partKinds,
@@ -238,11 +239,38 @@ export function randomCollection(
     (document, id) => (chance(0.2) ? run(document, joined(id, pick(outside))) : document),
     all,
   );
-  return outside.reduce(
+  const whole = outside.reduce(
     (document, id) => (chance(0.35) ? composed(random, document, id).reduce(run, document) : document),
     withJoined,
   );
+  return run(whole, withIcons(seeded(seed + 7001)));
 }
+
+/** Rows of icons in lines of their own that run over their cards, as many as there may be, or none. */
+const withIcons =
+  ({ pick, int, chance }: Random): Command =>
+  (draft) => {
+    const drawn = Object.values(draft.icons ?? {});
+    for (const tile of Object.values(draft.tiles)) {
+      if (tile.kind !== 'card') continue;
+      tile.parts = tile.parts.map((part) => {
+        if (!('icons' in part) || chance(0.2)) return part;
+        const more = Array.from({ length: chance(0.6) && drawn.length > 0 ? int(1, 14) : 0 }, () => {
+          const { id, name } = pick(drawn);
+          return { icon: id, picture: null, label: name, address: '' };
+        });
+        const { line: _, ...rest } = part;
+        const line = pick([undefined, 'centred', 'scrolling'] as const);
+        return {
+          ...rest,
+          icons: [...part.icons, ...more].slice(0, LIMITS.icons),
+          size: int(12, 64),
+          showLabels: chance(0.3),
+          ...(line && { line }),
+        };
+      });
+    }
+  };
 
 /** A card composed anew: parts more, parts hidden, in lines with others, aligned by themselves. */
 function composed(random: Random, { tiles }: CollectionDocument, id: string): Command[] {

@@ -53,7 +53,7 @@ const BASE =
 const CORE = /core[\\/]src[\\/](geometry|engine|document|arrangements|layout|check)[\\/]/;
 /** What changes them, as far as Compose needs it at once. */
 const EDIT =
-  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|parts|bands|findings|inherit|moveToCell|pictures|copies|assets|tracks|areas|groups|transfer|bandLooks)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/](newTile|enlarge|becoming)|analysis[\\/](fit[\\/]needs|packing[\\/]spansByShape))\./;
+  /core[\\/]src[\\/](edit[\\/](commands[\\/](level|arrangement|draft|place|kinds|tiles|parts|bands|findings|inherit|moveToCell|copies|assets|tracks|areas|groups|transfer|bandLooks)|patch[\\/]change|outgrown|emptyDocument|join[\\/]\w+)|parts[\\/](newTile|enlarge|becoming)|analysis[\\/](fit[\\/]needs|packing[\\/]spansByShape))\./;
 /** What reads a grid that is said in words. */
 const DESIGN = /core[\\/]src[\\/]analysis[\\/]design[\\/]\w+\./;
 /** Menus and dialogs: they come with the first view that has some. */

@@ -20,6 +20,7 @@ export * from './arrangements/bento/areaMap.js';
 export * from './arrangements/index.js';
 export * from './arrangements/bands.js';
 export * from './arrangements/cells.js';
+export * from './arrangements/lookedAt.js';
 export * from './arrangements/shared/rowSizes.js';
 export * from './arrangements/columns.js';
 export * from './arrangements/questions.js';

@@ -2,7 +2,7 @@ import { plainTrackSize } from '../engine/css/trackSize.js';
 import { measured } from '../document/measured.js';
 import { documentIn } from '../document/bandLooks.js';
 import { groupNeed } from './groupNeed.js';
-import { canClip, neededBlockSize, needOf } from './fit/needs.js';
+import { canClip, blockNeedOf, needOf } from './fit/needs.js';
 import { LEAST_SHOWN } from './fit/pictureFindings.js';
 import { SLACK } from '../geometry/slack.js';
 import { visibleShare } from '../geometry/visibleShare.js';
@@ -108,10 +108,11 @@ export function bandBearing(
     const [lowHeight, highHeight] = groups.get(tile.id) ?? [0, 0];
     if (lowHeight > 0) return Math.max(rowsFor(lowHeight, rowGaps[0]), rowsFor(highHeight, rowGaps[1]));
     if (!canClip(tile)) return 1;
-    return Math.max(
-      rowsFor(neededBlockSize(looks, tile, measurer, lowPage, least), rowGaps[0]),
-      rowsFor(neededBlockSize(looks, tile, measurer, highPage, most), rowGaps[1]),
-    );
+    const high = (page: number, size: number) => {
+      const { words, pictures } = blockNeedOf(looks, tile, measurer, page, size);
+      return words + leastShown * pictures;
+    };
+    return Math.max(rowsFor(high(lowPage, least), rowGaps[0]), rowsFor(high(highPage, most), rowGaps[1]));
   };
   const shown = (tile: Tile, { columns: count, rows }: Span): number => {
     const aspect = coveredAspect(document, tile);

@@ -1,6 +1,6 @@
 /** What a card holds, by what its parts have and not by what they are called. */
 
-import type { Card, MediaPart, Part, PartId, PicturePart, Tile } from './types.js';
+import type { Card, IconsPart, MediaPart, Part, PartId, PicturePart, Tile } from './types.js';
 
 const NONE: readonly Part[] = [];
 
@@ -28,6 +28,12 @@ export function mediaOf(tile: Tile): MediaPart | null {
 export function pictureOf(tile: Tile): PicturePart | null {
   const media = mediaOf(tile);
   return media && 'picture' in media ? media : null;
+}
+
+/** The row of icons that is all that a tile shows, and has none yet; null where there is no such row. */
+export function emptyIconsOf(tile: Tile): IconsPart | null {
+  const [only, ...others] = shownParts(tile);
+  return others.length === 0 && only && 'icons' in only && only.icons.length === 0 ? only : null;
 }
 
 /** A card in which one part is another. */

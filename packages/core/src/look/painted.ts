@@ -1,10 +1,11 @@
 import { CLEAR, composed, rgbOf, type Rgb, type Sheer } from './blend.js';
 import { cropIn, scaleIn, type SlotSize } from './crop.js';
 import { colourOf } from './named.js';
+import { mediaOf } from '../document/card.js';
 import { isGradient, isMedia, isTurned, pictureBehind } from './paints.js';
 import { colourIn, rasterOf } from './raster.js';
 import type { Blend, Fill, Gradient, NamedLooks, TileLook, Veil } from '../document/look.js';
-import type { CollectionDocument, PictureAsset } from '../document/types.js';
+import type { CollectionDocument, PictureAsset, Tile, TileId } from '../document/types.js';
 
 /** What looks refer to. */
 export interface Known {
@@ -14,6 +15,15 @@ export interface Known {
   readonly look?: Pick<CollectionDocument['look'], 'background'> | undefined;
   /** Groups among them lie behind what they hold; left out: no tile lies in one. */
   readonly tiles?: CollectionDocument['tiles'] | undefined;
+  /** The tiles over which each tile lies, the lowest first; left out: no tile lies over another one. */
+  readonly lower?: ReadonlyMap<TileId, readonly Lower[]> | undefined;
+}
+
+/** A tile over which another one lies. */
+export interface Lower {
+  readonly tile: Tile;
+  /** Whether it is behind all of the other one, and not a part of it. */
+  readonly isBehindAll: boolean;
 }
 
 /** A spot in a tile, px from its top left. */
@@ -78,6 +88,16 @@ function fillPainters(known: Known, fill: Fill, size: SlotSize, guess: Guess): P
   if (isGradient(fill)) return [gradientPainter(namedLooks, fill, size)];
   const picture = pictures[shownBy(fill) ?? ''];
   return [picturePainter(picture, fill, size, guess), veilPainter(known, fill.tint, size)];
+}
+
+const NO_TINT = { colour: '#000000', opacity: 0 };
+
+/** What a tile is painted with, the lowest first: a picture that fills it lies over its fill. */
+export function paintsOf(tile: Tile): readonly Pick<TileLook, 'fill' | 'over'>[] {
+  const media = mediaOf(tile);
+  return media && 'picture' in media && media.picture !== null
+    ? [tile.look, { fill: { ...media, tint: media.tint ?? NO_TINT } as Fill }]
+    : [tile.look];
 }
 
 /** What is laid over a picture or film. */

@@ -2,7 +2,7 @@ import { contrast } from './contrast.js';
 import { composed, hexOf, rgbOf } from './blend.js';
 import { fromOklch, toOklch } from './colour.js';
 import { colourOf } from './named.js';
-import { isGuessed, paintedBy, type Guess, type Known, type Spot } from './painted.js';
+import { isGuessed, paintedBy, paintsOf, type Guess, type Known, type Spot } from './painted.js';
 import type { SlotSize } from './crop.js';
 import type { Spread, TileLook } from '../document/look.js';
 import { perObject } from '../memo.js';
@@ -22,7 +22,11 @@ type Grounded = Pick<TileLook, 'fill' | 'over'> & { readonly spread?: Spread };
  * in it, by how its contents are spread.
  * @param behind what shows through it
  */
-export function coloursOf(known: Known, look: Grounded, behind = [groundOf(known)]): readonly string[] {
+export function coloursOf(
+  known: Known,
+  look: Grounded,
+  behind: readonly string[] = [groundOf(known)],
+): readonly string[] {
   const { fill, over } = look;
   if (fill === 'none' && !over) return behind;
   if (isOneColour(look)) return [colourOf(known.namedLooks, fill as string)];
@@ -51,14 +55,44 @@ const groupsOf = perObject((tiles: Known['tiles'] & object) => {
 const groupAround = ({ tiles }: Known, id: TileId | undefined): GroupTile | undefined =>
   tiles && id !== undefined ? groupsOf(tiles).get(id) : undefined;
 
-/** What lies behind a tile, `#rrggbb`: its group, on what lies behind that, at its darkest and its lightest. */
-function coloursBehind(known: Known, id: TileId | undefined): string[] {
+/**
+ * What lies behind a tile, `#rrggbb`: the tiles that it lies over, on its group, on what lies behind that, at
+ * its darkest and its lightest.
+ */
+function coloursBehind(known: Known, id: TileId | undefined): readonly string[] {
   const group = groupAround(known, id);
-  if (!group) return [groundOf(known)];
-  const { spread: _, ...look } = group.look;
-  const all = coloursOf(known, look, coloursBehind(known, group.id)).toSorted(
-    (a, b) => toOklch(a).lightness - toOklch(b).lightness,
+  const around = group ? paintedOver(known, group, coloursBehind(known, group.id)) : [groundOf(known)];
+  return lowerThan(known, id).reduce<readonly string[]>((behind, { tile, isBehindAll }) => {
+    const whole = paintedOver(known, tile, behind);
+    const inside = tile.kind === 'group' ? insideOf(known, tile, whole) : [];
+    return ends([...(isBehindAll ? [] : behind), ...whole, ...inside]);
+  }, around);
+}
+
+const lowerThan = ({ lower }: Known, id: TileId | undefined) =>
+  (id === undefined ? undefined : lower?.get(id)) ?? [];
+
+/** A tile on what is behind it, at its darkest and its lightest. */
+const paintedOver = (known: Known, tile: Tile, behind: readonly string[]): readonly string[] =>
+  ends(
+    paintsOf(tile).reduce(
+      (under, { fill, over = [] }) => coloursOf(known, { fill, ...(over.length > 0 && { over }) }, under),
+      behind,
+    ),
   );
+
+/** What is in a group, each tile on the group. */
+const insideOf = (known: Known, { order }: GroupTile, behind: readonly string[]): readonly string[] =>
+  order.flatMap((id) => {
+    const tile = known.tiles?.[id];
+    if (!tile) return [];
+    const whole = paintedOver(known, tile, behind);
+    return tile.kind === 'group' ? [...whole, ...insideOf(known, tile, whole)] : whole;
+  });
+
+/** The darkest and the lightest of colours. */
+function ends(colours: readonly string[]): readonly string[] {
+  const all = colours.toSorted((a, b) => toOklch(a).lightness - toOklch(b).lightness);
   return [...new Set([all[0] ?? PAPER, all.at(-1) ?? PAPER])];
 }
 
@@ -96,11 +130,22 @@ export function legibleTextColour(behind: readonly string[]): string {
   return leastContrast(textColour, behind) >= 4.5 ? textColour : best([textColour, '#000000', '#ffffff']);
 }
 
-/** What the words of a tile are told by beside the tile itself: the looks of the groups around it, and the ground. */
+/**
+ * What the words of a tile are told by beside the tile itself: the tiles that it lies over, the looks of the
+ * groups around it, and the ground.
+ */
 export function behindWords(known: Known, { id }: Pick<Tile, 'id'>): readonly unknown[] {
   const group = groupAround(known, id);
-  return group ? [group.look, ...behindWords(known, group)] : [known.look?.background];
+  return [
+    ...lowerThan(known, id).flatMap(({ tile, isBehindAll }) => [isBehindAll, ...withInside(known, tile)]),
+    ...(group ? [group.look, ...behindWords(known, group)] : [known.look?.background]),
+  ];
 }
+
+const withInside = (known: Known, tile: Tile): readonly unknown[] =>
+  tile.kind === 'group'
+    ? [tile, ...tile.order.flatMap((id) => (known.tiles?.[id] ? withInside(known, known.tiles[id]) : []))]
+    : [tile];
 
 type Worded = Pick<Tile, 'look'> & Partial<Pick<Tile, 'id'>>;
 

@@ -3,7 +3,7 @@ import {
   resolvedBandAt,
   resolvedBands,
   columnCountOf,
-  documentIn,
+  lookedAt,
   layoutCollection,
   levelLayout,
   levelOf,
@@ -108,10 +108,10 @@ export const selectSelected = createSelector([selectView, selectSelectedIds], (v
   ids.flatMap((id) => (view.order.includes(id) ? (view.tiles[id] ?? []) : [])),
 );
 
-/** The same view with the looks that it has in the band of the needle. */
+/** The collection with the looks that it has in the band of the needle. */
 export const selectLooks = createSelector(
-  [selectView, (state: RootState) => selectBand(state).index],
-  documentIn,
+  [selectShown, (state: RootState) => selectBand(state).index],
+  lookedAt,
 );
 
 /** What looks and contents refer to. It stays the same object while tiles are only moved. */

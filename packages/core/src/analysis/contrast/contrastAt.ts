@@ -1,21 +1,19 @@
 import { CLEAR, composed, hexOf, rgbOf, type Sheer } from '../../look/blend.js';
 import { contrast } from '../../look/contrast.js';
 import { colourOf, tileGrows } from '../../look/named.js';
-import { isGuessed, paintedBy, type Guess, type Painter } from '../../look/painted.js';
-import { mediaOf } from '../../document/card.js';
+import { isGuessed, paintedBy, paintsOf, type Guess, type Painter } from '../../look/painted.js';
 import { placeIn, type Band } from '../../document/bands.js';
 import { hasWords } from '../fit/needs.js';
 import { textColourOf } from '../../look/textColour.js';
 import { whileSame } from '../../memo.js';
 import { wordPlaces, type WordPlace } from '../../parts/wordPlaces.js';
 import type { Layout, LaidOutTile } from '../../arrangements/kind.js';
-import type { CollectionDocument, Fill, Tile, TileId, TileLook } from '../../document/types.js';
+import type { CollectionDocument, Tile, TileId, TileLook } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
 /** At so many places along a line of words, and over its height, the colours are taken. */
 const ALONG = 9;
 const OVER = 3;
-const NO_TINT = { colour: '#000000', opacity: 0 };
 
 /** A tile as it is painted: where it lies, px from the outermost border box, and with what. */
 interface Painted {
@@ -170,12 +168,7 @@ function paintedIn(looks: CollectionDocument, layout: Layout, band: number): Pai
 }
 
 function asPainted(looks: CollectionDocument, tile: Tile, at: LaidOutTile): Painted {
-  const media = mediaOf(tile);
-  // A picture that fills a tile lies over its fill.
-  const lies =
-    media && 'picture' in media && media.picture !== null
-      ? [tile.look, { fill: { ...media, tint: media.tint ?? NO_TINT } as Fill }]
-      : [tile.look];
+  const lies = paintsOf(tile);
   return { at, tile, lies, isGuessed: lies.some((look) => isGuessed(looks, look)) };
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { bandBearing } from '../bearing.js';
 import { applyPatch } from '../../edit/patch/applyPatch.js';
 import { change } from '../../edit/patch/change.js';
 import { checkFit, openFindings, widthsAmiss, worstRuns } from './checkFit.js';
@@ -356,5 +357,66 @@ describe('what puts findings right', () => {
       { from: 300, to: 320, severity: 'breaks' },
       { from: 321, to: 400, severity: 'wrong' },
     ]);
+  });
+});
+
+describe('a picture between the parts of a card', () => {
+  /** A card of one column and one row of so many px: a picture of 4 : 3 above a heading. */
+  const card = (row: number): CollectionDocument => {
+    const base = collection([[1, 1]], 1);
+    const id = base.order[0] ?? '';
+    const picture = {
+      id: 'pic',
+      kind: 'picture',
+      picture: 'p',
+      focalPoint: { x: 0.5, y: 0.5 },
+      caption: '',
+    } as const;
+    const words = cardWith('text', id, { eyebrow: '', heading: 'Hut', text: '' });
+    return {
+      ...base,
+      arrangement: { ...base.arrangement, autoRows: `${row}px`, maxInlineSize: 436 },
+      tiles: {
+        [id]: { ...words, parts: [picture, ...words.parts], place: base.tiles[id]?.place ?? words.place },
+      },
+      pictures: { p: asset(400, 300) },
+    };
+  };
+  const about = (row: number, at: number) =>
+    checkFit(card(row), { measurer, from: at, to: at }).findings.map(({ kind }) => kind);
+
+  test('gives way to words, which are not clipped, and is said to show too little only then', () => {
+    expect(about(600, 600)).toEqual([]);
+    expect(about(240, 600)).toEqual([]);
+    expect(about(120, 600)).toEqual(['over-cropped']);
+    expect(about(30, 600)).toEqual(['clipped', 'over-cropped']);
+  });
+
+  test('is judged at each width as it is at that width alone', () => {
+    const document = card(190);
+    const { findings } = checkFit(document, { measurer, from: 240, to: 700 });
+    const ranges = findings.find(({ kind }) => kind === 'over-cropped')?.ranges ?? [];
+    const isIn = (width: number) => ranges.some(({ from, to }) => from <= width && width <= to);
+    const alone = (width: number) =>
+      checkFit(document, { measurer, from: width, to: width }).findings.some(
+        ({ kind }) => kind === 'over-cropped',
+      );
+    const widths = Array.from({ length: 47 }, (_, k) => 240 + k * 10);
+    expect(widths.map(isIn)).toEqual(widths.map(alone));
+    expect(new Set(widths.map(isIn)).size).toBe(2);
+  });
+
+  test('takes rows in derived bands by which half of it shows', () => {
+    const document = card(100);
+    const wide = bandBearing(
+      document,
+      { index: 0, arrangement: document.arrangement },
+      1,
+      { low: 436, high: 436, lowPage: 436, highPage: 436 },
+      measurer,
+    );
+    const rows = wide.leastRows(Object.values(document.tiles)[0] as Tile, 1) ?? 0;
+    expect(rows).toBeGreaterThan(1);
+    expect(rows).toBeLessThan(4);
   });
 });

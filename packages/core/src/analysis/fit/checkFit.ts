@@ -1,5 +1,5 @@
 import { bandsOf } from '../../document/bands.js';
-import { documentIn } from '../../document/bandLooks.js';
+import { lookedAt } from '../../arrangements/lookedAt.js';
 import { LIMITS } from '../../document/limits.js';
 import { looksGrow } from '../../look/named.js';
 import { packed } from '../../geometry/coverage.js';
@@ -18,6 +18,7 @@ import { addRange, widthsIn } from './ranges.js';
 import { levelFindings } from './levelFindings.js';
 import { stretchesOf } from './stretches.js';
 import { wordFindings, narrowestIn } from './wordFindings.js';
+import { croppedFindings } from './croppedFindings.js';
 import { pictureFindings } from './pictureFindings.js';
 import { alwaysFindings } from './alwaysFindings.js';
 import { say } from './words.js';
@@ -56,7 +57,7 @@ export function checkFit(
   const curves = emptyCurves(to - from + 1);
   const isFluid = looksGrow(document);
   const ids = ['', ...document.bands.map(({ id }) => id)];
-  const byBand = new Map(bandsOf(document).map((band) => [band.index, documentIn(document, band.index)]));
+  const byBand = new Map(bandsOf(document).map((band) => [band.index, lookedAt(document, band.index)]));
   for (const stretch of stretchesOf(document, from, to, measurer, screenBlockSize)) {
     const looks = byBand.get(stretch.band.index) ?? document;
     const checked: Checked = { document, looks, stretch, measurer, density, isFluid };
@@ -80,6 +81,7 @@ const CHECKS: readonly ((checked: Checked) => Iterable<Found>)[] = [
   levelFindings,
   wordFindings,
   pictureFindings,
+  croppedFindings,
   alwaysFindings,
 ];
 

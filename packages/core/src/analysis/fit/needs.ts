@@ -34,7 +34,15 @@ export const hasWords = (tile: Tile) => flows(tile);
 interface Known {
   readonly box: Box;
   need?: Need;
-  readonly blockSizes: Map<number, number>;
+  readonly blockSizes: Map<number, BlockNeed>;
+}
+
+/** How high what is in a tile makes it at an inline size, px. */
+interface BlockNeed {
+  /** Its border box, by its words, or by its caption alone. */
+  readonly words: number;
+  /** How much higher it is with its pictures whole: those between its parts give way to its words. */
+  readonly pictures: number;
 }
 
 /** What is known of a tile by the width of the page, where type grows with it. */
@@ -50,7 +58,7 @@ function knownOf(document: CollectionDocument, tile: Tile, measurer: TextMeasure
   let at = pages.get(key);
   if (!at) {
     if (pages.size > MOST_PAGES) pages.clear();
-    at = { box: tileBox(document, tile, measurer, page), blockSizes: new Map<number, number>() };
+    at = { box: tileBox(document, tile, measurer, page), blockSizes: new Map<number, BlockNeed>() };
     pages.set(key, at);
   }
   return at;
@@ -138,14 +146,37 @@ const SHORT = 2;
 export const canClip = (tile: Tile) =>
   hasWords(tile) || shownParts(tile).some((part) => (partKindOf(part).over?.(part) ?? '') !== '');
 
+/** Whether it is a picture or film between the parts of a card. */
+const givesWay = ({ children }: Box) => children.some(({ natural }) => natural !== null);
+
+const withoutPictures = (card: Box): Box => ({
+  ...card,
+  children: card.children.map((child) =>
+    givesWay(child) ? { ...child, children: [], style: { ...child.style, blockSize: 0 } } : child,
+  ),
+});
+
 /** How high a tile's words make it at an inline size, or its caption alone; px, of its border box. */
-export function neededBlockSize(
+export const neededBlockSize = (
   document: CollectionDocument,
   tile: Tile,
   measurer: TextMeasurer,
   page: number,
   inlineSize: number,
-): number {
+): number => blockNeedOf(document, tile, measurer, page, inlineSize).words;
+
+/**
+ * How high a tile is at an inline size by its words, and how much higher with its pictures whole; px. What
+ * is missing of that is cropped from its pictures, from each as large a share.
+ * @throws whatever the measurer throws
+ */
+export function blockNeedOf(
+  document: CollectionDocument,
+  tile: Tile,
+  measurer: TextMeasurer,
+  page: number,
+  inlineSize: number,
+): BlockNeed {
   const { box, blockSizes } = knownOf(document, tile, measurer, page);
   const key = Math.round(inlineSize * STEPS) + SHORT;
   let size = blockSizes.get(key);
@@ -153,8 +184,11 @@ export function neededBlockSize(
     const inline = key / STEPS;
     const space = { inline, block: NaN, inlineSize: inline, blockSize: NaN };
     // The last thing in a picture's figure is its caption, which lies over it.
-    const words = hasWords(tile) ? box : box.children.at(-1);
-    size = words ? layoutBox(words, space).fragment.blockSize : 0;
+    const whole = hasWords(tile) ? box : box.children.at(-1);
+    const high = (each: Box) => layoutBox(each, space).fragment.blockSize;
+    const natural = whole ? high(whole) : 0;
+    const words = box.children.some(givesWay) && whole === box ? high(withoutPictures(box)) : natural;
+    size = { words, pictures: Math.max(0, natural - words) };
     blockSizes.set(key, size);
   }
   return size;

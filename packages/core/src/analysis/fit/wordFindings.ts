@@ -9,7 +9,7 @@ import type { LaidOutTile } from '../../arrangements/kind.js';
 import type { Tile } from '../../document/types.js';
 
 /** A size of a tile over a stretch, at a share of it from 0 to 1. */
-const between = (from: number, to: number) => (share: number) => from + (to - from) * share;
+export const between = (from: number, to: number) => (share: number) => from + (to - from) * share;
 
 /** Tiles that are narrower than what is legible, and words that are higher than their tile. */
 export function* wordFindings(checked: Checked): Generator<Found> {
@@ -99,7 +99,7 @@ export function* wordFindings(checked: Checked): Generator<Found> {
 }
 
 /** The end of a range at which something is worst. */
-function worstOf(
+export function worstOf(
   ranges: readonly { from: number; to: number }[],
   badness: (width: number) => number,
 ): number {

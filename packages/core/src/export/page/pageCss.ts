@@ -1,5 +1,5 @@
 import { bandsOf, placeIn } from '../../document/bands.js';
-import { documentIn } from '../../document/bandLooks.js';
+import { lookedAt, type LookedAt } from '../../arrangements/lookedAt.js';
 import { allTiles, withContents } from '../../document/levels.js';
 import { selectorsBefore } from '../../arrangements/questions.js';
 import { COLLECTION, type BandCss } from './bandCss.js';
@@ -51,7 +51,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     contentCss({ look: sizes.look }, neededBy(Object.values(document.tiles))).trimEnd(),
     allTiles(document)
       .flatMap((id) =>
-        wholeTile(document, document.tiles[id] as Tile, { widest, initial, image }).map(ruleCss),
+        wholeTile(lookedAt(document, 0), document.tiles[id] as Tile, { widest, initial, image }).map(ruleCss),
       )
       .join('\n'),
     Object.entries(widest)
@@ -141,8 +141,10 @@ function bandSizes(document: CollectionDocument, image: PictureImage) {
   const sets = bands.some(({ typeSizes }) => typeSizes);
   const rules = (index: number) => {
     const { typeSizes = {}, looks = {} } = bands[index - 1] ?? {};
-    const [wider, own] = [documentIn(document, index - 1), documentIn(document, index)];
+    const [wider, own] = [lookedAt(document, index - 1), lookedAt(document, index)];
     const { headingSize, bodySize } = typeSizes;
+    // Where words lie over another tile, or do no more, they may be of another colour.
+    const dressedIn = [...Object.keys(looks), ...(wider.lower?.keys() ?? []), ...(own.lower?.keys() ?? [])];
     return [
       {
         selector: ':root',
@@ -152,7 +154,7 @@ function bandSizes(document: CollectionDocument, image: PictureImage) {
         },
       },
       // Words in a group are told by its fill.
-      ...[...new Set(Object.keys(looks).flatMap((id) => withContents(own, id)))].flatMap((id) => {
+      ...[...new Set(dressedIn.flatMap((id) => withContents(own, id)))].flatMap((id) => {
         const [before, after] = [wider.tiles[id], own.tiles[id]];
         return before && after
           ? differingRules({ known: wider, tile: before }, { known: own, tile: after }, image)
@@ -178,7 +180,7 @@ interface Whole {
 }
 
 /** A tile's place in the widest band and its own look, as one rule where they share a selector. */
-function wholeTile(document: CollectionDocument, tile: Tile, { widest, initial, image }: Whole) {
+function wholeTile(document: LookedAt, tile: Tile, { widest, initial, image }: Whole) {
   const said = widest[tileSelector(tile.id)] ?? {};
   // A picture is as large as its cells by the rule for all pictures, so it has to say when it is not.
   const size = Object.fromEntries(

@@ -49,6 +49,7 @@ figure:is(.picture, .film) {
 }
 :is(.card, .row) > figure > :is(img, video) {
   block-size: auto;
+  max-block-size: 100%;
 }
 `,
 });

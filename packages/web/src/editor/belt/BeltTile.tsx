@@ -2,6 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import {
   tileName,
+  lookedAt,
   textColourOf,
   mainWords,
   mediaOf,
@@ -31,6 +32,7 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
   const held = useAppSelector(({ editor }) => editor.selected.includes(tile.id));
   const brushing = useAppSelector(({ editor }) => editor.brush !== null);
   const view = useAppSelector(selectSavedView);
+  const looks = lookedAt(view, useAppSelector(selectBand).index);
   const { pictures } = view;
   const name = tileName(tile, view);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
@@ -68,7 +70,7 @@ export const BeltTile = memo(function BeltTile({ tile, number, start }: BeltTile
           className={`block h-[46px] overflow-hidden rounded-s border border-hair ${hidden ? 'opacity-35' : ''} ${held ? 'outline-2 outline-offset-1 outline-copper' : 'group-hover:border-faint'}`}
           style={{ background: fillShown(view, tile.look) }}
         >
-          <Thumbnail tile={tile} picture={picture} ink={textColourOf(view, tile)} />
+          <Thumbnail tile={tile} picture={picture} ink={textColourOf(looks, tile)} />
         </span>
         <span
           className={`flex truncate text-[10.5px] leading-[14px] ${held ? 'font-semibold text-copper-ink' : 'text-faint'}`}

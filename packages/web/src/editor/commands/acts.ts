@@ -88,16 +88,17 @@ export const deselect = (): AppThunk => (dispatch, getState) => {
   else dispatch(deselectTiles());
 };
 
-type RecipeActions = typeof import('../actions/recipes');
+/** What is seldom the first thing that is done: its script comes beside. */
+function inScript<Script>(read: () => Promise<Script>) {
+  const withScript = whenUsed(read);
+  return (act: (script: Script) => AppThunk<unknown>): (() => AppThunk<unknown>) =>
+    () =>
+    (dispatch) =>
+      withScript((script) => dispatch(act(script)));
+}
 
-const withRecipes = whenUsed<RecipeActions>(() => import('../actions/recipes'));
-
-/** What is done with recipes is seldom the first thing, so its script comes beside. */
-export const ofRecipe =
-  (act: (recipes: RecipeActions) => AppThunk<unknown>): (() => AppThunk<unknown>) =>
-  () =>
-  (dispatch) =>
-    withRecipes((recipes) => dispatch(act(recipes)));
+export const ofRecipe = inScript(() => import('../actions/recipes'));
+export const ofPictures = inScript(() => import('../actions/pictures'));
 
 export const swap = (): AppThunk => (dispatch, getState) => {
   const [first, second] = selectSelected(getState());

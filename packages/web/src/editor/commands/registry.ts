@@ -49,7 +49,6 @@ import {
 import { giveToSelected } from '../actions/brush';
 import { openSelectedGroup, groupSelected, ungroupSelected } from '../actions/groups';
 import { selectAll, selectLike, selectMoreTowards, selectTowards } from '../actions/select';
-import { choosePictures, dealPictures, removePicture, replacePicture, uncrop } from '../actions/pictures';
 import { fitTiles, growTiles, layerTiles, pinTiles, reorderTiles, spanTiles } from '../actions/place';
 import { stepTiles } from '../actions/stepTiles';
 import { addNewTile, deleteTiles, duplicateTiles } from '../actions/tiles';
@@ -74,6 +73,7 @@ import {
   fromRecipe,
   isOnTile,
   moveNeedle,
+  ofPictures,
   ofRecipe,
   show,
   some,
@@ -160,9 +160,24 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
   },
   pin: { group: 'Place', icon: Pin, keys: ['p'], applies: some, run: pinTiles },
   crop: { group: 'Place', icon: Crop, applies: aPlacedPicture, run: crop },
-  uncrop: { group: 'Place', icon: ScanSearch, applies: aPicture, run: uncrop },
-  replacePicture: { group: 'Tiles', icon: ImageUp, applies: aPicture, run: replacePicture },
-  removePicture: { group: 'Tiles', icon: ImageOff, applies: aPicture, run: removePicture },
+  uncrop: {
+    group: 'Place',
+    icon: ScanSearch,
+    applies: aPicture,
+    run: ofPictures((pictures) => pictures.uncrop()),
+  },
+  replacePicture: {
+    group: 'Tiles',
+    icon: ImageUp,
+    applies: aPicture,
+    run: ofPictures((pictures) => pictures.replacePicture()),
+  },
+  removePicture: {
+    group: 'Tiles',
+    icon: ImageOff,
+    applies: aPicture,
+    run: ofPictures((pictures) => pictures.removePicture()),
+  },
   swap: { group: 'Place', icon: ArrowLeftRight, applies: two, run: swap },
   stretch: {
     group: 'Place',
@@ -196,13 +211,13 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     group: 'Tiles',
     about: 'many at once, a ZIP, a film',
     icon: Images,
-    run: () => choosePictures('picked'),
+    run: ofPictures((pictures) => pictures.choosePictures('picked')),
   },
   addNumbered: {
     group: 'Tiles',
     about: '2 before 10',
     icon: Images,
-    run: () => choosePictures('numbered'),
+    run: ofPictures((pictures) => pictures.choosePictures('numbered')),
   },
   addFromRecipe: { group: 'Tiles', about: 'with a finished look', icon: Replace, run: fromRecipe },
   addTable: { group: 'Tiles', about: 'a tile for each row', icon: Table, run: show('table') },
@@ -224,7 +239,12 @@ const ENTRIES: Readonly<Record<NamedCommand, Entry>> = {
     isListed: false,
     run: () => () => undefined,
   },
-  dealPictures: { group: 'Tiles', icon: Image, keys: ['b'], run: dealPictures },
+  dealPictures: {
+    group: 'Tiles',
+    icon: Image,
+    keys: ['b'],
+    run: ofPictures((pictures) => pictures.dealPictures()),
+  },
   group: { group: 'Groups and recipes', icon: Group, keys: ['g'], applies: some, run: groupSelected },
   ungroup: { group: 'Groups and recipes', icon: Ungroup, keys: ['u'], applies: aGroup, run: ungroupSelected },
   openGroup: {

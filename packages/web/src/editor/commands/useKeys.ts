@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useAppStore } from '../hooks';
-import { addPictures } from '../actions/pictures';
 import { copiedText, deleteTiles, pasteText } from '../actions/tiles';
+import { ofPictures } from './acts';
 import { isPressed } from './command';
 import { isInDialog, keepsKeys } from './keepsKeys';
 import { commandListToggled, writingIn } from '../editorSlice';
@@ -51,7 +51,7 @@ export function useKeys(): void {
     const onPaste = (event: ClipboardEvent) => {
       if (keepsKeys(event.target, 'v')) return;
       const files = [...(event.clipboardData?.files ?? [])];
-      if (files.length > 0) void dispatch(addPictures(files));
+      if (files.length > 0) dispatch(ofPictures((pictures) => pictures.addPictures(files))());
       else {
         const text = event.clipboardData?.getData('text/plain') ?? '';
         if (!dispatch(pasteText(text)) && !dispatch(pasteWords(text))) return;

@@ -8,7 +8,7 @@ import {
   contrastsAt,
   deriveBand,
   difference,
-  documentIn,
+  lookedAt,
   findBreakpoints,
   fixAllSafe,
   fixesFor,
@@ -96,7 +96,7 @@ export const QUESTIONS = {
   /** The contrast of the words of a tile where they stand at a width; null where it has none. */
   contrast(document: CollectionDocument, id: TileId, width: number): number | null {
     const band = bandAt(document, width);
-    const looks = documentIn(document, band.index);
+    const looks = lookedAt(document, band.index);
     const layout = layoutCollection(document, width, { measurer: measurer() });
     const options = { ids: new Set([id]), measurer: measurer() };
     return contrastsAt(looks, layout, width, band, options).get(id) ?? null;

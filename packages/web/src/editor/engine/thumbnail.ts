@@ -2,7 +2,7 @@ import {
   bandAt,
   checkDocument,
   colourOf,
-  documentIn,
+  lookedAt,
   familiesOf,
   formatProblem,
   layoutCollection,
@@ -54,7 +54,7 @@ export async function drawThumbnail(received: unknown): Promise<Thumbnail> {
   await loadFaces((self as unknown as { readonly fonts: FontFaceSet }).fonts, faces);
   const layout = layoutCollection(document, SHOWN_AT, { measurer: measurer() });
   const { index } = bandAt(document, SHOWN_AT);
-  const shown = documentIn(document, index);
+  const shown = lookedAt(document, index);
   const { tiles, look, namedLooks } = shown;
   const offset = Math.max(0, (SHOWN_AT - layout.inlineSize) / 2);
   const sources = sourcesFor(PICTURE_SIZE);

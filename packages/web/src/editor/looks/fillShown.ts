@@ -29,7 +29,8 @@ const isSheer = (fill: Fill) =>
 const asImage = (layer: string) =>
   /[-(]gradient|^url/.test(layer) ? layer : `linear-gradient(${layer}, ${layer})`;
 
-function shownAs({ namedLooks, pictures }: Known, fill: Fill): string[] {
+function shownAs(known: Known, fill: Fill): string[] {
+  const { namedLooks, pictures } = known;
   if (fill === 'none') return [];
   if (typeof fill === 'string') return [colourOf(namedLooks, fill)];
   if (isGradient(fill)) {
@@ -37,8 +38,11 @@ function shownAs({ namedLooks, pictures }: Known, fill: Fill): string[] {
     return [gradientCss({ ...fill, stops }, namedLooks)];
   }
   if (fill.kind === 'plain') return [faintCss(colourOf(namedLooks, fill.colour), fill.opacity)];
+  const { tint } = fill;
+  const veil: Fill = isGradient(tint) ? tint : { kind: 'plain', ...tint };
   const picture = pictures[fill.kind === 'picture' ? fill.picture : (fill.poster ?? '')];
   return [
+    ...(isGradient(tint) || tint.opacity > 0 ? shownAs(known, veil) : []),
     picture ? `url("${addressFor(picture, 320)}") center / ${fill.fit ?? 'cover'} no-repeat` : '#999999',
   ];
 }

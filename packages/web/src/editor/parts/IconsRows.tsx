@@ -1,4 +1,4 @@
-import { clone, setPart, type IconAsset, type IconItem, type IconsPart } from '@noria/core';
+import { setPart, type IconItem, type IconsPart } from '@noria/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
 import { addressFor } from '../../api/pictures';
@@ -13,6 +13,7 @@ import { ChoiceRow } from '../settings/ChoiceRow';
 import { NumberRow } from '../settings/NumberRow';
 import { Icon, IconPicker } from '../settings/content/IconPicker';
 import { useTakePicture } from '../settings/content/useTakePicture';
+import { addIcons } from './addIcons';
 import { AddressField } from './AddressField';
 import { PART } from './fields';
 import type { PartProps } from './partProps';
@@ -35,16 +36,6 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
     const [mark] = next.splice(k, 1);
     if (mark) next.splice(k + by, 0, mark);
     set(next);
-  };
-  const addIcons = (added: readonly IconAsset[]) => {
-    setPicking(null);
-    dispatch(
-      runHere(added.length === 1 ? 'Add icon' : `Add ${added.length} icons`, (draft) => {
-        for (const icon of added) (draft.icons ??= {})[icon.id] ??= clone(icon);
-        const items = added.map(({ id, name }) => ({ icon: id, picture: null, label: name, address: '' }));
-        setPart(ids, part.id, { icons: [...part.icons, ...items] })(draft);
-      }),
-    );
   };
   return (
     <>
@@ -134,7 +125,14 @@ export function IconsRows({ part, ids }: PartProps<IconsPart>) {
           dispatch(runHere(PART.iconLabels.label, setPart(ids, part.id, { showLabels: value === 'shown' })))
         }
       />
-      <IconPicker open={picking === 'icon'} onClose={() => setPicking(null)} onChoose={addIcons} />
+      <IconPicker
+        open={picking === 'icon'}
+        onClose={() => setPicking(null)}
+        onChoose={(added) => {
+          setPicking(null);
+          dispatch(addIcons(ids, part, added));
+        }}
+      />
       <PicturePicker
         open={picking === 'picture'}
         onClose={() => setPicking(null)}

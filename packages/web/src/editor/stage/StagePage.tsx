@@ -1,7 +1,7 @@
 import {
   bandAt,
   colourOf,
-  documentIn,
+  lookedAt,
   partIn,
   placeIn,
   tileHtml,
@@ -55,12 +55,12 @@ export const StagePage = memo(function StagePage({
 }: StagePageProps) {
   const [host, root] = useShadowRoot();
   const { index } = bandAt(document, width);
-  const { look, tiles, pictures, namedLooks } = documentIn(document, index);
+  const { look, tiles, pictures, namedLooks, lower } = lookedAt(document, index);
   const drawn = clippedTiles(document, layout, width, seen);
   const [first, last] = ruled(tiles, drawn, seen);
   const css = useMemo(
-    () => drawingCss({ look, tiles, pictures, namedLooks }, first, last),
-    [look, tiles, pictures, namedLooks, first, last],
+    () => drawingCss({ look, tiles, pictures, namedLooks, lower }, first, last),
+    [look, tiles, pictures, namedLooks, lower, first, last],
   );
   const sources = sourcesFor(pictureSize);
   const offset = Math.max(0, (width - layout.inlineSize) / 2);

@@ -1,4 +1,5 @@
 import {
+  emptyIconsOf,
   isGradient,
   kindTitle,
   tileName,
@@ -27,6 +28,7 @@ import { useMove } from './useMove';
 import { isSeen, type Seen } from './seen';
 
 const CommandMenu = whenShown(() => import('../commands/CommandMenu').then((file) => file.CommandMenu));
+const AskIcons = whenShown(() => import('./AskIcons').then((file) => file.AskIcons));
 const AskPicture = whenShown(() => import('./AskPicture').then((file) => file.AskPicture));
 const CropHand = whenShown(() => import('./CropHand').then((file) => file.CropHand));
 const GradientHand = whenShown(() => import('./GradientHand').then((file) => file.GradientHand));
@@ -177,6 +179,13 @@ interface OnTileProps {
 function OnTile({ tile, laidOut, space, cropping }: OnTileProps) {
   const dressed = useAppSelector((state) => selectLooks(state).tiles[tile.id]);
   const part = pictureOf(tile);
+  const icons = emptyIconsOf(tile);
+  if (icons)
+    return (
+      <Suspense>
+        <AskIcons tile={tile} part={icons} laidOut={laidOut} space={space} />
+      </Suspense>
+    );
   if (part?.picture === null)
     return (
       <Suspense>

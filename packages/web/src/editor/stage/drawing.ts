@@ -10,6 +10,7 @@ import {
   namedRule,
   tileCss,
   type CollectionDocument,
+  type Known,
   type LaidOutTile,
   type Layout,
   type Level,
@@ -23,22 +24,21 @@ import { kindData } from '../kinds/data';
 import { isSeen, type Seen } from './seen';
 import type { Edge } from './edge';
 
-type Drawn = Pick<CollectionDocument, 'look' | 'tiles' | 'pictures'> & {
-  readonly namedLooks?: CollectionDocument['namedLooks'] | undefined;
-};
+type Drawn = Pick<CollectionDocument, 'look' | 'tiles'> & Pick<Known, 'pictures' | 'namedLooks' | 'lower'>;
 
 /**
  * The style sheet of a collection drawn from its layout: the page's own rules, in a shadow root.
  * @param first the tiles that have rules are those from here
  * @param last to before here, in the collection's own order
  */
-export function drawingCss({ look, tiles, pictures, namedLooks }: Drawn, first = 0, last = Infinity): string {
+export function drawingCss(drawn: Drawn, first = 0, last = Infinity): string {
+  const { look, tiles, namedLooks } = drawn;
   const own = [
     namedRule(':host', { namedLooks }),
     contentCss({ look }, neededBy(Object.values(tiles))),
     ...Object.values(tiles)
       .slice(first, last)
-      .map((tile) => tileCss({ pictures, namedLooks }, tile, stageImage)),
+      .map((tile) => tileCss(drawn, tile, stageImage)),
   ].join('\n');
   const grows = looksGrow({ look, tiles, namedLooks });
   // A container costs every frame something, so it is one only where something grows with the page.

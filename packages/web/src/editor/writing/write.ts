@@ -1,4 +1,4 @@
-import { pictureOf, type Tile, type TileId } from '@noria/core';
+import { emptyIconsOf, pictureOf, type Tile, type TileId } from '@noria/core';
 import { announce } from '../../ui/notices/noticesSlice';
 import { choosing, croppingChosen, entered, tilesSelected, writingIn, type WordsPlace } from '../editorSlice';
 import { selectShown } from '../document/selectors';
@@ -20,17 +20,17 @@ const writeIn =
     dispatch(writingIn(place));
   };
 
-/** Whether a tile is a picture that is still to be chosen, and says nothing yet. */
-const lacksPicture = (tile: Tile): boolean => {
+/** Whether a tile is a picture or a row of icons that is still to be chosen, and says nothing yet. */
+const isToChoose = (tile: Tile): boolean => {
   const part = pictureOf(tile);
-  return part?.picture === null && part.caption === '';
+  return part ? part.picture === null && part.caption === '' : emptyIconsOf(tile) !== null;
 };
 
-/** Writes in the first words of the tile selected last; a picture that it lacks comes first. */
+/** Writes in the first words of the tile selected last; a picture or icons that it lacks come first. */
 export const writeInSelected = (): AppThunk => (dispatch, getState) => {
   const tile = selectSelected(getState()).at(-1);
   const first = tile && placeToBegin(tile);
-  if (tile && lacksPicture(tile)) dispatch(choosing(true));
+  if (tile && isToChoose(tile)) dispatch(choosing(true));
   else if (first) dispatch(writeIn(first));
   else if (tile)
     dispatch(announce('This tile has no words. Add a part for them in the settings, under Content.'));
@@ -46,7 +46,7 @@ export const writeUnder =
     const first = placeToBegin(tile);
     if (part !== null) dispatch(writeIn({ tile: id, part }));
     else if (pictureOf(tile)?.picture) dispatch(croppingChosen(true));
-    else if (lacksPicture(tile)) dispatch(choosing(true));
+    else if (isToChoose(tile)) dispatch(choosing(true));
     else if (first) dispatch(writeIn(first));
   };
 

@@ -3,7 +3,7 @@ import { colourOf } from '../../../look/named.js';
 import { contrast } from '../../../look/contrast.js';
 import { contrastsAt } from '../../contrast/contrastAt.js';
 import { coloursOf, legibleTextColour } from '../../../look/textColour.js';
-import { documentIn } from '../../../document/bandLooks.js';
+import { lookedAt } from '../../../arrangements/lookedAt.js';
 import { faintest } from '../alwaysFindings.js';
 import { isGradient, isPictureFill } from '../../../look/paints.js';
 import { layoutCollection } from '../../../layout/layout.js';
@@ -54,7 +54,7 @@ function faintAt(
   const band = bandAt(document, width);
   return (look) => {
     const other = { ...tile, look: { ...tile.look, ...look } };
-    const looks = documentIn({ ...document, tiles: { ...document.tiles, [tile.id]: other } }, band.index);
+    const looks = lookedAt({ ...document, tiles: { ...document.tiles, [tile.id]: other } }, band.index);
     const where = contrastsAt(looks, layout, width, band, { ids: new Set([tile.id]), measurer });
     const { has, need } = faintest(looks, other, where.get(tile.id));
     return has < need;
