@@ -172,7 +172,7 @@ export const COMPOSED = [
         name: 'Path',
         span: [2, 2],
         parts: [
-          picture('summer-pass'),
+          picture('noon-snow'),
           eyebrow('May'),
           heading('Marks on the path'),
           text('A brush, a tin of red, and eleven kilometres.'),
@@ -426,7 +426,7 @@ export const COMPOSED = [
         spread: 'end',
       },
     ],
-    recipe: { id: 'path', name: 'Path of a day', variants: { Stat: 'Figure', Text: 'Words alone' } },
+    recipe: { id: 'path', name: 'Path of a day', variants: { Card: 'Figure', Text: 'Words alone' } },
     icons: iconAssets(NEEDS.map(([icon]) => icon)),
   },
 ];

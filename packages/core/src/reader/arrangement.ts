@@ -116,9 +116,8 @@ function rowSize(sizing: TrackSizingFunction | undefined, property: string, say:
   const { min, max } = sizing;
   const size = max.kind === 'length' ? max.value : min.kind === 'length' ? min.value : null;
   if (typeof size === 'number' && size > 0) {
-    if (max.kind !== 'length')
-      say(property, `grows with its content; a row here keeps its ${rounded(size)} px`);
-    return `${Math.min(LIMITS.track, rounded(size))}px`;
+    const px = `${Math.min(LIMITS.track, rounded(size))}px`;
+    return max.kind === 'length' ? px : `minmax(${px}, auto)`;
   }
   say(property, 'has a row that is no number of px; it is 160 px high now');
   return null;

@@ -17,8 +17,8 @@ interface RecipePreviewProps {
   readonly recipe: Recipe;
   readonly variant: string | null;
   readonly assets: Assets;
-  /** Of the collection that it is shown for, so that it looks as it will there. */
-  readonly look: CollectionDocument['look'];
+  /** The collection that it is shown for, so that it looks as it will there. */
+  readonly around: Pick<CollectionDocument, 'look' | 'namedLooks'>;
   /** Shown where the recipe leaves a picture to its use. */
   readonly samples: readonly PictureAsset[];
   readonly width: number;
@@ -46,6 +46,7 @@ function withSamples(document: CollectionDocument, samples: readonly PictureAsse
   };
 }
 
+const NONE = {};
 const CELL = 150;
 const GAP = 14;
 
@@ -54,7 +55,7 @@ export const RecipePreview = memo(function RecipePreview({
   recipe,
   variant,
   assets,
-  look,
+  around: { look, namedLooks = NONE },
   samples,
   width,
   height,
@@ -62,7 +63,6 @@ export const RecipePreview = memo(function RecipePreview({
   const measurer = useMeasurer();
   const { document, layout, natural } = useMemo(() => {
     let id = 0;
-    const { namedLooks = {} } = assets;
     const base: CollectionDocument = { ...emptyDocument('Recipe'), look, namedLooks, bands: [] };
     const { columnSpan, rowSpan } = recipe.tiles[recipe.root]?.place ?? { columnSpan: 1, rowSpan: 1 };
     const side = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
@@ -87,7 +87,7 @@ export const RecipePreview = memo(function RecipePreview({
       layout: layoutCollection(shown, inlineSize, { measurer }),
       natural: { inlineSize, blockSize: rowSpan * CELL + (rowSpan - 1) * GAP },
     };
-  }, [recipe, variant, assets, look, samples, measurer]);
+  }, [recipe, variant, assets, look, namedLooks, samples, measurer]);
   const scale = Math.min(1, width / natural.inlineSize, height / natural.blockSize);
   return (
     <span className="grid place-items-center overflow-hidden" style={{ width, height }} aria-hidden>

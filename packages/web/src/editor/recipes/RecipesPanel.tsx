@@ -143,7 +143,7 @@ function RecipeItem({ recipe, assets, from, onTake }: RecipeItemProps) {
             recipe={recipe}
             variant={null}
             assets={assets}
-            look={document.look}
+            around={document}
             samples={samples}
             width={232}
             height={108}

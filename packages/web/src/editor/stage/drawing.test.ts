@@ -23,9 +23,7 @@ describe('words are drawn in the colour that they have on the page', () => {
       setLook(['words'], { fill: 'none' }),
       setCollectionLook({ background: DARK }),
     );
-    expect(drawingCss(document)).toContain(
-      `color: ${textColourOf(document, document.tiles.words as Tile)}`,
-    );
+    expect(drawingCss(document)).toContain(`color: ${textColourOf(document, document.tiles.words as Tile)}`);
     expect(textColourOf(document, document.tiles.words as Tile)).toMatch(/^#[ef]/);
   });
 

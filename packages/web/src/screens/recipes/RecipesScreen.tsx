@@ -20,7 +20,7 @@ import { count } from '../../ui/words';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 
 const picturesOf = ({ document: { pictures } }: StoredCollection) => Object.values(pictures);
-const LOOK = emptyDocument('Recipes').look;
+const AROUND = emptyDocument('Recipes');
 
 /** The library of recipes: those of every collection, and those to begin with. */
 export function RecipesScreen() {
@@ -60,7 +60,7 @@ export function RecipesScreen() {
                     key={`${from[0].id} ${recipe.id}`}
                     recipe={recipe}
                     assets={from[0].document}
-                    look={from[0].document.look}
+                    around={from[0].document}
                     samples={samples}
                     from={from}
                   />
@@ -75,7 +75,7 @@ export function RecipesScreen() {
                 key={recipe.id}
                 recipe={recipe}
                 assets={starterAssets}
-                look={LOOK}
+                around={AROUND}
                 samples={samples}
               />
             ))}
@@ -95,25 +95,25 @@ const usesOf = (recipe: Recipe, document: CollectionDocument): number =>
 interface RecipeCardProps {
   readonly recipe: Recipe;
   readonly assets: Assets;
-  readonly look: CollectionDocument['look'];
+  readonly around: Pick<CollectionDocument, 'look' | 'namedLooks'>;
   readonly samples: readonly PictureAsset[];
   /** The collections that have it. */
   readonly from?: Used['from'];
 }
 
-function RecipeCard({ recipe, assets, look, samples, from }: RecipeCardProps) {
+function RecipeCard({ recipe, assets, around, samples, from }: RecipeCardProps) {
   const [variant, setVariant] = useState<string | null>(null);
   return (
     <li className="grid content-start gap-2 rounded-m bg-panel p-3 shadow-[0_0_0_1px_var(--hair)]">
       <span
         className="grid place-items-center rounded-s py-2"
-        style={{ background: colourOf(assets.namedLooks, look.background) }}
+        style={{ background: colourOf(around.namedLooks, around.look.background) }}
       >
         <RecipePreview
           recipe={recipe}
           variant={variant}
           assets={assets}
-          look={look}
+          around={around}
           samples={samples}
           width={256}
           height={190}
