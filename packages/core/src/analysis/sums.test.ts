@@ -10,7 +10,7 @@ import { composed, hexOf, rgbOf } from '../look/blend.js';
 import { layoutRows } from '../arrangements/rows/layoutRows.js';
 import { LETTERS } from '../testing/layoutHtml.js';
 import { leastContrast } from '../look/textColour.js';
-import { neededBlockSize } from './fit/needs.js';
+import { blockNeedOf } from './fit/needs.js';
 import { readDesign } from './design/readDesign.js';
 import { sample } from '../testing/sample.js';
 import { cardWith } from '../testing/held.js';
@@ -165,8 +165,8 @@ describe('the sums', () => {
     const base = sample([[1, 1]]);
     const tile = cardWith('text', 't1', { heading: '', text: 'snow snow snow snow' });
     // Letters of 8 px: 19 of them are 152 px; 84 px hold two words a line, so two lines of 14·1.45 px.
-    expect(neededBlockSize(base, tile, LETTERS, 1280, 84 + 36)).toBeCloseTo(2 * 14 * 1.45 + 36, 0);
-    expect(neededBlockSize(base, tile, LETTERS, 1280, 152 + 36)).toBeCloseTo(14 * 1.45 + 36, 0);
+    expect(blockNeedOf(base, tile, LETTERS, 1280, 84 + 36).words).toBeCloseTo(2 * 14 * 1.45 + 36, 0);
+    expect(blockNeedOf(base, tile, LETTERS, 1280, 152 + 36).words).toBeCloseTo(14 * 1.45 + 36, 0);
   });
 
   test('contrast is the ratio of WCAG, to the picture under its tint', () => {

@@ -30,8 +30,6 @@ export const lookedAt = perObjectAnd((document: CollectionDocument, bandIndex: n
 
 interface Held {
   readonly tile: Tile;
-  /** Among those that are held, in the order in which they are painted. */
-  readonly painted: number;
   readonly area: GridArea;
 }
 
@@ -39,23 +37,20 @@ interface Held {
 function lowerIn(level: CollectionDocument, bandIndex: number): Map<TileId, readonly Lower[]> {
   const held = heldIn(level, bandIndex);
   const found = new Map<TileId, readonly Lower[]>();
-  const byRow = new Map<number, Set<Held>>();
-  for (const each of held) {
-    const { tile, area } = each;
-    const rows = Array.from({ length: area.rowSpan }, (_, k) => area.row + k);
+  const byRow = new Map<number, number[]>();
+  held.forEach(({ tile, area }, k) => {
+    const rows = Array.from({ length: area.rowSpan }, (_, row) => area.row + row);
     if (!isOneColour(tile.look)) {
-      const near = new Set(rows.flatMap((row) => [...(byRow.get(row) ?? [])]));
-      const below = [...near]
-        .filter((other) => areasMeet(other.area, area))
-        .sort((a, b) => a.painted - b.painted);
+      const near = [...new Set(rows.flatMap((row) => byRow.get(row) ?? []))].sort((a, b) => a - b);
+      const below = near.map((at) => held[at] as Held).filter((each) => areasMeet(each.area, area));
       if (below.length > 0)
         found.set(
           tile.id,
-          below.map((other) => asLower(other, area)),
+          below.map((each) => asLower(each, area)),
         );
     }
-    for (const row of rows) byRow.set(row, (byRow.get(row) ?? new Set()).add(each));
-  }
+    for (const row of rows) byRow.set(row, [...(byRow.get(row) ?? []), k]);
+  });
   return found;
 }
 
@@ -84,7 +79,5 @@ function heldIn(level: CollectionDocument, bandIndex: number): Held[] {
     const tile = level.tiles[level.order[k] ?? ''] as Tile;
     return [{ tile, area: { column, row, columnSpan, rowSpan }, place }];
   });
-  return found
-    .sort((a, b) => a.place.layer - b.place.layer || a.place.order - b.place.order)
-    .map(({ tile, area }, painted) => ({ tile, area, painted }));
+  return found.sort((a, b) => a.place.layer - b.place.layer || a.place.order - b.place.order);
 }

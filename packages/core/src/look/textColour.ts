@@ -5,6 +5,7 @@ import { colourOf } from './named.js';
 import { isGuessed, paintedBy, paintsOf, type Guess, type Known, type Spot } from './painted.js';
 import type { SlotSize } from './crop.js';
 import type { Spread, TileLook } from '../document/look.js';
+import { withContents } from '../document/levels.js';
 import { perObject } from '../memo.js';
 import type { GroupTile, Tile, TileId } from '../document/types.js';
 
@@ -63,9 +64,11 @@ function coloursBehind(known: Known, id: TileId | undefined): readonly string[] 
   const group = groupAround(known, id);
   const around = group ? paintedOver(known, group, coloursBehind(known, group.id)) : [groundOf(known)];
   return lowerThan(known, id).reduce<readonly string[]>((behind, { tile, isBehindAll }) => {
-    const whole = paintedOver(known, tile, behind);
-    const inside = tile.kind === 'group' ? insideOf(known, tile, whole) : [];
-    return ends([...(isBehindAll ? [] : behind), ...whole, ...inside]);
+    const under = paintedOver(known, tile, behind);
+    const inside = whole(known, tile).flatMap((each) =>
+      each.id === tile.id ? [] : paintedOver(known, each, under),
+    );
+    return ends([...(isBehindAll ? [] : behind), ...under, ...inside]);
   }, around);
 }
 
@@ -81,14 +84,9 @@ const paintedOver = (known: Known, tile: Tile, behind: readonly string[]): reado
     ),
   );
 
-/** What is in a group, each tile on the group. */
-const insideOf = (known: Known, { order }: GroupTile, behind: readonly string[]): readonly string[] =>
-  order.flatMap((id) => {
-    const tile = known.tiles?.[id];
-    if (!tile) return [];
-    const whole = paintedOver(known, tile, behind);
-    return tile.kind === 'group' ? [...whole, ...insideOf(known, tile, whole)] : whole;
-  });
+/** A tile with all that is in it, itself first. */
+const whole = ({ tiles = {} }: Known, { id }: Tile): readonly Tile[] =>
+  withContents({ tiles }, id).flatMap((each) => tiles[each] ?? []);
 
 /** The darkest and the lightest of colours. */
 function ends(colours: readonly string[]): readonly string[] {
@@ -137,15 +135,10 @@ export function legibleTextColour(behind: readonly string[]): string {
 export function behindWords(known: Known, { id }: Pick<Tile, 'id'>): readonly unknown[] {
   const group = groupAround(known, id);
   return [
-    ...lowerThan(known, id).flatMap(({ tile, isBehindAll }) => [isBehindAll, ...withInside(known, tile)]),
+    ...lowerThan(known, id).flatMap(({ tile, isBehindAll }) => [isBehindAll, ...whole(known, tile)]),
     ...(group ? [group.look, ...behindWords(known, group)] : [known.look?.background]),
   ];
 }
-
-const withInside = (known: Known, tile: Tile): readonly unknown[] =>
-  tile.kind === 'group'
-    ? [tile, ...tile.order.flatMap((id) => (known.tiles?.[id] ? withInside(known, known.tiles[id]) : []))]
-    : [tile];
 
 type Worded = Pick<Tile, 'look'> & Partial<Pick<Tile, 'id'>>;
 

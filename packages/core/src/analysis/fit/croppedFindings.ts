@@ -1,33 +1,23 @@
 import { blockNeedOf, hasWords } from './needs.js';
 import { LEAST_SHOWN } from './pictureFindings.js';
-import { levelsOf, between, worstOf } from './wordFindings.js';
+import { placesOf, worstOf } from './wordFindings.js';
 import { rangesWhere, type Judgement } from './ranges.js';
 import { shownParts } from '../../document/card.js';
 import { SLACK } from '../../geometry/slack.js';
 import type { Checked, Found } from './checked.js';
-import type { LaidOutTile } from '../../arrangements/kind.js';
 import type { PictureAsset, Tile } from '../../document/types.js';
 
 /** Cards whose words leave too little of the pictures between them. */
 export function* croppedFindings(checked: Checked): Generator<Found> {
-  const { stretch, looks, measurer, isFluid } = checked;
-  const { from, to, first, last } = stretch;
-  const levels = levelsOf(checked);
-  const shareAt = (width: number) => (to === from ? 0 : (width - from) / (to - from));
-  for (const [k, a] of first.tiles.entries()) {
-    const b = last.tiles[k] as LaidOutTile;
-    const tile = looks.tiles[a.id] as Tile;
+  const { stretch, looks, measurer } = checked;
+  for (const { tile, at, level, inlineAt, blockAt, pages } of placesOf(checked)) {
     const picture = hasWords(tile) ? firstPicture(looks.pictures, tile) : undefined;
     if (!picture) continue;
-    const inlineAt = between(a.inlineSize, b.inlineSize);
-    const blockAt = between(a.blockSize, b.blockSize);
-    const needAt = (width: number, page = width) =>
-      blockNeedOf(looks, tile, measurer, page, inlineAt(shareAt(width)));
-    const ranges = rangesWhere(from, to, (low, high): Judgement => {
-      const pages = isFluid ? [low, high] : [low];
-      const ends = [low, high].flatMap((width) => pages.map((page) => needAt(width, page)));
+    const needAt = (width: number, page = width) => blockNeedOf(looks, tile, measurer, page, inlineAt(width));
+    const ranges = rangesWhere(stretch.from, stretch.to, (low, high): Judgement => {
+      const ends = [low, high].flatMap((width) => pages(low, high).map((page) => needAt(width, page)));
       const [words, pictures] = [ends.map((each) => each.words), ends.map((each) => each.pictures)];
-      const block = [blockAt(shareAt(low)), blockAt(shareAt(high))];
+      const block = [blockAt(low), blockAt(high)];
       // Words are highest where they are narrowest, pictures where they are widest.
       const need = (pick: (...sizes: number[]) => number) => pick(...words) + LEAST_SHOWN * pick(...pictures);
       if (need(Math.max) <= Math.min(...block) + SLACK) return 'none';
@@ -37,14 +27,14 @@ export function* croppedFindings(checked: Checked): Generator<Found> {
     if (ranges.length === 0) continue;
     const shownAt = (width: number) => {
       const { words, pictures } = needAt(width);
-      return pictures > 0 ? Math.max(0, Math.min(1, (blockAt(shareAt(width)) - words) / pictures)) : 1;
+      return pictures > 0 ? Math.max(0, Math.min(1, (blockAt(width) - words) / pictures)) : 1;
     };
     const worst = worstOf(ranges, (width) => 1 - shownAt(width));
     const shown = shownAt(worst);
     yield {
       kind: 'over-cropped',
-      level: levels.get(a.id) ?? null,
-      tiles: [a.id],
+      level,
+      tiles: [at.id],
       ranges,
       badness: 1 - shown,
       worst,
@@ -52,8 +42,6 @@ export function* croppedFindings(checked: Checked): Generator<Found> {
         inlineSize: picture.inlineSize,
         blockSize: Math.max(1, picture.blockSize * shown),
         shown,
-        columns: a.columnSpan,
-        rows: a.rowSpan,
       },
     };
   }

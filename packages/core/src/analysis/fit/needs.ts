@@ -156,17 +156,8 @@ const withoutPictures = (card: Box): Box => ({
   ),
 });
 
-/** How high a tile's words make it at an inline size, or its caption alone; px, of its border box. */
-export const neededBlockSize = (
-  document: CollectionDocument,
-  tile: Tile,
-  measurer: TextMeasurer,
-  page: number,
-  inlineSize: number,
-): number => blockNeedOf(document, tile, measurer, page, inlineSize).words;
-
 /**
- * How high a tile is at an inline size by its words, and how much higher with its pictures whole; px. What
+ * How high a tile is at an inline size by its words, or its caption alone, and how much higher with its pictures whole; px. What
  * is missing of that is cropped from its pictures, from each as large a share.
  * @throws whatever the measurer throws
  */

@@ -2,38 +2,63 @@ import { inheritedArrangement } from '../../document/bands.js';
 import { kindOf } from '../../arrangements/index.js';
 import { SLACK } from '../../geometry/slack.js';
 import { levelOf } from '../../document/levels.js';
-import { canClip, neededBlockSize, needOf } from './needs.js';
+import { canClip, blockNeedOf, needOf } from './needs.js';
 import { rangesWhere, type Judgement } from './ranges.js';
 import type { Checked, Found } from './checked.js';
 import type { LaidOutTile } from '../../arrangements/kind.js';
 import type { Tile } from '../../document/types.js';
 
 /** A size of a tile over a stretch, at a share of it from 0 to 1. */
-export const between = (from: number, to: number) => (share: number) => from + (to - from) * share;
+const between = (from: number, to: number) => (share: number) => from + (to - from) * share;
+
+/** A tile over a stretch of widths. */
+interface Place {
+  readonly tile: Tile;
+  /** At the narrowest of them. */
+  readonly at: LaidOutTile;
+  readonly level: string | null;
+  /** Its sizes at one of them, px. */
+  readonly inlineAt: (width: number) => number;
+  readonly blockAt: (width: number) => number;
+  /** The pages that are asked for between two of them: type that grows only grows, or only shrinks, between two. */
+  readonly pages: (low: number, high: number) => readonly number[];
+}
+
+/** The tiles of a stretch, with their sizes at each width of it. */
+export function placesOf(checked: Checked): Place[] {
+  const { stretch, looks, isFluid } = checked;
+  const { from, to, first, last } = stretch;
+  const levels = levelsOf(checked);
+  const over = (least: number, most: number) => {
+    const at = between(least, most);
+    return (width: number) => at(to === from ? 0 : (width - from) / (to - from));
+  };
+  return first.tiles.map((at, k) => {
+    const end = last.tiles[k] as LaidOutTile;
+    return {
+      tile: looks.tiles[at.id] as Tile,
+      at,
+      level: levels.get(at.id) ?? null,
+      inlineAt: over(at.inlineSize, end.inlineSize),
+      blockAt: over(at.blockSize, end.blockSize),
+      pages: (low, high) => (isFluid ? [low, high] : [low]),
+    };
+  });
+}
 
 /** Tiles that are narrower than what is legible, and words that are higher than their tile. */
 export function* wordFindings(checked: Checked): Generator<Found> {
-  const { stretch, looks, measurer, isFluid } = checked;
-  const { from, to, first, last } = stretch;
-  const levels = levelsOf(checked);
+  const { looks, measurer, stretch } = checked;
+  const { from, to, first } = stretch;
   const followsWords = (level: string | null) => {
     const arrangement = arrangementAt(checked, level);
     return kindOf(arrangement).followsWords?.(arrangement) ?? false;
   };
-  const shareAt = (width: number) => (to === from ? 0 : (width - from) / (to - from));
-  for (const [k, a] of first.tiles.entries()) {
-    const b = last.tiles[k] as LaidOutTile;
-    const tile = looks.tiles[a.id] as Tile;
-    const inlineAt = between(a.inlineSize, b.inlineSize);
-    const blockAt = between(a.blockSize, b.blockSize);
-    const level = levels.get(a.id) ?? null;
-
-    // Type that grows with the page only grows, or only shrinks, between two widths.
-    const pages = (low: number, high: number) => (isFluid ? [low, high] : [low]);
+  for (const { tile, at: a, level, inlineAt, blockAt, pages } of placesOf(checked)) {
     const needs = (low: number, high: number) =>
       pages(low, high).map((page) => needOf(looks, tile, measurer, page).inlineSize);
     const squashed = rangesWhere(from, to, (low, high): Judgement => {
-      const sizes = [inlineAt(shareAt(low)), inlineAt(shareAt(high))];
+      const sizes = [inlineAt(low), inlineAt(high)];
       const needed = needs(low, high);
       if (Math.min(...sizes) + SLACK >= Math.max(...needed)) return 'none';
       if (Math.max(...sizes) + SLACK < Math.min(...needed)) return 'all';
@@ -42,10 +67,10 @@ export function* wordFindings(checked: Checked): Generator<Found> {
     if (squashed.length > 0) {
       const worst = worstOf(squashed, (width) => {
         const need = needOf(looks, tile, measurer, width).inlineSize;
-        return need - inlineAt(shareAt(width));
+        return need - inlineAt(width);
       });
       const need = needOf(looks, tile, measurer, worst);
-      const size = inlineAt(shareAt(worst));
+      const size = inlineAt(worst);
       yield {
         kind: 'squashed',
         level,
@@ -65,10 +90,10 @@ export function* wordFindings(checked: Checked): Generator<Found> {
 
     if (!canClip(tile)) continue;
     const clipped = rangesWhere(from, to, (low, high): Judgement => {
-      const inline = [inlineAt(shareAt(low)), inlineAt(shareAt(high))];
-      const block = [blockAt(shareAt(low)), blockAt(shareAt(high))];
+      const inline = [inlineAt(low), inlineAt(high)];
+      const block = [blockAt(low), blockAt(high)];
       const needed = (size: number) =>
-        pages(low, high).map((page) => neededBlockSize(looks, tile, measurer, page, size));
+        pages(low, high).map((page) => blockNeedOf(looks, tile, measurer, page, size).words);
       // Words need most height where they are narrowest.
       if (Math.max(...needed(Math.min(...inline))) <= Math.min(...block) + SLACK) return 'none';
       if (low === high) return 'all';
@@ -78,7 +103,7 @@ export function* wordFindings(checked: Checked): Generator<Found> {
     // In masonry a tile is as high as its words: between two widths they may break anew.
     if (clipped.length === 0 || followsWords(level)) continue;
     const excess = (width: number) =>
-      neededBlockSize(looks, tile, measurer, width, inlineAt(shareAt(width))) - blockAt(shareAt(width));
+      blockNeedOf(looks, tile, measurer, width, inlineAt(width)).words - blockAt(width);
     const worst = worstOf(clipped, excess);
     yield {
       kind: 'clipped',
@@ -88,9 +113,9 @@ export function* wordFindings(checked: Checked): Generator<Found> {
       badness: excess(worst),
       worst,
       said: {
-        need: excess(worst) + blockAt(shareAt(worst)),
-        has: blockAt(shareAt(worst)),
-        inline: inlineAt(shareAt(worst)),
+        need: excess(worst) + blockAt(worst),
+        has: blockAt(worst),
+        inline: inlineAt(worst),
         columns: a.columnSpan,
         rows: a.rowSpan,
       },
