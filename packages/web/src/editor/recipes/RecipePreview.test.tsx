@@ -9,11 +9,17 @@ import { RecipePreview } from './RecipePreview';
 
 afterEach(cleanup);
 
-/** Measures nothing: how words break is not asked here. */
+/** Letters of 8 px: how words break is not asked here. */
 Object.assign(globalThis, {
   OffscreenCanvas: class {
     getContext() {
-      return { measureText: () => ({ width: 8 }) };
+      return {
+        measureText: (words: string) => ({
+          width: words.length * 8,
+          fontBoundingBoxAscent: 11,
+          fontBoundingBoxDescent: 3,
+        }),
+      };
     }
   },
 });

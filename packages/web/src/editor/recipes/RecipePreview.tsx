@@ -3,6 +3,7 @@ import {
   change,
   emptyDocument,
   layoutCollection,
+  mediaOf,
   withPart,
   type Assets,
   type CollectionDocument,
@@ -64,7 +65,8 @@ export const RecipePreview = memo(function RecipePreview({
   const { document, layout, natural } = useMemo(() => {
     let id = 0;
     const base: CollectionDocument = { ...emptyDocument('Recipe'), look, namedLooks, bands: [] };
-    const { columnSpan, rowSpan } = recipe.tiles[recipe.root]?.place ?? { columnSpan: 1, rowSpan: 1 };
+    const root = recipe.tiles[recipe.root];
+    const { columnSpan } = root?.place ?? { columnSpan: 1 };
     const side = { blockStart: 0, inlineEnd: 0, blockEnd: 0, inlineStart: 0 };
     const inlineSize = columnSpan * 170 + (columnSpan - 1) * GAP;
     const made = change(
@@ -73,7 +75,8 @@ export const RecipePreview = memo(function RecipePreview({
         arrangement: {
           ...base.arrangement,
           columns: Array.from({ length: columnSpan }, () => '1fr'),
-          autoRows: `${CELL}px`,
+          // A picture between words takes the room that it needs; one that is all of the tile, what it gets.
+          autoRows: root && mediaOf(root) ? `${CELL}px` : `minmax(${CELL}px, auto)`,
           columnGap: GAP,
           rowGap: GAP,
           padding: side,
@@ -82,11 +85,8 @@ export const RecipePreview = memo(function RecipePreview({
       addFromRecipe({ recipe, variant, assets, position: 0, freshId: () => `part-${id++}` }),
     ).document;
     const shown = withSamples(made, samples);
-    return {
-      document: shown,
-      layout: layoutCollection(shown, inlineSize, { measurer }),
-      natural: { inlineSize, blockSize: rowSpan * CELL + (rowSpan - 1) * GAP },
-    };
+    const layout = layoutCollection(shown, inlineSize, { measurer });
+    return { document: shown, layout, natural: { inlineSize, blockSize: layout.blockSize } };
   }, [recipe, variant, assets, look, namedLooks, samples, measurer]);
   const scale = Math.min(1, width / natural.inlineSize, height / natural.blockSize);
   return (
