@@ -5,10 +5,13 @@ import type { LayoutReport } from './layout.js';
 interface Case {
   readonly page: string;
   readonly widths: readonly number[];
+  /** Of the window, px. */
+  readonly height?: number;
 }
 
 /**
- * Lays out one page a line: `{"page": "path", "widths": [360]}` in,
+ * Lays out one page a line: `{"page": "path", "widths": [360], "height": 900}` in, the height of the
+ * window where it is another than 800 px;
  * `{"page", "results": {"360": {"tiles": […]}}}` or `{"page", "error"}` out. A case that fails does
  * not end the run.
  */
@@ -22,7 +25,8 @@ export async function layoutBatch(
     try {
       const asked = JSON.parse(line) as Partial<Case>;
       if (typeof asked.page === 'string') ({ page } = asked);
-      const { widths } = await pageReport(page, checkCase(asked).widths);
+      const { widths: at, height } = checkCase(asked);
+      const { widths } = await pageReport(page, at, height);
       print(JSON.stringify({ page, results: resultsOf(widths) }));
     } catch (error) {
       print(JSON.stringify({ page, error: error instanceof Error ? error.message : String(error) }));
@@ -33,7 +37,7 @@ export async function layoutBatch(
 const resultsOf = (widths: LayoutReport['widths']) =>
   Object.fromEntries(widths.map(({ width, ...result }) => [String(width), result]));
 
-function checkCase({ page, widths }: Partial<Case>): Case {
+function checkCase({ page, widths, height }: Partial<Case>): Case {
   if (typeof page !== 'string')
     throw new Error('A case names its page: {"page": "file.html", "widths": [360]}.');
   if (
@@ -42,5 +46,9 @@ function checkCase({ page, widths }: Partial<Case>): Case {
   ) {
     throw new Error('A case lists its widths in px: {"page": "file.html", "widths": [360]}.');
   }
-  return { page, widths };
+  if (height !== undefined && !(typeof height === 'number' && Number.isFinite(height) && height > 0))
+    throw new Error(
+      'A case says the height of its window in px: {"page": "file.html", "widths": [360], "height": 900}.',
+    );
+  return { page, widths, ...(height !== undefined && { height }) };
 }

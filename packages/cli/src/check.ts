@@ -16,17 +16,17 @@ export interface CheckCommand {
   readonly to: number;
   readonly failOn: readonly FindingKind[];
   readonly format: 'text' | 'json';
-  /** Height of the screen, px. */
-  readonly screen: number;
+  /** Height of the window, px. */
+  readonly height: number;
 }
 
 /** What the fit check found, as text or JSON, and whether some of it is what the run fails on. */
 export function checkReport(
   { document, measurer }: ReadCollection,
-  { from, to, failOn, format, screen }: CheckCommand,
+  { from, to, failOn, format, height }: CheckCommand,
 ): { readonly text: string; readonly fails: boolean } {
   if (to < from) throw new CliError(`Widths go from a smaller to a larger one; here from ${from} to ${to}.`);
-  const report = checkFit(document, { measurer, from, to, screenBlockSize: screen });
+  const report = checkFit(document, { measurer, from, to, screenBlockSize: height });
   const found = openFindings(report);
   return {
     text: format === 'json' ? asJson(report) : asText(document.name, report),

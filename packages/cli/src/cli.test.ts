@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { Readable } from 'node:stream';
 import { layoutBatch } from './batch.js';
+import { said } from './CliError.js';
+import { readInput } from './files.js';
 import { program } from './program.js';
 import type { CollectionDocument } from '@noria/core';
 import { unpacked } from './unpacked.js';
@@ -55,7 +57,7 @@ describe('noria layout', () => {
       (JSON.parse(await noria('layout', path, '--width', '1600', ...more)) as LayoutReport).widths[0]
         ?.blockSize;
     expect(await heightOf()).toBe(3200);
-    expect(await heightOf('--screen', '1200')).toBe(4800);
+    expect(await heightOf('--height', '1200')).toBe(4800);
   });
 
   test('derives the narrower bands of a file that has none yet and says so', async () => {
@@ -114,10 +116,41 @@ describe('noria layout of a page', () => {
     });
     expect(answers.slice(1).map(({ error }) => error)).toEqual([
       expect.stringContaining('JSON'),
-      expect.stringContaining('gone.html can’t be read'),
+      'There is no file gone.html.',
       expect.stringContaining('lists its widths in px'),
     ]);
   }, 30_000);
+
+  test('takes the height of the window, in a line of a batch too; 800 px where none is said', async () => {
+    const path = await file(
+      'high.html',
+      '<style>body { margin: 0 }</style><div data-grid style="display: grid; height: 50vh"><p data-tile="a"></p></div>',
+    );
+    const heightOf = async (...more: string[]) =>
+      (JSON.parse(await noria('layout', path, '--width', '400', ...more)) as LayoutReport).widths[0]
+        ?.blockSize;
+    expect([await heightOf(), await heightOf('--height', '900')]).toEqual([400, 450]);
+    const printed: string[] = [];
+    const lines = [{ height: 900 }, {}, { height: 'tall' }].map((more) =>
+      JSON.stringify({ page: path, widths: [400], ...more }),
+    );
+    await layoutBatch(Readable.from(lines.map((line) => `${line}\n`)), (text) => printed.push(text));
+    expect(printed.map((text) => JSON.parse(text) as object)).toMatchObject([
+      { results: { 400: { blockSize: 450 } } },
+      { results: { 400: { blockSize: 400 } } },
+      { error: expect.stringContaining('height of its window') },
+    ]);
+  }, 30_000);
+
+  test('refuses a page of elements in elements in elements in words', async () => {
+    const deep = await file('deep.html', `<div data-grid style="display: grid">${'<div>'.repeat(50_000)}`);
+    await expect(noria('layout', deep, '--width', '400')).rejects.toThrow(
+      'Elements are nested more than 512 deep at line 1. Take some of them out.',
+    );
+    await expect(noria('import', deep, '--out', join(folder, 'deep.noria.json'))).rejects.toThrow(
+      'nested more than',
+    );
+  });
 
   test('names neither file nor widths: it says what is missing', async () => {
     await expect(noria('layout')).rejects.toThrow('Name a file');
@@ -133,13 +166,61 @@ describe('noria import', () => {
       '<title>Huts</title><div style="display:grid;gap:8px;rotate:3deg"><h2>Seven huts</h2></div>',
     );
     const out = join(folder, 'grid.noria.json');
-    expect(await noria('import', page, '--out', out)).toBe(`1 tiles in ${out}`);
+    expect(await noria('import', page, '--out', out)).toBe(`1 tile in ${out}`);
     expect(said.mock.calls.join()).toContain('grid.html:1: “rotate” is not imported.');
     expect(await noria('layout', out, '--width', '400')).toContain('"tile-1"');
     await expect(noria('import', await file('none.html', '<p>'), '--out', out)).rejects.toThrow(
       'There is no grid',
     );
     said.mockRestore();
+  });
+});
+
+describe('what people expect of a command line', () => {
+  test('its version, and help with examples and what it ends with', async () => {
+    const shown: string[] = [];
+    const command = program(() => undefined).configureOutput({ writeOut: (text) => shown.push(text) });
+    await expect(command.parseAsync(['--version'], { from: 'user' })).rejects.toMatchObject({ exitCode: 0 });
+    await expect(command.parseAsync(['--help'], { from: 'user' })).rejects.toMatchObject({ exitCode: 0 });
+    expect(shown[0]).toMatch(/^\d+\.\d+\.\d+\n$/);
+    expect(shown.join('')).toContain('noria export huts.noria.json --out site');
+    expect(shown.join('')).toContain('2  it could not be done; why is said on standard error');
+  });
+
+  test('folders are made where they lack; - is standard output', async () => {
+    jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const page = await file('plain.html', '<div style="display: grid"><h2>Huts</h2></div>');
+    const out = join(folder, 'new', 'folder', 'huts.noria.json');
+    await noria('import', page, '--out', out);
+    expect(JSON.parse(await noria('import', page, '--out', '-'))).toEqual(
+      JSON.parse(await readFile(out, 'utf8')),
+    );
+    await expect(noria('export', out, '--out', '-')).rejects.toThrow('Name one: --out site');
+    jest.restoreAllMocks();
+  });
+
+  test('standard input is read to its end, and no further than is sensible', async () => {
+    expect(await readInput(Readable.from([Buffer.from('hu'), 'ts']))).toBe('huts');
+    const endless = Readable.from(
+      (function* () {
+        for (;;) yield Buffer.alloc(2 ** 22);
+      })(),
+    );
+    await expect(readInput(endless)).rejects.toThrow('Standard input is larger than 64 MB');
+  });
+
+  test('what fails is said in words: files in the way, folders, and what nobody foresaw', async () => {
+    const inTheWay = await file('in-the-way', '');
+    await expect(noria('export', small, '--out', join(inTheWay, 'site'))).rejects.toThrow(
+      /can’t be made: a (part of its path is a file|file of that name is in the way)\./,
+    );
+    await expect(noria('layout', folder, '--width', '300')).rejects.toThrow(
+      /can’t be read: it is a folder\./,
+    );
+    expect(said(Object.assign(new Error('EACCES: denied'), { code: 'EACCES', path: '/huts' }))).toBe(
+      '/huts can’t be used: you may not.',
+    );
+    expect(said(new TypeError('x is undefined'))).toBe('This should not happen: x is undefined');
   });
 });
 

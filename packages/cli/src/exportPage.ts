@@ -3,7 +3,8 @@ import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import subsetFont from 'subset-font';
-import { CliError } from './CliError.js';
+import { CliError, why } from './CliError.js';
+import { writeText } from './files.js';
 import { shippedFolder } from './fonts.js';
 import type { ReadCollection } from './readDocument.js';
 
@@ -19,10 +20,14 @@ export async function exportPage(
   out: string,
 ): Promise<number> {
   const page = writePage(document, measurer);
-  for (const folder of ['', 'pictures', 'films', 'fonts'])
-    await mkdir(join(out, folder), { recursive: true });
+  for (const folder of ['', 'pictures', 'films', 'fonts']) {
+    const path = join(out, folder);
+    await mkdir(path, { recursive: true }).catch((error: unknown) => {
+      throw new CliError(`The folder ${path} can’t be made: ${why(error)}.`);
+    });
+  }
   for (const asset of page.assets) await writeAsset(document, asset, pictures, out);
-  for (const [path, text] of Object.entries(page.files)) await writeFile(join(out, path), text);
+  for (const [path, text] of Object.entries(page.files)) await writeText(join(out, path), text);
   return page.assets.length + Object.keys(page.files).length;
 }
 
@@ -59,9 +64,8 @@ async function writeAsset(
         .webp({ quality: 84 })
         .toFile(to);
   } catch (error) {
-    const why = error instanceof Error ? error.message : String(error);
     throw new CliError(
-      `The picture ${from} can’t be used (${why}). Pictures lie in a folder “pictures” beside the collection.`,
+      `The picture ${from} can’t be used (${why(error)}). Pictures lie in a folder “pictures” beside the collection.`,
     );
   }
 }

@@ -6,41 +6,49 @@ import {
   type SourcePage,
   type PageLayoutOptions,
 } from '@noria/core';
-import { readFile } from 'node:fs/promises';
 import { readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import sharp from 'sharp';
 import { CliError } from './CliError.js';
+import { readText, STANDARD } from './files.js';
 import { fontMeasurer } from './fonts.js';
 import type { LayoutReport } from './layout.js';
 
 /**
  * Lays an HTML page out without a browser.
- * @param screen height of the window that `vh` refers to, px
+ * @param height of the window that `vh` refers to, px
  * @throws CliError when the file can't be read
  */
 export async function pageReport(
   file: string,
   widths: readonly number[],
-  screen: number = SCREEN_BLOCK_SIZE,
+  height: number = SCREEN_BLOCK_SIZE,
 ): Promise<LayoutReport> {
-  let html: string;
-  try {
-    html = await readFile(file, 'utf8');
-  } catch (error) {
-    throw new CliError(`${file} can’t be read: ${error instanceof Error ? error.message : String(error)}`);
-  }
-  const folder = dirname(resolve(file));
-  const page = readPage(html, (href) => readLocal(folder, href));
+  return textReport(await readText(file), file, widths, height);
+}
+
+/**
+ * Lays a page out of which the text is there.
+ * @param file where it comes from; its pictures and styles lie beside it
+ * @throws CliError when its layout is too large to hold, or it is nested too deep
+ */
+export async function textReport(
+  html: string,
+  file: string,
+  widths: readonly number[],
+  height: number = SCREEN_BLOCK_SIZE,
+): Promise<LayoutReport> {
+  const folder = file === STANDARD ? process.cwd() : dirname(resolve(file));
+  const page = inWords(() => readPage(html, (href) => readLocal(folder, href)));
   const options: PageLayoutOptions = {
-    height: screen,
+    height,
     measurer: await fontMeasurer(),
     pictureSize: await pictureSizes(page, folder),
   };
   for (const { line, sheet, message } of page.reports) console.error(`${sheet ?? file}:${line}: ${message}`);
   return {
     widths: widths.map((width) => {
-      const { inlineSize, blockSize, tiles } = layOut(page, width, options);
+      const { inlineSize, blockSize, tiles } = inWords(() => layoutPage(page, width, options));
       return {
         width,
         inlineSize,
@@ -57,10 +65,10 @@ export async function pageReport(
   };
 }
 
-/** A grid too large to hold is the page's doing, and said as that. */
-function layOut(page: SourcePage, width: number, options: PageLayoutOptions) {
+/** A grid too large to hold, or elements nested too deep, are the page's doing, and said as that. */
+function inWords<Value>(work: () => Value): Value {
   try {
-    return layoutPage(page, width, options);
+    return work();
   } catch (error) {
     throw error instanceof RangeError ? new CliError(error.message) : error;
   }

@@ -1,9 +1,14 @@
-import { CliError } from './CliError.js';
+import { CommanderError } from 'commander';
+import { said, STATUS } from './CliError.js';
 import { program } from './program.js';
 
 try {
   await program((text) => console.log(text)).parseAsync();
 } catch (error) {
-  console.error(error instanceof CliError ? error.message : error);
-  process.exitCode = 1;
+  // Commander has said what was wrong with the words, or has shown the help that was asked for.
+  if (error instanceof CommanderError) process.exitCode = error.exitCode === 0 ? STATUS.done : STATUS.failed;
+  else {
+    console.error(said(error));
+    process.exitCode = STATUS.failed;
+  }
 }

@@ -6,9 +6,9 @@ import {
   type CollectionDocument,
   type TextMeasurer,
 } from '@noria/core';
-import { readFile } from 'node:fs/promises';
 import { dirname } from 'node:path';
-import { CliError } from './CliError.js';
+import { CliError, why } from './CliError.js';
+import { readText } from './files.js';
 import { fontsFor } from './fonts.js';
 
 /** A collection, and what measures its words. */
@@ -18,22 +18,17 @@ export interface ReadCollection {
 }
 
 /**
- * Reads a `.noria.json` file; what the checker notices goes to standard error.
+ * Reads a `.noria.json` file, or one from standard input (`-`); what the checker notices goes to standard error.
+ * @param given its text, where that was read already
  * @throws CliError when the file can't be read, is no JSON, or is no sound collection
  */
-export async function readDocument(file: string): Promise<ReadCollection> {
-  let text: string;
-  try {
-    text = await readFile(file, 'utf8');
-  } catch (error) {
-    const missing = (error as NodeJS.ErrnoException).code === 'ENOENT';
-    throw new CliError(missing ? `There is no file ${file}.` : `${file} can’t be read: ${String(error)}`);
-  }
+export async function readDocument(file: string, given?: string): Promise<ReadCollection> {
+  const text = given ?? (await readText(file));
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch (error) {
-    throw new CliError(`${file} is not JSON: ${error instanceof Error ? error.message : String(error)}`);
+    throw new CliError(`${file} is not JSON: ${why(error)}`);
   }
   const { document, problems } = checkDocument(json);
   const lines = problems.map((problem) => `  ${formatProblem(problem)}`).join('\n');

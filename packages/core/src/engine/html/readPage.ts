@@ -9,10 +9,14 @@ import type { Report } from './report.js';
 /** Text of a style sheet that a page links to, or null when there is none. */
 export type SheetReader = (href: string) => string | null;
 
+/** Elements in elements; browsers stop at as many (HTML 13.2.6 leaves the number to them). */
+const MOST_NESTED = 512;
+
 /**
  * Reads an HTML page or a snippet of one, with the style sheets in it and those that it links to.
  * @param readSheet finds a linked style sheet; without it none is read
  * @param before rules that come before the page's own
+ * @throws RangeError when its elements are nested too deep
  */
 export function readPage(
   html: string,
@@ -20,6 +24,7 @@ export function readPage(
   before: readonly StyleRule[] = [],
 ): SourcePage {
   const document: Document = parseHtml(html, { treeAdapter: adapter, sourceCodeLocationInfo: true });
+  boundNesting(document);
   const reports: Report[] = [];
   const report = (each: Report) => void reports.push(each);
   const root = document.children.find((node): node is Element => isTag(node) && node.name === 'html');
@@ -44,6 +49,21 @@ export function readPage(
   };
   visit(root);
   return { root, ownRules: userAgentRules(), rules, inlineDeclarations, reports };
+}
+
+/** @throws RangeError when elements lie in more elements than are read */
+function boundNesting(document: Document): void {
+  let level: ChildNode[] = document.children;
+  for (let depth = 0; level.length > 0; depth++) {
+    const [first] = level;
+    if (depth > MOST_NESTED) {
+      const line = (first && isTag(first) ? first.sourceCodeLocation?.startLine : undefined) ?? 1;
+      throw new RangeError(
+        `Elements are nested more than ${MOST_NESTED} deep at line ${line}. Take some of them out.`,
+      );
+    }
+    level = level.flatMap((node) => (isTag(node) ? node.children : []));
+  }
 }
 
 /** Addresses of the pictures in a page, each once. */
