@@ -5,6 +5,8 @@ import {
   type TrackListPart,
   type TrackSizingFunction,
 } from '../engine/box/style.js';
+import { formatTrackSize } from '../engine/css/trackSize.js';
+import { trackText } from '../engine/css/trackText.js';
 import { countRepetitions } from '../engine/grid/repetitions.js';
 import { HOLDING } from '../arrangements/index.js';
 import { LIMITS } from '../document/limits.js';
@@ -82,24 +84,12 @@ function columnTracks(style: BoxStyle, inner: number, gap: number, say: Say): Tr
   if (sizings.length === 0) return ['1fr'];
   return sizings.map((sizing) => {
     const { min, max } = sizing;
-    if (max.kind === 'fr') {
-      const isFree = min.kind === 'auto' || (min.kind === 'length' && min.value === 0);
-      if (!isFree && !automatic) say(property, 'has a least width, which a share here does not');
-      return `${rounded(max.value)}fr`;
-    }
-    if (
-      max.kind === 'length' &&
-      min.kind === 'length' &&
-      typeof max.value === 'number' &&
-      min.value === max.value
-    ) {
-      return `${Math.min(LIMITS.track, rounded(max.value))}px`;
-    }
-    if (max.kind === 'length') {
-      say(property, 'has a width that is neither px nor a share; it is imported as the px it comes to here');
-      return `${Math.min(LIMITS.track, Math.max(0, rounded(resolveLength(max.value, inner))))}px`;
-    }
-    say(property, 'has a column sized by its content; it became an equal share');
+    // A plain share shrinks to what is in it on a page; a share here shrinks to nothing, as designers mean it.
+    const isFree = min.kind === 'auto' || (min.kind === 'length' && min.value === 0);
+    if (max.kind === 'fr' && (isFree || automatic)) return `${rounded(max.value)}fr`;
+    const written = formatTrackSize(trackText(sizing));
+    if (written !== null) return written;
+    say(property, 'has a width that is out of bounds; it became an equal share');
     return '1fr';
   });
 }
@@ -113,12 +103,7 @@ function rowTracks(parts: readonly TrackListPart[], property: string, say: Say):
 
 function rowSize(sizing: TrackSizingFunction | undefined, property: string, say: Say): TrackSize | null {
   if (!sizing) return null;
-  const { min, max } = sizing;
-  const size = max.kind === 'length' ? max.value : min.kind === 'length' ? min.value : null;
-  if (typeof size === 'number' && size > 0) {
-    const px = `${Math.min(LIMITS.track, rounded(size))}px`;
-    return max.kind === 'length' ? px : `minmax(${px}, auto)`;
-  }
-  say(property, 'has a row that is no number of px; it is 160 px high now');
-  return null;
+  const written = formatTrackSize(trackText(sizing));
+  if (written === null) say(property, 'has a row that is out of bounds; it is 160 px high now');
+  return written;
 }
