@@ -1,5 +1,5 @@
 import { isTag, type Element } from 'domhandler';
-import { cascade, type CascadeEnvironment } from '../engine/html/cascade.js';
+import { cascade, type Cascaded, type CascadeEnvironment } from '../engine/html/cascade.js';
 import { readPage, type SheetReader } from '../engine/html/readPage.js';
 import { toBoxes } from '../engine/html/toBoxes.js';
 import { expandTracks, namedLines } from '../engine/grid/lines.js';
@@ -10,11 +10,15 @@ import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import { breakpointsOf } from './breakpoints.js';
 import { toArrangement, type Say } from './arrangement.js';
 import { toTile, wordsOf } from './content.js';
+import { DEFAULT_UNITS as UNITS } from '../engine/css/parseLength.js';
+import { readColour } from './paint.js';
+import { readLook } from './look.js';
 import { toPlace } from './place.js';
 import type { Box } from '../engine/box/box.js';
 import type {
   Arrangement,
   CollectionDocument,
+  Measure,
   NarrowerBand,
   Place,
   Tile,
@@ -37,7 +41,7 @@ const TAKEN = new Set([
   'display', 'grid-template-columns', 'grid-template-rows', 'grid-template-areas', 'grid-auto-rows', 'grid-auto-flow',
   'column-gap', 'row-gap', 'grid-column-start', 'grid-column-end', 'grid-row-start', 'grid-row-end', 'max-width',
   'justify-content', 'align-content', 'justify-items', 'align-items', 'box-sizing', 'container-type', 'container-name',
-  'background', 'background-color', 'color', 'border-radius', 'margin-left', 'margin-right', 'margin-top', 'margin-bottom',
+  'background', 'background-color', 'background-image', 'color', 'border-radius', 'box-shadow', 'margin-left', 'margin-right', 'margin-top', 'margin-bottom',
   'margin-inline-start', 'margin-inline-end',
 ]); // prettier-ignore
 const isTaken = (property: string) =>
@@ -85,6 +89,7 @@ export function readCollection(
   const ids = new Map(elements.map((element, k): [Element, TileId] => [element, `tile-${k + 1}`]));
   const say = sayOf(widest.element);
   const arrangement = toArrangement(widest.grid.style, widths[0] ?? LIMITS.widest, say);
+  const cascaded = cascadedIn(page);
   const tiles: Record<TileId, Tile> = {};
   for (const { element, box } of widest.items) {
     const id = ids.get(element) as TileId;
@@ -98,7 +103,7 @@ export function readCollection(
     tiles[id] = {
       ...tile,
       place: placeAt(widest, box, sayOf(element)),
-      look: lookOf(page, element, tile, report),
+      look: { ...tile.look, ...readLook(cascaded(element), box.style, UNITS, sayOf(element)) },
     };
   }
   reportUnknown(page, [widest.element, ...elements], report);
@@ -129,6 +134,7 @@ export function readCollection(
     });
     inherited = own;
   });
+  const [padding, radius] = [commonest(tiles, 'padding'), commonest(tiles, 'radius')];
   // The bands are those that the page has.
   const { narrowerBands: _, ...base } = emptyDocument(titleOf(page) || name);
   return {
@@ -137,8 +143,13 @@ export function readCollection(
       language: page.root.attribs.lang ?? base.language,
       arrangement,
       bands: narrower,
-      look: { ...base.look, background: colourOf(page, widest.element, 'background', report) ?? '#ffffff' },
-      tiles,
+      look: {
+        ...base.look,
+        background: backgroundOf(widest.element, cascaded),
+        ...(padding !== null && { tilePadding: padding }),
+        ...(radius !== null && { radius }),
+      },
+      tiles: without(tiles, padding, radius),
       order: elements.map((element) => ids.get(element) as TileId),
     }),
     reports: reports.sort((a, b) => a.line - b.line),
@@ -265,40 +276,60 @@ function reportUnknown(
   }
 }
 
-function lookOf(
-  page: SourcePage,
-  element: Element,
-  tile: Tile,
-  report: (report: Report) => void,
-): Tile['look'] {
-  const fill = colourOf(page, element, 'fill', report);
-  const textColour = colourOf(page, element, 'textColour', report);
-  return { ...tile.look, ...(fill && { fill }), ...(textColour && { textColour }) };
+/** What an element has of the cascade at 1280 px, with what is inherited of custom properties and of the colour of words. */
+function cascadedIn(page: SourcePage): (element: Element) => Cascaded {
+  const known = new Map<Element, Cascaded>();
+  const of = (element: Element): Cascaded => {
+    let found = known.get(element);
+    if (!found) {
+      const around = element.parent && isTag(element.parent) ? of(element.parent) : null;
+      const own = cascade(page, element, around?.custom ?? new Map(), cascadeAt(1280, SCREEN_BLOCK_SIZE));
+      const colour = around?.values.get('color');
+      const values =
+        own.values.has('color') || !colour ? own.values : new Map([...own.values, ['color', colour]]);
+      known.set(element, (found = { ...own, values }));
+    }
+    return found;
+  };
+  return of;
 }
 
-/** A colour written in hexadecimal; other ways are reported. */
-function colourOf(
-  page: SourcePage,
-  element: Element,
-  of: 'fill' | 'textColour' | 'background',
-  report: (report: Report) => void,
-): string | null {
-  const { values } = cascade(page, element, new Map(), cascadeAt(1280, SCREEN_BLOCK_SIZE));
-  const properties = of === 'textColour' ? ['color'] : ['background-color', 'background'];
-  const property = properties.find((each) => values.has(each));
-  const nodes = property === undefined ? undefined : values.get(property);
-  if (property === undefined || !nodes) return null;
-  for (const node of nodes) {
-    if (node.type === 'Hash' && /^([\da-f]{3}|[\da-f]{6})$/i.test(node.value)) {
-      const digits = node.value.length === 3 ? node.value.replaceAll(/./g, '$&$&') : node.value;
-      return `#${digits.toLowerCase()}`;
-    }
-    if (node.type === 'Identifier' && (node.name === 'white' || node.name === 'black'))
-      return node.name === 'white' ? '#ffffff' : '#000000';
-  }
-  report({
-    ...lineOf(page, element, property),
-    message: `The ${property} of <${element.name}> is no plain colour like “#1e6b5c”; choose one for the tile.`,
-  });
-  return null;
+/** What shows behind a grid: its own background, or that of what it lies in. */
+function backgroundOf(element: Element, cascaded: (element: Element) => Cascaded): string {
+  const { values } = cascaded(element);
+  const nodes = [...(values.get('background-color') ?? []), ...(values.get('background') ?? [])];
+  const colour = nodes.map(readColour).find((each) => each !== null && each.opacity === 1);
+  if (colour) return colour.colour;
+  return element.parent && isTag(element.parent) ? backgroundOf(element.parent, cascaded) : '#ffffff';
 }
+
+type Tiles = Readonly<Record<TileId, Tile>>;
+
+/** The value that most tiles have, where it is one for all sides; null where there is none such. */
+function commonest(tiles: Tiles, of: 'padding' | 'radius'): Measure | null {
+  const counts = new Map<Measure, number>();
+  for (const { look } of Object.values(tiles)) {
+    const value = look[of];
+    if (value !== undefined && typeof value !== 'object') counts.set(value, (counts.get(value) ?? 0) + 1);
+  }
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
+}
+
+/** Tiles without what they have as the collection has it. */
+const without = (tiles: Tiles, padding: Measure | null, radius: Measure | null): Tiles =>
+  Object.fromEntries(
+    Object.entries(tiles).map(([id, tile]) => {
+      const { padding: own, radius: round, ...look } = tile.look;
+      return [
+        id,
+        {
+          ...tile,
+          look: {
+            ...look,
+            ...(own !== undefined && own !== padding && { padding: own }),
+            ...(round !== undefined && round !== radius && { radius: round }),
+          },
+        },
+      ];
+    }),
+  );

@@ -187,11 +187,10 @@ describe('a page as a collection', () => {
       'Picture',
     ]);
     expect(heldBy(document?.tiles['tile-2'])).toEqual({ figure: '184', label: 'beds' });
-    expect(document?.tiles['tile-2']?.look).toMatchObject({ fill: '#112233' });
+    expect(document?.tiles['tile-2']?.look).toMatchObject({ fill: '#112233', textColour: '#663399' });
     expect(heldBy(document?.tiles['tile-3'])).toEqual({ quote: 'We stayed.', source: 'Guest book' });
     const lines = reports.map(({ line, message }) => `${line} ${message}`).join('\n');
     expect(lines).toMatch(/^2 .*justify-items/m);
-    expect(lines).toMatch(/^3 .*no plain colour/m);
     expect(lines).toMatch(/^3 .*transform/m);
     expect(lines).toMatch(/ridge\.jpg/);
     expect(readCollection('<p>No grid</p>', 'page').document).toBeNull();
