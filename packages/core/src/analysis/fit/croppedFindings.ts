@@ -20,16 +20,16 @@ export function* croppedFindings(checked: Checked): Generator<Found> {
       const block = [blockAt(low), blockAt(high)];
       // Words are highest where they are narrowest, pictures where they are widest.
       const need = (pick: (...sizes: number[]) => number) => pick(...words) + LEAST_SHOWN * pick(...pictures);
-      if (need(Math.max) <= Math.min(...block) + SLACK) return 'none';
+      if (Math.max(...pictures) === 0 || need(Math.max) <= Math.min(...block) + SLACK) return 'none';
       if (low === high || need(Math.min) > Math.max(...block) + SLACK) return 'all';
       return 'some';
     });
     if (ranges.length === 0) continue;
     const shownAt = (width: number) => {
       const { words, pictures } = needAt(width);
-      return pictures > 0 ? Math.max(0, Math.min(1, (blockAt(width) - words) / pictures)) : 1;
+      return Math.max(0, (blockAt(width) - words) / pictures);
     };
-    const worst = worstOf(ranges, (width) => 1 - shownAt(width));
+    const worst = worstOf(ranges, (width) => -shownAt(width));
     const shown = shownAt(worst);
     yield {
       kind: 'over-cropped',

@@ -8,8 +8,12 @@ import type { PartKind } from '../part.js';
 
 const icon = fields({ id, icon: orNull(id), picture: orNull(id), label: words, address }, 'An icon', ['id']);
 
-/** It asks for no width of its own, and fades over its own contents alone, not over the card’s fill. */
+/**
+ * It asks for no width of its own, and fades over its own contents alone, not over the card’s fill. Labels that
+ * are not seen lie in it, so that it cuts them off too.
+ */
 const LINE_CSS = `.line {
+  position: relative;
   display: flex;
   justify-content: center;
   inline-size: 0;
