@@ -68,16 +68,15 @@ const asLower = ({ tile, area }: Held, upper: GridArea): Lower => ({
  * shows through one of them.
  */
 function heldIn(level: CollectionDocument, bandIndex: number): Held[] {
-  const places = level.order.map((id) => placeIn(level, level.tiles[id] as Tile, bandIndex));
-  const isHeld = (k: number) => (places[k]?.pin ?? places[k]?.area ?? null) !== null;
-  const held = level.order.flatMap((id, k) => (isHeld(k) ? [level.tiles[id] as Tile] : []));
-  if (held.length < 2 || held.every(({ look }) => isOneColour(look))) return [];
+  const tiles = level.order.map((id) => level.tiles[id] as Tile);
+  if (tiles.every(({ look }) => isOneColour(look))) return [];
+  const places = tiles.map((tile) => placeIn(level, tile, bandIndex));
+  if (places.every(({ pin, area }) => pin === null && area === null)) return [];
   const found = wishesOf(level, resolvedBandOf(level, bandIndex)).flatMap((wish, k) => {
     const { column = null, row = null, columnSpan = 1, rowSpan = 1 } = wish ?? {};
     if (column === null || row === null) return [];
     const place = places[k] as (typeof places)[number];
-    const tile = level.tiles[level.order[k] ?? ''] as Tile;
-    return [{ tile, area: { column, row, columnSpan, rowSpan }, place }];
+    return [{ tile: tiles[k] as Tile, area: { column, row, columnSpan, rowSpan }, place }];
   });
   return found.sort((a, b) => a.place.layer - b.place.layer || a.place.order - b.place.order);
 }

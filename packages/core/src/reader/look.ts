@@ -25,14 +25,13 @@ export function readLook({ values }: Cascaded, style: BoxStyle, units: Units, sa
     shadows.filter(({ isInner }) => !isInner),
     shadows.filter(({ isInner }) => isInner),
   ];
-  const plain = (each: (typeof shadows)[number]): Shadow => each.shadow;
   return {
     fill: fillOf(values, units, say),
     ...(textColour && { textColour: textColour.colour }),
     radius: radiusOf(values.get('border-radius') ?? [], units, say),
     padding: paddingOf(style, say),
-    ...(outer.length > 0 && { outerShadow: outer.map(plain) }),
-    ...(inner.length > 0 && { innerShadow: inner.map(plain) }),
+    ...(outer.length > 0 && { outerShadow: outer.map(({ shadow }) => shadow) }),
+    ...(inner.length > 0 && { innerShadow: inner.map(({ shadow }) => shadow) }),
   };
 }
 
@@ -43,7 +42,7 @@ function fillOf(values: Cascaded['values'], units: Units, say: Say): Fill {
   const nodes = values.get(property) ?? [];
   for (const node of nodes) {
     const gradient = readGradient(node, units);
-    if (gradient && !(gradient.kind === 'linear' && Number.isNaN(gradient.angle))) return gradient;
+    if (gradient) return gradient;
     if (node.type === 'Url' || (node.type === 'Function' && node.name.endsWith('gradient')))
       say(property, 'has an image that is left out: choose it for the tile');
   }

@@ -52,8 +52,10 @@ export function readGradient(node: CssNode, units: Units): Gradient | null {
   if (!stops) return null;
   const words = isHead ? head.filter((each) => !isWord(each, ['in', 'srgb'])) : [];
   switch (node.name) {
-    case 'linear-gradient':
-      return { kind: 'linear', angle: angleOf(words) ?? (words.length === 0 ? 180 : NaN), stops };
+    case 'linear-gradient': {
+      const angle = words.length === 0 ? 180 : angleOf(words);
+      return angle === null ? null : { kind: 'linear', angle, stops };
+    }
     case 'radial-gradient': {
       const at = placeOf(words, units);
       const radii = words.flatMap((each) => (each.type === 'Percentage' ? [Number(each.value) / 100] : []));
