@@ -254,7 +254,9 @@ for (const { name, with: made, go, grip, by, out, view: where = 'Compose' } of G
     await isAt(other);
     await view(page, where).click();
     await isAt(where);
-    if (!(await grip(page).isVisible())) await go?.(page);
+    // What is open stays open; what is not is opened again. It may be painted a moment after the view.
+    const isOpen = () => grip(page).waitFor({ timeout: 3000 });
+    if (go) await isOpen().catch(() => go(page));
     await drag(page, grip(page), ...by, { hold: true });
     await page.evaluate(() => history.back());
     await isAt(other);

@@ -118,6 +118,34 @@ test('pictures are fetched no smaller than they are drawn, and hardly larger', a
   }
 });
 
+test('a picture between the parts of a card is cropped around its focal point, and covers no words', async ({
+  page,
+}, info) => {
+  const address = await exported('a-year-of-work-days', info);
+  for (const width of [280, 700, 1280]) {
+    await page.setViewportSize({ width, height: 2400 });
+    await page.goto(address);
+    const cards = await page.evaluate(() =>
+      [...document.querySelectorAll('.card > figure')].map((figure) => {
+        const [place, image] = [figure, figure.querySelector('img')].map((each) =>
+          each?.getBoundingClientRect(),
+        );
+        const words = figure.nextElementSibling?.getBoundingClientRect();
+        return [
+          (image?.height ?? 0) - (place?.height ?? 0),
+          (words?.top ?? 0) >= (place?.bottom ?? Infinity),
+          (place?.height ?? 0) > 60,
+        ];
+      }),
+    );
+    expect(cards, `at ${width}`).toHaveLength(2);
+    for (const [over, isClear, isSeen] of cards) {
+      expect(Math.abs(Number(over))).toBeLessThan(0.5);
+      expect([isClear, isSeen]).toEqual([true, true]);
+    }
+  }
+});
+
 test('badges that say much wrap inside their tiles', async ({ page }, info) => {
   const badge = { block: 'start', fill: '#ffffff', textColour: '#000000' } as const;
   const long = 'Open again from the first of December, on every day but Mondays';

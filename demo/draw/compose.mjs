@@ -3,8 +3,16 @@ import { createHash } from 'node:crypto';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { COLLECTIONS } from './collections.mjs';
+import { COMPOSED } from './composed.mjs';
 import { GALLERIES } from './galleries.mjs';
-import { FORMAT_VERSION, newCard, newGroup, picturesIn } from '../../packages/core/dist/index.js';
+import {
+  change,
+  FORMAT_VERSION,
+  makeRecipeOf,
+  newCard,
+  newGroup,
+  picturesIn,
+} from '../../packages/core/dist/index.js';
 import sharp from 'sharp';
 import { glance } from '../../packages/server/dist/pictures/glance.js';
 import { PICTURES } from './pictures.mjs';
@@ -114,6 +122,7 @@ function written({
   spread = 'end',
   type = {},
   recipe,
+  parts,
   tiles,
   arrangement,
   ...content
@@ -122,16 +131,33 @@ function written({
   const tile = {
     ...(tiles
       ? { ...newGroup(id), arrangement, order: tiles.map((each) => slug(each.name)) }
-      : newCard(kind, id, held(content))),
+      : parts
+        ? { id, kind: 'card', parts }
+        : newCard(kind, id, held(content))),
     name,
     place: { columnSpan: span[0], rowSpan: span[1], pin: null, ...place },
     look: { fill, textColour, spread, ...type },
-    ...(recipe && { recipe: { recipe, variant: null, tile: RECIPES[recipe].root } }),
+    ...(recipe && RECIPES[recipe] && { recipe: { recipe, variant: null, tile: RECIPES[recipe].root } }),
   };
   return [tile, ...(tiles ?? []).flatMap(written)];
 }
 
-for (const { name, tiles, look, namedLooks = {}, ...rest } of [...COLLECTIONS, ...GALLERIES]) {
+/** A collection whose cards of a recipe make it: the first is what it looks like, the others are its variants. */
+function withRecipe(document, tiles, { id, name, variants }) {
+  const uses = tiles.filter((tile) => tile.recipe === id).map((tile) => slug(tile.name));
+  const made = change(document, makeRecipeOf(uses, id, name, slug)).document;
+  return JSON.parse(
+    JSON.stringify(made, (_, value) =>
+      value?.looks && value.name in variants ? { ...value, name: variants[value.name] } : value,
+    ),
+  );
+}
+
+for (const { name, tiles, look, namedLooks = {}, recipe, ...rest } of [
+  ...COLLECTIONS,
+  ...COMPOSED,
+  ...GALLERIES,
+]) {
   const all = tiles.flatMap(written);
   const shown = new Set(all.flatMap(picturesIn));
   const used = PICTURES.filter(({ id }) => shown.has(id));
@@ -163,6 +189,7 @@ for (const { name, tiles, look, namedLooks = {}, ...rest } of [...COLLECTIONS, .
       await Promise.all(used.map(async (picture) => [picture.id, await asset(picture)])),
     ),
   };
-  await writeFile(join(demo, `${slug(name)}.noria.json`), `${JSON.stringify(document, null, 2)}\n`);
+  const whole = recipe ? withRecipe(document, tiles, recipe) : document;
+  await writeFile(join(demo, `${slug(name)}.noria.json`), `${JSON.stringify(whole, null, 2)}\n`);
   console.log(`${slug(name)}.noria.json, ${all.length} tiles`);
 }

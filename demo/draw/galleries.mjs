@@ -84,7 +84,7 @@ export const GALLERIES = [
       picture('moss-valley'),
       {
         name: 'Count',
-        kind: 'figure',
+        kind: 'stat',
         figure: '1 130',
         label: 'pictures since May',
         fill: '#8f3f22',
@@ -400,8 +400,8 @@ export const GALLERIES = [
             text: 'Turn left at the trail mark, not before it.',
             fill: '#dfe8e2',
           },
-          { name: 'Beds', kind: 'figure', figure: '28', label: 'beds', fill: '#f6f1e9' },
-          { name: 'Height', kind: 'figure', figure: '2 140', label: 'metres up', fill: '#d9e5e6' },
+          { name: 'Beds', kind: 'stat', figure: '28', label: 'beds', fill: '#f6f1e9' },
+          { name: 'Height', kind: 'stat', figure: '2 140', label: 'metres up', fill: '#d9e5e6' },
           {
             name: 'Warden’s word',
             kind: 'quote',
@@ -428,7 +428,7 @@ export const GALLERIES = [
             text: 'Work days on the first Saturday of every month.',
             fill: '#e9dcc6',
           },
-          { name: 'Next day', kind: 'figure', figure: '5 June', label: 'next work day', fill: '#24413f' },
+          { name: 'Next day', kind: 'stat', figure: '5 June', label: 'next work day', fill: '#24413f' },
         ],
       },
     ],

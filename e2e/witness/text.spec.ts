@@ -123,8 +123,14 @@ test('paragraphs in the fonts that ship break into as many lines as in the brows
   expect(different.length / all, different.slice(0, 40).join('\n')).toBeLessThanOrEqual(0.005);
 });
 
-/** No picture is needed to measure words. */
-const NOTHING: Sources = { picture: () => ({ src: '' }), small: () => '', film: () => '' };
+const drawing = (inlineSize: number, blockSize: number) =>
+  `data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" width="${inlineSize}" height="${blockSize}"/>`)}`;
+/** What pictures show does not matter to heights; how large they are does. */
+const EMPTY: Sources = {
+  picture: ({ inlineSize, blockSize }) => ({ src: drawing(inlineSize, blockSize) }),
+  small: () => drawing(32, 32),
+  film: () => '',
+};
 
 test('tiles of the demo are as high by their content as in the browser', async ({ page }) => {
   const measurer = await fontMeasurer();
@@ -135,7 +141,7 @@ test('tiles of the demo are as high by their content as in the browser', async (
     const tiles = collection.order
       .map((id) => collection.tiles[id] as Tile)
       .filter((tile) => tile.kind === 'card' && pictureOf(tile) === null);
-    const html = tiles.map((tile) => tileHtml(collection, tile, NOTHING)).join('');
+    const html = tiles.map((tile) => tileHtml(collection, tile, EMPTY)).join('');
     await page.setContent(
       `<!doctype html><style>${namedRule(':root', collection)} ${(await fontFaces()).join('')} body { margin: 0; container-type: inline-size } ${contentCss(collection, { apart: true, line: true })} ${tiles.map((tile) => tileCss(collection, tile, () => 'none')).join('\n')}
       #around { display: grid; justify-items: stretch } </style><div id="around">${html}</div>`,

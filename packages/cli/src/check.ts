@@ -8,7 +8,9 @@ import {
   type FindingKind,
   type FitReport,
 } from '@noria/core';
+import { join } from 'node:path';
 import { CliError } from './CliError.js';
+import { detailsIn } from './details.js';
 import type { ReadCollection } from './readDocument.js';
 
 export interface CheckCommand {
@@ -21,12 +23,13 @@ export interface CheckCommand {
 }
 
 /** What the fit check found, as text or JSON, and whether some of it is what the run fails on. */
-export function checkReport(
-  { document, measurer }: ReadCollection,
+export async function checkReport(
+  { document, measurer, folder }: ReadCollection,
   { from, to, failOn, format, height }: CheckCommand,
-): { readonly text: string; readonly fails: boolean } {
+): Promise<{ readonly text: string; readonly fails: boolean }> {
   if (to < from) throw new CliError(`Widths go from a smaller to a larger one; here from ${from} to ${to}.`);
-  const report = checkFit(document, { measurer, from, to, screenBlockSize: height });
+  const details = await detailsIn(join(folder, 'pictures'), document);
+  const report = checkFit(document, { measurer, details, from, to, screenBlockSize: height });
   const found = openFindings(report);
   return {
     text: format === 'json' ? asJson(report) : asText(document.name, report),

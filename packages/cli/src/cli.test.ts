@@ -291,6 +291,38 @@ describe('noria check', () => {
     }
   });
 
+  test('sees every px of the pictures that lie beside the collection', async () => {
+    const beside = join(folder, 'starry');
+    await mkdir(join(beside, 'pictures'), { recursive: true });
+    const document = JSON.parse(await readFile(small, 'utf8')) as CollectionDocument;
+    const [picture] = Object.values(document.pictures);
+    const [id] = document.order.filter((each) => document.tiles[each]?.kind === 'card');
+    const tile = document.tiles[id ?? ''];
+    const fill = {
+      kind: 'picture',
+      picture: picture?.id,
+      focalPoint: { x: 0.5, y: 0.5 },
+      tint: { colour: '#000000', opacity: 0 },
+    };
+    const grey = `24x16:${Buffer.alloc(24 * 16 * 3, 32).toString('base64')}`;
+    const words = { id: 'heading', kind: 'heading', words: 'Seven huts, one path and dry wood' };
+    const text = JSON.stringify({
+      ...document,
+      pictures: { ...document.pictures, [picture?.id ?? '']: { ...picture, raster: grey } },
+      tiles: {
+        ...document.tiles,
+        [id ?? '']: { ...tile, parts: [words], look: { fill, textColour: '#ffffff', spread: 'start' } },
+      },
+    });
+    const path = join(beside, 'starry.noria.json');
+    await writeFile(path, text);
+    expect(await noria('check', path)).not.toMatch(/faint/);
+    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#f0f0f0' } })
+      .webp()
+      .toFile(join(beside, 'pictures', picture?.file ?? ''));
+    expect(await noria('check', path)).toMatch(/faint/);
+  });
+
   test('says what, where and why, as text or JSON, and fails on the named kinds alone', async () => {
     const document = JSON.parse(await readFile(small, 'utf8')) as { tiles: Record<string, object> };
     document.tiles.stars = { ...document.tiles.stars, minimumWidth: 400 };

@@ -118,7 +118,7 @@ export function program(print: (text: string) => void): Command {
       ),
     )
     .action(async (file: string, options: CheckOptions) => {
-      const { text, fails } = checkReport(await readDocument(file), options);
+      const { text, fails } = await checkReport(await readDocument(file), options);
       print(text);
       if (fails) process.exitCode = STATUS.found;
     });

@@ -15,6 +15,8 @@ import { fontsFor } from './fonts.js';
 export interface ReadCollection {
   readonly document: CollectionDocument;
   readonly measurer: TextMeasurer;
+  /** Beside which its pictures and fonts lie. */
+  readonly folder: string;
 }
 
 /**
@@ -34,8 +36,9 @@ export async function readDocument(file: string, given?: string): Promise<ReadCo
   const lines = problems.map((problem) => `  ${formatProblem(problem)}`).join('\n');
   if (!document) throw new CliError(`${file} is not a sound collection:\n${lines}`);
   if (problems.length > 0) console.error(`${file}:\n${lines}`);
-  const measurer = await fontsFor(document, dirname(file));
-  return { document: derived(document, measurer), measurer };
+  const folder = dirname(file);
+  const measurer = await fontsFor(document, folder);
+  return { document: derived(document, measurer), measurer, folder };
 }
 
 /** With its narrower bands, where they are derived and the file has none yet, as one written by hand. */

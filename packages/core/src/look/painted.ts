@@ -30,13 +30,35 @@ export interface Lower {
 export interface Spot {
   readonly x: number;
   readonly y: number;
+  /** How far what is meant reaches from there on either side, px; left out: it is a point. */
+  readonly reach?: { readonly x: number; readonly y: number };
 }
 
 /** What is painted at a place. */
 export type Painter = (at: Spot) => Sheer;
 
-/** Which of the colours of a picture is taken of which nothing is known but these. */
-export type Guess = 0 | 1 | 2;
+/** Which of the colours of a picture is taken of which nothing is known but these: its mean, or an extreme. */
+export type Guess = 0 | Extreme;
+/** The darkest, or the lightest. */
+export type Extreme = 1 | 2;
+
+/** The colour of a picture around a point of it; all in shares of it. */
+type ColourAround = (x: number, y: number, reachX: number, reachY: number) => Rgb;
+/**
+ * How it is told what colours a picture has.
+ * @param columns in how many px it is drawn from side to side, all of it
+ */
+export type ColoursOfPicture = (picture: PictureAsset | undefined, columns: number) => ColourAround;
+
+/** By the few px that a collection keeps of a picture; where there are none, one colour everywhere. */
+export const byRaster =
+  (guess: Guess): ColoursOfPicture =>
+  (picture) => {
+    const raster = picture?.raster === undefined ? null : rasterOf(picture.raster);
+    if (raster) return (x, y) => colourIn(raster, x, y);
+    const colour = rgbOf((picture?.colours ?? ANY_PICTURE)[guess] ?? ANY_PICTURE[guess]);
+    return () => colour;
+  };
 
 const NORMAL: Blend = 'normal';
 
@@ -52,14 +74,14 @@ export function paintedBy(
   known: Known,
   { fill, over = [] }: Pick<TileLook, 'fill' | 'over'>,
   size: SlotSize,
-  guess: Guess = 0,
+  colours: ColoursOfPicture = byRaster(0),
 ): Painter {
   const layers = [
-    ...fillPainters(known, fill, size, guess).map((paint) => ({ paint, blend: NORMAL })),
+    ...fillPainters(known, fill, size, colours).map((paint) => ({ paint, blend: NORMAL })),
     ...over
       .toReversed()
       .flatMap(({ fill: own, blend = 'normal' }) =>
-        fillPainters(known, own, size, guess).map((paint) => ({ paint, blend })),
+        fillPainters(known, own, size, colours).map((paint) => ({ paint, blend })),
       ),
   ];
   return (at) =>
@@ -67,27 +89,25 @@ export function paintedBy(
 }
 
 /** Whether it is not known what the pictures behind a tile are at each place. */
-export const isGuessed = (
-  { pictures }: Known,
-  { fill, over = [] }: Pick<TileLook, 'fill' | 'over'>,
-): boolean =>
-  [fill, ...over.map((layer) => layer.fill)].some((each) => {
-    const picture = shownBy(each);
-    return picture !== null && pictures[picture]?.raster === undefined;
-  });
+export const isGuessed = ({ pictures }: Known, look: Pick<TileLook, 'fill' | 'over'>): boolean =>
+  picturesPaintedBy(look).some((picture) => pictures[picture]?.raster === undefined);
+
+/** The pictures that are painted by a fill and the layers over it. */
+export const picturesPaintedBy = ({ fill, over = [] }: Pick<TileLook, 'fill' | 'over'>): readonly string[] =>
+  [fill, ...over.map((layer) => layer.fill)].flatMap((each) => shownBy(each) ?? []);
 
 /** The picture that is painted; one that is not there where a film has none, and null where there is neither. */
 const shownBy = (fill: Fill): string | null => (isMedia(fill) ? (pictureBehind(fill) ?? '') : null);
 
 /** The layers of one fill, the lowest first. */
-function fillPainters(known: Known, fill: Fill, size: SlotSize, guess: Guess): Painter[] {
+function fillPainters(known: Known, fill: Fill, size: SlotSize, colours: ColoursOfPicture): Painter[] {
   const { namedLooks, pictures } = known;
   if (fill === 'none') return [];
   if (typeof fill === 'string') return [even(namedLooks, fill, 1)];
   if (fill.kind === 'plain') return [even(namedLooks, fill.colour, fill.opacity)];
   if (isGradient(fill)) return [gradientPainter(namedLooks, fill, size)];
   const picture = pictures[shownBy(fill) ?? ''];
-  return [picturePainter(picture, fill, size, guess), veilPainter(known, fill.tint, size)];
+  return [picturePainter(picture, fill, size, colours), veilPainter(known, fill.tint, size)];
 }
 
 const NO_TINT = { colour: '#000000', opacity: 0 };
@@ -174,31 +194,28 @@ function between(from: Sheer, to: Sheer, share: number, isApart: boolean): Sheer
 
 type Cropped = Parameters<typeof cropIn>[2];
 
-/** A picture as it lies in its tile; where only its mean and its extremes are known, one of these everywhere. */
-export function picturePainter(
+/** A picture as it lies in its tile; one that is not known covers all of it. */
+function picturePainter(
   picture: PictureAsset | undefined,
   crop: Cropped,
   size: SlotSize,
-  guess: Guess,
+  colours: ColoursOfPicture,
 ): Painter {
-  const raster = picture?.raster === undefined ? null : rasterOf(picture.raster);
-  if (!picture || !raster) {
-    const painted: Sheer = {
-      colour: rgbOf((picture?.colours ?? ANY_PICTURE)[guess] ?? ANY_PICTURE[guess]),
-      alpha: 1,
-    };
-    return () => painted;
+  if (!picture) {
+    const colour = colours(picture, size.inlineSize)(0.5, 0.5, 0.5, 0.5);
+    return () => ({ colour, alpha: 1 });
   }
   const { x, y, width, height } = cropIn(picture, size, crop);
   const scale = scaleIn(picture, size, crop);
   // Where less than the tile is covered, the rest is clear.
   const [across, down] = [picture.inlineSize * width * scale, picture.blockSize * height * scale];
+  const colour = colours(picture, picture.inlineSize * scale);
   const { position = crop.focalPoint } = crop;
   const [left, top] = [(size.inlineSize - across) * position.x, (size.blockSize - down) * position.y];
-  return (at) => {
+  return ({ reach, ...at }) => {
     const [u, v] = [(at.x - left) / across, (at.y - top) / down];
-    return u < 0 || u > 1 || v < 0 || v > 1
-      ? CLEAR
-      : { colour: colourIn(raster, x + u * width, y + v * height), alpha: 1 };
+    if (u < 0 || u > 1 || v < 0 || v > 1) return CLEAR;
+    const [reachX, reachY] = [((reach?.x ?? 0) * width) / across, ((reach?.y ?? 0) * height) / down];
+    return { colour: colour(x + u * width, y + v * height, reachX, reachY), alpha: 1 };
   };
 }

@@ -2,7 +2,7 @@ import { contrast } from './contrast.js';
 import { composed, hexOf, rgbOf } from './blend.js';
 import { fromOklch, toOklch } from './colour.js';
 import { colourOf } from './named.js';
-import { isGuessed, paintedBy, paintsOf, type Guess, type Known, type Spot } from './painted.js';
+import { byRaster, isGuessed, paintedBy, paintsOf, type Guess, type Known, type Spot } from './painted.js';
 import type { SlotSize } from './crop.js';
 import type { Spread, TileLook } from '../document/look.js';
 import { withContents } from '../document/levels.js';
@@ -33,7 +33,7 @@ export function coloursOf(
   if (isOneColour(look)) return [colourOf(known.namedLooks, fill as string)];
   const guesses: readonly Guess[] = isGuessed(known, look) ? [0, 1, 2] : [0];
   const painted = guesses.flatMap((guess) =>
-    placesFor(look.spread).map(paintedBy(known, look, ANY_TILE, guess)),
+    placesFor(look.spread).map(paintedBy(known, look, ANY_TILE, byRaster(guess))),
   );
   const found = behind.flatMap((colour) => {
     const under = { colour: rgbOf(colour), alpha: 1 };

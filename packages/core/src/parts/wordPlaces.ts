@@ -6,7 +6,7 @@ import type { SlotSize } from '../look/crop.js';
 import type { CollectionDocument, Tile } from '../document/types.js';
 import type { TextMeasurer } from '../engine/text/types.js';
 
-/** Where a line of words stands, px from the border box of its tile. */
+/** Where the letters of a line of words stand, px from the border box of its tile. */
 export interface WordPlace {
   readonly x: number;
   readonly y: number;
@@ -39,12 +39,18 @@ function placesIn({ box, children, inlineSize }: Fragment, x: number, y: number)
     );
   const [top, right, , left] = frameOf(box.style, inlineSize);
   const room = Math.max(0, inlineSize - left - right);
+  const blockSize = box.text.blockSizeAt(room);
   const lines = box.text.linesIn?.(room) ?? [
-    { x: 0, inlineSize: room, blockSize: box.text.blockSizeAt(room) },
+    { x: 0, inlineSize: room, blockSize, above: 0, letters: blockSize },
   ];
   let at = y + top;
   return lines.map((line) => {
-    const place = { ...line, x: x + left + line.x, y: at };
+    const place = {
+      x: x + left + line.x,
+      y: at + line.above,
+      inlineSize: line.inlineSize,
+      blockSize: line.letters,
+    };
     at += line.blockSize;
     return place;
   });

@@ -8,9 +8,14 @@ import { groupTiles } from '../../edit/commands/groups.js';
 import { hold } from '../../testing/held.js';
 import { layoutCollection } from '../../layout/layout.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
-import { addTile, setCollectionLook, setLook, setPart } from '../../edit/commands/tiles.js';
+import { addTile, removeTiles, setCollectionLook, setLook, setPart } from '../../edit/commands/tiles.js';
 import { setLayer, setPin } from '../../edit/commands/place.js';
-import type { CollectionDocument, TileLook } from '../../document/types.js';
+import { checkFit } from '../fit/checkFit.js';
+import { detailOf, type Detail, type Details } from '../../look/detail.js';
+import { picturesBehindWords } from './picturesBehindWords.js';
+import { wordPlaces } from '../../parts/wordPlaces.js';
+import type { LaidOutTile } from '../../arrangements/kind.js';
+import type { CollectionDocument, PictureAsset, Tile, TileLook } from '../../document/types.js';
 
 const WIDTH = 1200;
 /** From white on the left to black on the right. */
@@ -82,6 +87,83 @@ describe('the contrast of words where they stand', () => {
     );
     expect(said(document).get('t')).toBeCloseTo(contrast('#ffffff', '#112233'), 5);
     expect(said(document).has('g')).toBe(false);
+  });
+
+  describe('on a picture', () => {
+    const picture: PictureAsset = {
+      id: 'night',
+      name: 'Night',
+      file: 'night.png',
+      hash: 'a'.repeat(64),
+      mediaType: 'image/png',
+      inlineSize: 200,
+      blockSize: 100,
+      alternativeText: '',
+      colours: ['#202020', '#000000', '#ffffff'],
+      // Grey all over.
+      raster: '1x1:ICAg',
+    };
+    const fill = {
+      kind: 'picture',
+      picture: 'night',
+      focalPoint: { x: 0.5, y: 0.5 },
+      tint: { colour: '#000000', opacity: 0 },
+    } as const;
+    const document = made(
+      (draft) => void (draft.pictures.night = picture),
+      ...word('t', { fill, spread: 'start', align: 'start' }),
+      addTile('picture', 'alone'),
+      setPart(['alone'], 'picture', { picture: 'night' }),
+    );
+    /** Grey, with a white px at a share of its width and height. */
+    const withStar = (x: number, y: number): Details => {
+      const bytes = new Uint8Array(200 * 100 * 4).fill(32);
+      for (let at = 3; at < bytes.length; at += 4) bytes[at] = 255;
+      bytes.fill(255, (y * 200 + x) * 4, (y * 200 + x) * 4 + 4);
+      return new Map([[picture.hash, detailOf({ columns: 200, rows: 100, bytes }) as Detail]]);
+    };
+    const least = (details?: Details) => {
+      const layout = layoutCollection(document, WIDTH, { measurer: LETTERS });
+      const options = { measurer: LETTERS, details };
+      return contrastsAt(document, layout, WIDTH, bandAt(document, WIDTH), options).get('t') ?? 0;
+    };
+
+    test('is told by its px under the words, where they are known', () => {
+      const place = layoutCollection(document, WIDTH, { measurer: LETTERS }).tiles.find(
+        ({ id }) => id === 't',
+      );
+      const [line] = wordPlaces(document, document.tiles.t as Tile, place as LaidOutTile, WIDTH, LETTERS);
+      const { inlineSize = 0, blockSize = 0 } = place ?? {};
+      const scale = Math.max(inlineSize / 200, blockSize / 100);
+      const at = (px: number, size: number, drawn: number) => Math.floor((px + (drawn - size) / 2) / scale);
+      const { x = 0, y = 0 } = line ?? {};
+      const under = withStar(at(x + 5, inlineSize, 200 * scale), at(y + 5, blockSize, 100 * scale));
+      expect(least()).toBeGreaterThan(15);
+      expect(least(withStar(199, 99))).toBeCloseTo(least(), 1);
+      expect(least(under)).toBeLessThan(1.1);
+      expect(
+        checkFit(document, { measurer: LETTERS, from: WIDTH, to: WIDTH }).findings.map(({ kind }) => kind),
+      ).not.toContain('faint');
+      expect(
+        checkFit(document, { measurer: LETTERS, from: WIDTH, to: WIDTH, details: under }).findings.map(
+          ({ kind }) => kind,
+        ),
+      ).toContain('faint');
+    });
+
+    test('asks for the pictures that words may stand on, and for no others', () => {
+      expect(picturesBehindWords(document)).toEqual([picture]);
+      const alone = change(document, removeTiles(['t'])).document;
+      expect(picturesBehindWords(alone)).toEqual([]);
+      const over = change(alone, (draft) => {
+        addTile('text', 'over')(draft);
+        hold(['over'], { heading: 'Hut' })(draft);
+        setLook(['over'], { fill: 'none' })(draft);
+        setPin(['over', 'alone'], 0, { column: 1, row: 1 })(draft);
+        setLayer(['over'], 1, 0, 'band')(draft);
+      }).document;
+      expect(picturesBehindWords(over)).toEqual([picture]);
+    });
   });
 
   test('is near that of rounded places, which are kept', () => {

@@ -1,7 +1,17 @@
 import { CLEAR, composed, hexOf, rgbOf, type Sheer } from '../../look/blend.js';
 import { contrast } from '../../look/contrast.js';
 import { colourOf, tileGrows } from '../../look/named.js';
-import { isGuessed, paintedBy, paintsOf, type Guess, type Painter } from '../../look/painted.js';
+import { byDetails, type Details } from '../../look/detail.js';
+import {
+  byRaster,
+  isGuessed,
+  paintedBy,
+  paintsOf,
+  picturesPaintedBy,
+  type ColoursOfPicture,
+  type Painter,
+  type Spot,
+} from '../../look/painted.js';
 import { placeIn, type Band } from '../../document/bands.js';
 import { hasWords } from '../fit/needs.js';
 import { textColourOf } from '../../look/textColour.js';
@@ -14,6 +24,8 @@ import type { TextMeasurer } from '../../engine/text/types.js';
 /** At so many places along a line of words, and over its height, the colours are taken. */
 const ALONG = 9;
 const OVER = 3;
+/** In pictures of which every px is known, places of so many px are looked at, one beside the other. */
+const PATCH = { x: 8, y: 3 };
 
 /** A tile as it is painted: where it lies, px from the outermost border box, and with what. */
 interface Painted {
@@ -23,6 +35,8 @@ interface Painted {
   readonly lies: readonly Pick<TileLook, 'fill' | 'over'>[];
   /** Whether a picture is in it of which is not known what it is at each place. */
   readonly isGuessed: boolean;
+  /** Whether a picture is in it of which every px is known. */
+  readonly isDetailed: boolean;
 }
 
 export interface ContrastOptions {
@@ -30,8 +44,12 @@ export interface ContrastOptions {
   readonly ids?: ReadonlySet<TileId>;
   /** Where tiles lie and how large they are is rounded to so many px, and what was worked out once is kept; left out: neither. */
   readonly raster?: number;
+  /** Every px of pictures, by their hashes; left out: they are as the collection has them, in a few px. */
+  readonly details?: Details | undefined;
   readonly measurer: TextMeasurer;
 }
+
+const NO_DETAILS: Details = new Map();
 
 /**
  * The least contrast of the words of tiles to what is behind them where they stand, 1 to 21 (WCAG 2.2,
@@ -47,21 +65,30 @@ export function contrastsAt(
   layout: Layout,
   page: number,
   band: Band,
-  { ids, raster, measurer }: ContrastOptions,
+  { ids, raster, details = NO_DETAILS, measurer }: ContrastOptions,
 ): ReadonlyMap<TileId, number> {
   const found = new Map<TileId, number>();
-  const painted = paintedIn(looks, layout, band.index);
+  const painted = paintedIn(looks, layout, band.index, details);
   const under = underIn(painted);
   painted.forEach(({ at, tile }, k) => {
     if ((ids && !ids.has(tile.id)) || tile.kind === 'group' || !hasWords(tile)) return;
     const behind = under(k);
-    const worked = (stack: readonly Painted[]) => leastIn(looks, stack, page, measurer);
+    const worked = (stack: readonly Painted[]) => leastIn(looks, stack, page, measurer, details);
     let least: number;
     if (raster === undefined) least = worked(behind);
     else {
       const rounded = behind.map((each) => ({ ...each, at: roundedTo(raster, each.at, at) }));
       const { pictures, namedLooks, look, films, icons } = looks;
-      const of = [measurer, pictures, namedLooks, look, films, icons, ...behind.map((each) => each.tile)];
+      const of = [
+        measurer,
+        details,
+        pictures,
+        namedLooks,
+        look,
+        films,
+        icons,
+        ...behind.map((each) => each.tile),
+      ];
       const known = kept(tile, of, () => new Map<string, number>());
       const key = [
         tileGrows(looks, tile) ? page : 0,
@@ -95,23 +122,27 @@ function leastIn(
   stack: readonly Painted[],
   page: number,
   measurer: TextMeasurer,
+  details: Details,
 ): number {
   const { at, tile } = stack.at(-1) as Painted;
   const ground: Sheer = { colour: rgbOf(colourOf(looks.namedLooks, looks.look.background)), alpha: 1 };
   const textColour = textColourOf(looks, tile);
-  const guesses: readonly Guess[] = stack.some((each) => each.isGuessed) ? [0, 1, 2] : [0];
+  const isDetailed = stack.some((each) => each.isDetailed);
+  const ways: readonly ColoursOfPicture[] = isDetailed
+    ? [byDetails(details, 1), byDetails(details, 2)]
+    : (stack.some((each) => each.isGuessed) ? ([0, 1, 2] as const) : ([0] as const)).map(byRaster);
   // What sticks out of a tile is cut off there.
   const places = wordPlaces(looks, tile, at, page, measurer).map((place) => within(place, at));
   let least = Infinity;
-  for (const guess of guesses) {
-    const painters = stack.map((each) => ({ at: each.at, paint: painterOf(looks, each, guess) }));
+  for (const colours of ways) {
+    const painters = stack.map((each) => ({ at: each.at, paint: painterOf(looks, each, colours) }));
     for (const place of places) {
-      for (const spot of spotsIn(place)) {
+      for (const spot of isDetailed ? patchesIn(place, at) : spotsIn(place)) {
         const [x, y] = [at.x + spot.x, at.y + spot.y];
         const colour = painters.reduce<Sheer>(
           (behind, each) =>
             isOn(each.at, x, y)
-              ? composed(behind, each.paint({ x: x - each.at.x, y: y - each.at.y }))
+              ? composed(behind, each.paint({ ...spot, x: x - each.at.x, y: y - each.at.y }))
               : behind,
           ground,
         );
@@ -150,7 +181,7 @@ function underIn(painted: readonly Painted[]): (k: number) => readonly Painted[]
 }
 
 /** All tiles in the order in which they are painted, groups before what is in them. */
-function paintedIn(looks: CollectionDocument, layout: Layout, band: number): Painted[] {
+function paintedIn(looks: CollectionDocument, layout: Layout, band: number, details: Details): Painted[] {
   const visit = (inner: Layout, x: number, y: number): Painted[] => {
     const placed = inner.tiles.flatMap((at) => {
       const tile = looks.tiles[at.id];
@@ -161,20 +192,23 @@ function paintedIn(looks: CollectionDocument, layout: Layout, band: number): Pai
     const inOrder = placed.toSorted((a, b) => a.place.layer - b.place.layer || a.place.order - b.place.order);
     return inOrder.flatMap(({ at, tile }) => {
       const group = inner.groups[tile.id];
-      return [asPainted(looks, tile, at), ...(group ? visit(group, at.x, at.y) : [])];
+      return [asPainted(looks, tile, at, details), ...(group ? visit(group, at.x, at.y) : [])];
     });
   };
   return visit(layout, 0, 0);
 }
 
-function asPainted(looks: CollectionDocument, tile: Tile, at: LaidOutTile): Painted {
+function asPainted(looks: CollectionDocument, tile: Tile, at: LaidOutTile, details: Details): Painted {
   const lies = paintsOf(tile);
-  return { at, tile, lies, isGuessed: lies.some((look) => isGuessed(looks, look)) };
+  const isDetailed = lies
+    .flatMap(picturesPaintedBy)
+    .some((picture) => details.has(looks.pictures[picture]?.hash ?? ''));
+  return { at, tile, lies, isDetailed, isGuessed: lies.some((look) => isGuessed(looks, look)) };
 }
 
 /** What a tile is painted with at each place of it. */
-function painterOf(looks: CollectionDocument, { at, lies }: Painted, guess: Guess): Painter {
-  const painters = lies.map((look) => paintedBy(looks, look, at, guess));
+function painterOf(looks: CollectionDocument, { at, lies }: Painted, colours: ColoursOfPicture): Painter {
+  const painters = lies.map((look) => paintedBy(looks, look, at, colours));
   return (spot) => painters.reduce<Sheer>((under, paint) => composed(under, paint(spot)), CLEAR);
 }
 
@@ -197,6 +231,19 @@ function* spotsIn({ x, y, inlineSize, blockSize }: WordPlace) {
         x: x + (inlineSize * u) / (ALONG - 1),
         y: y + (blockSize * v) / (OVER - 1),
       };
+}
+
+/** Patches that cover the px of the page that lie wholly in a line of words. */
+function* patchesIn(place: WordPlace, at: LaidOutTile): Generator<Spot> {
+  const [x, y] = [Math.ceil(at.x + place.x) - at.x, Math.ceil(at.y + place.y) - at.y];
+  const inlineSize = Math.floor(at.x + place.x + place.inlineSize) - at.x - x;
+  const blockSize = Math.floor(at.y + place.y + place.blockSize) - at.y - y;
+  if (inlineSize <= 0 || blockSize <= 0) return;
+  const [across, down] = [Math.ceil(inlineSize / PATCH.x), Math.ceil(blockSize / PATCH.y)];
+  const reach = { x: inlineSize / across / 2, y: blockSize / down / 2 };
+  for (let u = 0; u < across; u++)
+    for (let v = 0; v < down; v++)
+      yield { x: x + (2 * u + 1) * reach.x, y: y + (2 * v + 1) * reach.y, reach };
 }
 
 const isOn = (at: LaidOutTile, x: number, y: number) =>

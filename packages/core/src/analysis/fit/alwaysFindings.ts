@@ -36,11 +36,11 @@ interface Faintest {
 const RASTER = 32;
 
 /** The contrast of words where they stand, at both ends of a stretch; not of those on one opaque colour. */
-function contrastsWhere({ looks, stretch, measurer }: Checked): ReadonlyMap<TileId, number> {
+function contrastsWhere({ looks, stretch, measurer, details }: Checked): ReadonlyMap<TileId, number> {
   const { band, from, to, first, last } = stretch;
   const ids = first.tiles.map(({ id }) => id).filter((id) => !isOneColour((looks.tiles[id] as Tile).look));
   if (ids.length === 0) return new Map();
-  const options = { ids: new Set(ids), raster: RASTER, measurer };
+  const options = { ids: new Set(ids), raster: RASTER, details, measurer };
   const [low, high] = [
     contrastsAt(looks, first.layout, from, band, options),
     contrastsAt(looks, last.layout, to, band, options),

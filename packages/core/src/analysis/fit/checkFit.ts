@@ -16,6 +16,7 @@ import {
 } from './types.js';
 import { addRange, widthsIn } from './ranges.js';
 import { levelFindings } from './levelFindings.js';
+import type { Details } from '../../look/detail.js';
 import { stretchesOf } from './stretches.js';
 import { wordFindings, narrowestIn } from './wordFindings.js';
 import { croppedFindings } from './croppedFindings.js';
@@ -28,6 +29,8 @@ import type { TextMeasurer } from '../../engine/text/types.js';
 
 export interface CheckOptions {
   readonly measurer: TextMeasurer;
+  /** Every px of pictures that words may stand on, by their hashes; left out: a few px of each are known. */
+  readonly details?: Details | undefined;
   /** Whole px; left out: 240 and 2560. */
   readonly from?: number;
   readonly to?: number;
@@ -48,7 +51,14 @@ export interface CheckOptions {
  */
 export function checkFit(
   document: CollectionDocument,
-  { measurer, from = LIMITS.narrowest, to = LIMITS.widest, density = 1, screenBlockSize }: CheckOptions,
+  {
+    measurer,
+    details,
+    from = LIMITS.narrowest,
+    to = LIMITS.widest,
+    density = 1,
+    screenBlockSize,
+  }: CheckOptions,
 ): FitReport {
   if (!Number.isInteger(from) || !Number.isInteger(to) || from < 1 || to < from || to > 20_000) {
     throw new RangeError(`Widths go from a whole number of px to a larger one; here from ${from} to ${to}.`);
@@ -60,7 +70,7 @@ export function checkFit(
   const byBand = new Map(bandsOf(document).map((band) => [band.index, lookedAt(document, band.index)]));
   for (const stretch of stretchesOf(document, from, to, measurer, screenBlockSize)) {
     const looks = byBand.get(stretch.band.index) ?? document;
-    const checked: Checked = { document, looks, stretch, measurer, density, isFluid };
+    const checked: Checked = { document, looks, stretch, measurer, details, density, isFluid };
     for (const check of CHECKS)
       for (const found of check(checked)) gather(gathered, found, stretch.band.index, ids);
     draw(curves, checked, from);

@@ -1,3 +1,4 @@
+import type { Details } from '../../look/detail.js';
 import type { FindingKind, WidthRange } from './types.js';
 import type { Said } from './words.js';
 import type { Stretch } from './stretches.js';
@@ -23,6 +24,7 @@ export interface Checked {
   readonly looks: CollectionDocument;
   readonly stretch: Stretch;
   readonly measurer: TextMeasurer;
+  readonly details: Details | undefined;
   readonly density: number;
   readonly isFluid: boolean;
 }

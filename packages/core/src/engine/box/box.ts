@@ -20,6 +20,9 @@ export interface Line {
   readonly x: number;
   readonly inlineSize: number;
   readonly blockSize: number;
+  /** How far down its letters begin, and how high they are; less than nothing where they reach out above. */
+  readonly above: number;
+  readonly letters: number;
 }
 
 /** A box to be laid out: a tile, a group, or a part of one. Plain data; nothing in it changes. */

@@ -82,3 +82,13 @@ test('lines are as wide as their words, stand where they are aligned, and balanc
   const centred = at({ align: 'center' }, width * 0.8);
   for (const line of centred) expect(line.x * 2 + line.inlineSize).toBeCloseTo(width * 0.8, 5);
 });
+
+test('the letters of a line begin at a whole px below its top, or above it where lines are close', () => {
+  const at = (lineHeight: number) =>
+    paragraph([run('hut', { lineHeight })], plain, measurer).linesIn?.(400)[0] ?? { above: NaN, letters: NaN };
+  const { letters } = at(20);
+  const font = measurer.metrics(run('hut').font);
+  expect(letters).toBe(Math.round(font.ascent) + Math.round(font.descent));
+  expect(at(letters + 5).above).toBe(2);
+  expect(at(letters - 1).above).toBe(-1);
+});

@@ -63,11 +63,12 @@ export function paragraph(
     linesAt: (inlineSize) => lines(inlineSize).count,
     blockSizeAt: (inlineSize) => lines(inlineSize).blockSize,
     linesIn: (inlineSize) => {
-      const all: Omit<Line, 'x'>[] = [];
+      const all: Omit<Line, 'x' | 'above' | 'letters'>[] = [];
+      const letters = first ? lettersOf(first, measurer) : { above: 0, letters: 0 };
       const room = style.balances ? balancedSize(lines, inlineSize) : inlineSize;
       breakLines(pieces, room, style, strut, (line) => all.push(line));
       const share = style.align === 'end' ? 1 : style.align === 'center' ? 0.5 : 0;
-      return all.map((each) => ({ ...each, x: share * (inlineSize - each.inlineSize) }));
+      return all.map((each) => ({ ...each, ...letters, x: share * (inlineSize - each.inlineSize) }));
     },
   };
 }
@@ -99,6 +100,13 @@ function lineEdges(run: TextRun, measurer: TextMeasurer): Edges {
   const lineHeight = Math.floor(run.lineHeight * 64) / 64;
   const half = (lineHeight - (up + down)) / 2;
   return { ascent: up + half, descent: lineHeight - up - half };
+}
+
+/** Where the letters of a run are in its line: browsers begin them at a whole px. */
+function lettersOf(run: TextRun, measurer: TextMeasurer): Pick<Line, 'above' | 'letters'> {
+  const { ascent, descent } = measurer.metrics(run.font);
+  const up = Math.round(ascent);
+  return { above: Math.floor(lineEdges(run, measurer).ascent - up), letters: up + Math.round(descent) };
 }
 
 /** White space as CSS Text 4, section 4.1 collapses it: runs of it become one space, none at a line's start. */
@@ -228,7 +236,7 @@ function breakLines(
   inlineSize: number,
   style: ParagraphStyle,
   strut: Edges,
-  onLine?: (line: Omit<Line, 'x'>) => void,
+  onLine?: (line: Omit<Line, 'x' | 'above' | 'letters'>) => void,
 ): { count: number; blockSize: number } {
   const room = inlineSize + SLACK;
   let count = 0;

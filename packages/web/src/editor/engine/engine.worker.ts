@@ -3,9 +3,11 @@ import { inWorkspace } from '../../api/workspace';
 import { facesOf } from './faces';
 import { loadFaces } from './measurer';
 import { mirror, type MirrorStep } from './mirror';
-import { QUESTIONS, type QuestionName } from './questions';
+import { QUESTIONS, written, type QuestionName } from './questions';
 
 const here = self as unknown as { readonly fonts: FontFaceSet; readonly name: string };
+/** What is needed first comes first, ms. */
+const AHEAD_MS = 1500;
 const follow = mirror();
 // A worker's own address says nothing of the page's; its name does.
 inWorkspace(here.name);
@@ -21,3 +23,5 @@ const engine = {
 export type EngineWorker = typeof engine;
 
 expose(engine);
+// Without a server, too.
+setTimeout(() => void written().catch(() => undefined), AHEAD_MS);

@@ -18,17 +18,19 @@ import {
   propose,
   setNarrowerBands,
   stackBand,
-  writePage,
   type ClosedGaps,
   type CollectionDocument,
+  type Details,
   type FitReport,
   type Fix,
   type JsonPatch,
   type Level,
   type Page,
   type Proposal,
+  type TextMeasurer,
   type TileId,
 } from '@noria/core';
+import { detailsReader } from './details';
 import { measurer } from './measurer';
 import { drawThumbnail, type Thumbnail } from './thumbnail';
 
@@ -43,14 +45,28 @@ export interface Asked {
   readonly mostCrop: number;
 }
 
-/** The last report, and the collection it is about. */
-let last: { about: CollectionDocument; report: FitReport } | null = null;
+/** What writes pages comes later, and before anybody is likely to ask for one. */
+export const written = () => import('./written');
 
-function reportOf(document: CollectionDocument): FitReport {
-  if (last?.about !== document)
-    last = { about: document, report: checkFit(document, { measurer: measurer() }) };
+/** The last report, and the collection it is about. */
+let last: { about: CollectionDocument; details: Details; report: FitReport } | null = null;
+
+function reportOf(document: CollectionDocument, { details, ...options }: WithDetails): FitReport {
+  if (last?.about !== document || last.details !== details)
+    last = { about: document, details, report: checkFit(document, { details, ...options }) };
   return last.report;
 }
+
+interface WithDetails {
+  readonly details: Details;
+  readonly measurer: TextMeasurer;
+}
+
+const readDetails = detailsReader();
+const withDetails = async (document: CollectionDocument): Promise<WithDetails> => ({
+  details: await readDetails(document),
+  measurer: measurer(),
+});
 
 const known = new Map<string, unknown>();
 /** Where a tile sits says nothing about what it needs, so it is not measured anew when it moves. */
@@ -80,25 +96,29 @@ const freshBand = () => `band-${crypto.randomUUID().slice(0, 8)}`;
 
 /** What is worked out beside the page, of the collection as the page has it. */
 export const QUESTIONS = {
-  check(document: CollectionDocument): { readonly report: FitReport; readonly ms: number } {
+  async check(document: CollectionDocument): Promise<{ readonly report: FitReport; readonly ms: number }> {
+    const options = await withDetails(document);
     const start = performance.now();
-    const report = reportOf(document);
+    const report = reportOf(document, options);
     return { report, ms: performance.now() - start };
   },
   /** What puts a finding right; nothing when it is not there any more. */
-  fixes(document: CollectionDocument, id: string): readonly Fix[] {
-    const report = reportOf(document);
+  async fixes(document: CollectionDocument, id: string): Promise<readonly Fix[]> {
+    const options = await withDetails(document);
+    const report = reportOf(document, options);
     const finding = report.findings.find((each) => each.id === id);
-    return finding ? fixesFor(document, report, finding, { measurer: measurer() }) : [];
+    return finding ? fixesFor(document, report, finding, options) : [];
   },
-  fixAllSafe: (document: CollectionDocument): { readonly patch: JsonPatch; readonly fixed: number } =>
-    fixAllSafe(document, { measurer: measurer() }),
+  fixAllSafe: async (
+    document: CollectionDocument,
+  ): Promise<{ readonly patch: JsonPatch; readonly fixed: number }> =>
+    fixAllSafe(document, await withDetails(document)),
   /** The contrast of the words of a tile where they stand at a width; null where it has none. */
-  contrast(document: CollectionDocument, id: TileId, width: number): number | null {
+  async contrast(document: CollectionDocument, id: TileId, width: number): Promise<number | null> {
+    const options = { ...(await withDetails(document)), ids: new Set([id]) };
     const band = bandAt(document, width);
     const looks = lookedAt(document, band.index);
     const layout = layoutCollection(document, width, { measurer: measurer() });
-    const options = { ids: new Set([id]), measurer: measurer() };
     return contrastsAt(looks, layout, width, band, options).get(id) ?? null;
   },
   derive: (document: CollectionDocument, band: number, anew: boolean): JsonPatch =>
@@ -117,7 +137,8 @@ export const QUESTIONS = {
     const { bands } = followWider(began, measurer(), freshBand);
     return change(document, setNarrowerBands(bands)).patch;
   },
-  page: (document: CollectionDocument): Page => writePage(document, measurer()),
+  page: async (document: CollectionDocument): Promise<Page> =>
+    (await written()).writePage(document, measurer()),
   /** Measures all tiles, so that the first answer comes as fast as the later ones. */
   prepare(document: CollectionDocument, asked: Asked): null {
     const view = viewOf(document, asked.level);

@@ -48,14 +48,15 @@ function faintAt(
   document: CollectionDocument,
   tile: Tile,
   width: number,
-  { measurer }: CheckOptions,
+  { measurer, details }: CheckOptions,
 ): (look: Partial<TileLook>) => boolean {
   const layout = layoutCollection(document, width, { measurer });
   const band = bandAt(document, width);
   return (look) => {
     const other = { ...tile, look: { ...tile.look, ...look } };
     const looks = lookedAt({ ...document, tiles: { ...document.tiles, [tile.id]: other } }, band.index);
-    const where = contrastsAt(looks, layout, width, band, { ids: new Set([tile.id]), measurer });
+    const asked = { ids: new Set([tile.id]), measurer, details };
+    const where = contrastsAt(looks, layout, width, band, asked);
     const { has, need } = faintest(looks, other, where.get(tile.id));
     return has < need;
   };
