@@ -12,6 +12,7 @@ import {
   picturesBehindWords,
   type Detail,
   type Details,
+  type PictureFill,
   type Veil,
   contrast,
   contrastsAt,
@@ -85,14 +86,14 @@ function pictureLook({ int, pick, chance }: Random, pictures: Pictures): Ground 
             { colour: dark(), at: 1, opacity: share() },
           ],
         };
-  const fill = {
+  const fill: PictureFill = {
     kind: 'picture',
     picture: pick(Object.keys(pictures)),
     focalPoint: { x: share(), y: share() },
     tint: tint(),
     ...(chance(0.3) && { zoom: 1 + share() }),
     ...(chance(0.1) && { fit: 'contain' }),
-  } as const;
+  };
   return { fill };
 }
 

@@ -7,7 +7,12 @@ const DARKEST = 1;
 const LIGHTEST = 2;
 
 /** A grey picture with some px of another grey. */
-function pixels(columns: number, rows: number, ground: number, others: Readonly<Record<string, number>> = {}) {
+function pixels(
+  columns: number,
+  rows: number,
+  ground: number,
+  others: Readonly<Record<string, number>> = {},
+) {
   const bytes = new Uint8ClampedArray(columns * rows * 4).fill(255);
   for (let at = 0; at < columns * rows; at++) {
     const grey = others[`${at % columns},${Math.floor(at / columns)}`] ?? ground;
@@ -18,11 +23,18 @@ function pixels(columns: number, rows: number, ground: number, others: Readonly<
 
 const detail = (...of: Parameters<typeof pixels>) => detailOf(pixels(...of)) as Detail;
 
+const around = (x: number, y: number, reachX = 0, reachY = 0) => ({
+  left: x - reachX,
+  top: y - reachY,
+  right: x + reachX,
+  bottom: y + reachY,
+});
+
 describe('every px of a picture', () => {
   test('the darkest and the lightest px in a part are found, and none beside it', () => {
     const image = detail(100, 50, 100, { '20,10': 255, '60,40': 0 }).drawnIn(100);
     const at = (which: 1 | 2, x: number, y: number) =>
-      Math.round(extremeIn(image, which, x / 100, y / 50, 0.05, 0.06)[0] * 255);
+      Math.round(extremeIn(image, which, around(x / 100, y / 50, 0.05, 0.06))[0] * 255);
     expect([at(LIGHTEST, 20, 10), at(DARKEST, 20, 10)]).toEqual([255, 100]);
     expect([at(LIGHTEST, 60, 40), at(DARKEST, 60, 40)]).toEqual([100, 0]);
     expect([at(LIGHTEST, 27, 10), at(LIGHTEST, 20, 15)]).toEqual([100, 100]);
@@ -30,9 +42,9 @@ describe('every px of a picture', () => {
 
   test('a part smaller than a px is the px in its middle; what lies outside is held at the edge', () => {
     const image = detail(10, 10, 50, { '3,3': 200, '9,9': 250 }).drawnIn(10);
-    expect(extremeIn(image, LIGHTEST, 0.35, 0.35, 0, 0)[0]).toBeCloseTo(200 / 255);
-    expect(extremeIn(image, LIGHTEST, 1.5, 1.5, 0, 0)[0]).toBeCloseTo(250 / 255);
-    expect(extremeIn(image, LIGHTEST, -1, -1, 0.1, 0.1)[0]).toBeCloseTo(50 / 255);
+    expect(extremeIn(image, LIGHTEST, around(0.35, 0.35))[0]).toBeCloseTo(200 / 255);
+    expect(extremeIn(image, LIGHTEST, around(1.5, 1.5))[0]).toBeCloseTo(250 / 255);
+    expect(extremeIn(image, LIGHTEST, around(-1, -1, 0.1, 0.1))[0]).toBeCloseTo(50 / 255);
   });
 
   test('drawn smaller it has fewer px, each the mean of those that it covers', () => {
@@ -87,7 +99,7 @@ describe('every px of a picture', () => {
         { fill },
         { inlineSize: 200, blockSize: 100 },
         byDetails(details, LIGHTEST),
-      )({ x, y: 21, reach: { x: 4, y: 2 } }).colour[0];
+      )({ x, y: 21, part: around(x, 21, 4, 2) }).colour[0];
     expect(grey(picture.hash, 41)).toBe(1);
     expect(grey(picture.hash, 60)).toBeCloseTo(128 / 255);
     expect(grey('b'.repeat(64), 41)).toBeCloseTo(128 / 255);

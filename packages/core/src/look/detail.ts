@@ -1,4 +1,4 @@
-import { byRaster, type ColoursOfPicture, type Extreme } from './painted.js';
+import { byRaster, type ColoursOfPicture, type Extreme, type Extent } from './painted.js';
 import type { Rgb } from './blend.js';
 
 /** Every px of a picture, as it is decoded. */
@@ -22,7 +22,7 @@ export interface Image {
   readonly columns: number;
   readonly rows: number;
   /** Red, green and blue of each px, 0 to 255, row by row. */
-  readonly bytes: Uint8Array;
+  readonly bytes: Uint8ClampedArray;
 }
 
 /** Details of pictures by their hashes. */
@@ -33,7 +33,7 @@ export const DETAIL_INLINE_SIZE = 640;
 
 const DARKEST: Extreme = 1;
 /** Between a size and half of it. */
-const STEPS = 4;
+const STEPS = 2;
 
 /**
  * A picture in the sizes in which it is drawn: what is finer than a px of the screen is not to be seen there.
@@ -46,7 +46,7 @@ export function detailOf({ columns, rows, bytes }: Pixels): Detail | null {
       `${columns} × ${rows} px are ${columns * rows * 4} bytes; here are ${bytes.length}.`,
     );
   for (let at = 3; at < bytes.length; at += 4) if (bytes[at] !== 255) return null;
-  const whole = { columns, rows, bytes: bytes.filter((_, at) => at % 4 < 3) as Uint8Array };
+  const whole = { columns, rows, bytes: withoutOpacity(bytes) };
   const known = new Map<number, Image>([[0, whole]]);
   return {
     drawnIn(wanted) {
@@ -59,64 +59,76 @@ export function detailOf({ columns, rows, bytes }: Pixels): Detail | null {
   };
 }
 
-/** A picture in fewer px, each the mean of those that it covers. */
-function shrunk({ columns, rows, bytes }: Image, scale: number): Image {
-  const [across, down] = [Math.max(1, Math.round(columns * scale)), Math.max(1, Math.round(rows * scale))];
-  const [inRow, inColumn] = [coversOf(columns, across), coversOf(rows, down)];
-  const found = new Uint8Array(across * down * 3);
-  for (let row = 0; row < down; row++)
-    for (let column = 0; column < across; column++)
-      for (let k = 0; k < 3; k++) {
-        let sum = 0;
-        for (const [y, high] of inColumn[row] ?? [])
-          for (const [x, wide] of inRow[column] ?? [])
-            sum += (bytes[(y * columns + x) * 3 + k] ?? 0) * high * wide;
-        found[(row * across + column) * 3 + k] = Math.round(sum);
-      }
-  return { columns: across, rows: down, bytes: found };
+function withoutOpacity(bytes: Pixels['bytes']): Uint8ClampedArray {
+  const found = new Uint8ClampedArray((bytes.length / 4) * 3);
+  for (let from = 0, to = 0; from < bytes.length; from += 4)
+    for (let k = 0; k < 3; k++) found[to++] = bytes[from + k] ?? 0;
+  return found;
 }
 
-/** Which of `from` px each of fewer px covers, and for what share of it. */
-const coversOf = (from: number, to: number): readonly (readonly [at: number, share: number])[][] =>
-  Array.from({ length: to }, (_, k) => {
-    const [start, end] = [(k * from) / to, ((k + 1) * from) / to];
-    const first = Math.floor(start);
-    return Array.from({ length: Math.ceil(end) - first }, (_, more) => {
-      const at = first + more;
-      return [at, (Math.min(end, at + 1) - Math.max(start, at)) / (end - start)] as const;
-    });
+/** A picture in fewer px, each the mean of those that it covers: first of those in its row, then in its column. */
+function shrunk({ columns, rows, bytes }: Image, scale: number): Image {
+  const [across, down] = [Math.max(1, Math.round(columns * scale)), Math.max(1, Math.round(rows * scale))];
+  const narrow = new Float32Array(across * rows * 3);
+  each(columns, across, (from, to, share) => {
+    for (let row = 0; row < rows; row++)
+      for (let k = 0; k < 3; k++)
+        add(narrow, (row * across + to) * 3 + k, bytes, (row * columns + from) * 3 + k, share);
   });
+  const means = new Float32Array(across * down * 3);
+  each(rows, down, (from, to, share) => {
+    for (let k = 0; k < across * 3; k++)
+      add(means, to * across * 3 + k, narrow, from * across * 3 + k, share);
+  });
+  return { columns: across, rows: down, bytes: new Uint8ClampedArray(means) };
+}
+
+function add(
+  sums: Float32Array,
+  at: number,
+  values: Uint8ClampedArray | Float32Array,
+  from: number,
+  share: number,
+): void {
+  sums[at] = (sums[at] ?? 0) + (values[from] ?? 0) * share;
+}
+
+/** Tells for fewer px than there are which of them each covers, and how much of it that one is. */
+function each(count: number, fewer: number, tell: (from: number, to: number, share: number) => void): void {
+  const covered = count / fewer;
+  for (let to = 0; to < fewer; to++) {
+    const [start, end] = [to * covered, (to + 1) * covered];
+    for (let from = Math.floor(start); from < Math.min(count, end); from++)
+      tell(from, to, (Math.min(end, from + 1) - Math.max(start, from)) / covered);
+  }
+}
 
 /** Relative luminance of each value of a channel (WCAG 2.2). */
 const LINEAR = Float64Array.from({ length: 256 }, (_, value) =>
   value / 255 <= 0.04045 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4,
 );
 
-const luminanceAt = (bytes: Uint8Array, at: number) =>
+const luminanceAt = (bytes: Uint8ClampedArray, at: number) =>
   0.2126 * (LINEAR[bytes[at] ?? 0] ?? 0) +
   0.7152 * (LINEAR[bytes[at + 1] ?? 0] ?? 0) +
   0.0722 * (LINEAR[bytes[at + 2] ?? 0] ?? 0);
 
 /**
  * The darkest or the lightest px in a part of a picture, channels 0 to 1.
- * @param x, y its middle, as shares of the picture
- * @param reachX, reachY how far it reaches from there on either side, as shares
+ * @param part in shares of the picture
  */
 export function extremeIn(
   { columns, rows, bytes }: Image,
   which: Extreme,
-  x: number,
-  y: number,
-  reachX: number,
-  reachY: number,
+  { left, top, right, bottom }: Extent,
 ): Rgb {
-  const [left, right] = reached(x, reachX, columns);
-  const [top, bottom] = reached(y, reachY, rows);
+  const [fromColumn, toColumn] = reached(left, right, columns);
+  const [fromRow, toRow] = reached(top, bottom, rows);
   const sign = which === DARKEST ? -1 : 1;
   let most = -Infinity;
   let best = 0;
-  for (let row = top; row <= bottom; row++)
-    for (let column = left; column <= right; column++) {
+  for (let row = fromRow; row <= toRow; row++)
+    for (let column = fromColumn; column <= toColumn; column++) {
       const at = (row * columns + column) * 3;
       const luminance = sign * luminanceAt(bytes, at);
       if (luminance > most) [most, best] = [luminance, at];
@@ -126,19 +138,26 @@ export function extremeIn(
 }
 
 /** The first and the last px of which at least half lies in a part; where there is none, the one in its middle. */
-function reached(middle: number, reach: number, count: number): readonly [number, number] {
+function reached(from: number, to: number, count: number): readonly [number, number] {
   const held = (at: number) => Math.min(count - 1, Math.max(0, at));
-  const [first, last] = [Math.round((middle - reach) * count), Math.round((middle + reach) * count) - 1];
-  const within = held(Math.floor(middle * count));
+  const [first, last] = [Math.round(from * count), Math.round(to * count) - 1];
+  const within = held(Math.floor(((from + to) / 2) * count));
   return last < first ? [within, within] : [held(first), held(last)];
 }
 
-/** The colours of pictures at their darkest or lightest px around a point; of one without details, by its raster. */
+/** The colours of pictures at their darkest or lightest px in a part; of one without details, by its raster. */
 export const byDetails =
   (details: Details, which: Extreme): ColoursOfPicture =>
   (picture, columns) => {
     const image = details.get(picture?.hash ?? '')?.drawnIn(columns);
-    return image
-      ? (x, y, reachX, reachY) => extremeIn(image, which, x, y, reachX, reachY)
-      : byRaster(which)(picture, columns);
+    if (!image) return byRaster(which)(picture, columns);
+    // Several spots ask for one part.
+    let last: { readonly part: Extent; readonly found: Rgb } | null = null;
+    return (_x, _y, part) => {
+      if (last === null || !isSame(last.part, part)) last = { part, found: extremeIn(image, which, part) };
+      return last.found;
+    };
   };
+
+const isSame = (a: Extent, b: Extent) =>
+  a.left === b.left && a.top === b.top && a.right === b.right && a.bottom === b.bottom;

@@ -30,8 +30,16 @@ export interface Lower {
 export interface Spot {
   readonly x: number;
   readonly y: number;
-  /** How far what is meant reaches from there on either side, px; left out: it is a point. */
-  readonly reach?: { readonly x: number; readonly y: number };
+  /** What is meant of pictures; left out: what is at the spot. */
+  readonly part?: Extent;
+}
+
+/** A part of a tile, px from its top left, or of a picture, in shares of it. */
+export interface Extent {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
 }
 
 /** What is painted at a place. */
@@ -42,13 +50,13 @@ export type Guess = 0 | Extreme;
 /** The darkest, or the lightest. */
 export type Extreme = 1 | 2;
 
-/** The colour of a picture around a point of it; all in shares of it. */
-type ColourAround = (x: number, y: number, reachX: number, reachY: number) => Rgb;
+/** The colour of a picture at a point of it, or in a part around it; all in shares of it. */
+type ColourIn = (x: number, y: number, part: Extent) => Rgb;
 /**
  * How it is told what colours a picture has.
  * @param columns in how many px it is drawn from side to side, all of it
  */
-export type ColoursOfPicture = (picture: PictureAsset | undefined, columns: number) => ColourAround;
+export type ColoursOfPicture = (picture: PictureAsset | undefined, columns: number) => ColourIn;
 
 /** By the few px that a collection keeps of a picture; where there are none, one colour everywhere. */
 export const byRaster =
@@ -62,6 +70,8 @@ export const byRaster =
 
 const NORMAL: Blend = 'normal';
 
+/** All of a picture. */
+const WHOLE: Extent = { left: 0, top: 0, right: 1, bottom: 1 };
 /** What a picture may be when nothing is known of it: its mean, its darkest and its lightest colour. */
 const ANY_PICTURE = ['#808080', '#000000', '#ffffff'] as const;
 
@@ -202,7 +212,7 @@ function picturePainter(
   colours: ColoursOfPicture,
 ): Painter {
   if (!picture) {
-    const colour = colours(picture, size.inlineSize)(0.5, 0.5, 0.5, 0.5);
+    const colour = colours(picture, size.inlineSize)(0.5, 0.5, WHOLE);
     return () => ({ colour, alpha: 1 });
   }
   const { x, y, width, height } = cropIn(picture, size, crop);
@@ -212,10 +222,16 @@ function picturePainter(
   const colour = colours(picture, picture.inlineSize * scale);
   const { position = crop.focalPoint } = crop;
   const [left, top] = [(size.inlineSize - across) * position.x, (size.blockSize - down) * position.y];
-  return ({ reach, ...at }) => {
-    const [u, v] = [(at.x - left) / across, (at.y - top) / down];
+  const [inX, inY] = [
+    (px: number) => x + ((px - left) / across) * width,
+    (px: number) => y + ((px - top) / down) * height,
+  ];
+  return ({ x: atX, y: atY, part }) => {
+    const [u, v] = [(atX - left) / across, (atY - top) / down];
     if (u < 0 || u > 1 || v < 0 || v > 1) return CLEAR;
-    const [reachX, reachY] = [((reach?.x ?? 0) * width) / across, ((reach?.y ?? 0) * height) / down];
-    return { colour: colour(x + u * width, y + v * height, reachX, reachY), alpha: 1 };
+    const seen = part
+      ? { left: inX(part.left), top: inY(part.top), right: inX(part.right), bottom: inY(part.bottom) }
+      : { left: inX(atX), top: inY(atY), right: inX(atX), bottom: inY(atY) };
+    return { colour: colour(inX(atX), inY(atY), seen), alpha: 1 };
   };
 }

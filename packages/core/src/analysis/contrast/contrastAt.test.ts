@@ -15,7 +15,7 @@ import { detailOf, type Detail, type Details } from '../../look/detail.js';
 import { picturesBehindWords } from './picturesBehindWords.js';
 import { wordPlaces } from '../../parts/wordPlaces.js';
 import type { LaidOutTile } from '../../arrangements/kind.js';
-import type { CollectionDocument, PictureAsset, Tile, TileLook } from '../../document/types.js';
+import type { CollectionDocument, Tile, TileLook } from '../../document/types.js';
 
 const WIDTH = 1200;
 /** From white on the left to black on the right. */
@@ -90,12 +90,12 @@ describe('the contrast of words where they stand', () => {
   });
 
   describe('on a picture', () => {
-    const picture: PictureAsset = {
+    const picture = {
       id: 'night',
       name: 'Night',
       file: 'night.png',
       hash: 'a'.repeat(64),
-      mediaType: 'image/png',
+      mediaType: 'image/png' as const,
       inlineSize: 200,
       blockSize: 100,
       alternativeText: '',

@@ -46,7 +46,16 @@ export interface ContrastOptions {
   readonly raster?: number;
   /** Every px of pictures, by their hashes; left out: they are as the collection has them, in a few px. */
   readonly details?: Details | undefined;
+  /** A ratio beyond which nobody asks how much more it is: such words are not looked at any closer. */
+  readonly enough?: number;
   readonly measurer: TextMeasurer;
+}
+
+/** How closely it is looked. */
+interface Looking {
+  readonly measurer: TextMeasurer;
+  readonly details: Details;
+  readonly enough: number;
 }
 
 const NO_DETAILS: Details = new Map();
@@ -65,7 +74,7 @@ export function contrastsAt(
   layout: Layout,
   page: number,
   band: Band,
-  { ids, raster, details = NO_DETAILS, measurer }: ContrastOptions,
+  { ids, raster, details = NO_DETAILS, enough = Infinity, measurer }: ContrastOptions,
 ): ReadonlyMap<TileId, number> {
   const found = new Map<TileId, number>();
   const painted = paintedIn(looks, layout, band.index, details);
@@ -73,7 +82,7 @@ export function contrastsAt(
   painted.forEach(({ at, tile }, k) => {
     if ((ids && !ids.has(tile.id)) || tile.kind === 'group' || !hasWords(tile)) return;
     const behind = under(k);
-    const worked = (stack: readonly Painted[]) => leastIn(looks, stack, page, measurer, details);
+    const worked = (stack: readonly Painted[]) => leastIn(looks, stack, page, { measurer, details, enough });
     let least: number;
     if (raster === undefined) least = worked(behind);
     else {
@@ -82,6 +91,7 @@ export function contrastsAt(
       const of = [
         measurer,
         details,
+        enough,
         pictures,
         namedLooks,
         look,
@@ -121,8 +131,7 @@ function leastIn(
   looks: CollectionDocument,
   stack: readonly Painted[],
   page: number,
-  measurer: TextMeasurer,
-  details: Details,
+  { measurer, details, enough }: Looking,
 ): number {
   const { at, tile } = stack.at(-1) as Painted;
   const ground: Sheer = { colour: rgbOf(colourOf(looks.namedLooks, looks.look.background)), alpha: 1 };
@@ -136,18 +145,27 @@ function leastIn(
   let least = Infinity;
   for (const colours of ways) {
     const painters = stack.map((each) => ({ at: each.at, paint: painterOf(looks, each, colours) }));
-    for (const place of places) {
-      for (const spot of isDetailed ? patchesIn(place, at) : spotsIn(place)) {
+    const leastOver = (spots: Iterable<Spot>) => {
+      let found = Infinity;
+      for (const spot of spots) {
         const [x, y] = [at.x + spot.x, at.y + spot.y];
         const colour = painters.reduce<Sheer>(
           (behind, each) =>
             isOn(each.at, x, y)
-              ? composed(behind, each.paint({ ...spot, x: x - each.at.x, y: y - each.at.y }))
+              ? composed(behind, each.paint(moved(spot, at.x - each.at.x, at.y - each.at.y)))
               : behind,
           ground,
         );
-        least = Math.min(least, contrast(textColour, hexOf(colour.colour)));
+        found = Math.min(found, contrast(textColour, hexOf(colour.colour)));
       }
+      return found;
+    };
+    for (const place of places) {
+      if (isDetailed) {
+        // With the extreme of the whole line at each of its spots, it is hardly less than this anywhere.
+        const bound = enough < Infinity ? leastOver(linesIn(place)) : 0;
+        least = Math.min(least, bound >= enough ? bound : leastOver(patchesIn(place, at)));
+      } else least = Math.min(least, leastOver(spotsIn(place)));
     }
   }
   return least;
@@ -233,6 +251,31 @@ function* spotsIn({ x, y, inlineSize, blockSize }: WordPlace) {
       };
 }
 
+/** Spots of a line, at each of which all of it is meant. */
+function* linesIn(place: WordPlace): Generator<Spot> {
+  const part = {
+    left: place.x,
+    top: place.y,
+    right: place.x + place.inlineSize,
+    bottom: place.y + place.blockSize,
+  };
+  for (const spot of spotsIn(place)) yield { ...spot, part };
+}
+
+/** A spot as it is seen from a tile that lies elsewhere. */
+const moved = ({ x, y, part }: Spot, right: number, down: number): Spot => ({
+  x: x + right,
+  y: y + down,
+  ...(part && {
+    part: {
+      left: part.left + right,
+      top: part.top + down,
+      right: part.right + right,
+      bottom: part.bottom + down,
+    },
+  }),
+});
+
 /** Patches that cover the px of the page that lie wholly in a line of words. */
 function* patchesIn(place: WordPlace, at: LaidOutTile): Generator<Spot> {
   const [x, y] = [Math.ceil(at.x + place.x) - at.x, Math.ceil(at.y + place.y) - at.y];
@@ -240,10 +283,13 @@ function* patchesIn(place: WordPlace, at: LaidOutTile): Generator<Spot> {
   const blockSize = Math.floor(at.y + place.y + place.blockSize) - at.y - y;
   if (inlineSize <= 0 || blockSize <= 0) return;
   const [across, down] = [Math.ceil(inlineSize / PATCH.x), Math.ceil(blockSize / PATCH.y)];
-  const reach = { x: inlineSize / across / 2, y: blockSize / down / 2 };
+  const [width, height] = [inlineSize / across, blockSize / down];
   for (let u = 0; u < across; u++)
-    for (let v = 0; v < down; v++)
-      yield { x: x + (2 * u + 1) * reach.x, y: y + (2 * v + 1) * reach.y, reach };
+    for (let v = 0; v < down; v++) {
+      const [left, top] = [x + u * width, y + v * height];
+      const part = { left, top, right: left + width, bottom: top + height };
+      yield { x: left + width / 2, y: top + height / 2, part };
+    }
 }
 
 const isOn = (at: LaidOutTile, x: number, y: number) =>

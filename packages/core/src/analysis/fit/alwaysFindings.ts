@@ -40,7 +40,7 @@ function contrastsWhere({ looks, stretch, measurer, details }: Checked): Readonl
   const { band, from, to, first, last } = stretch;
   const ids = first.tiles.map(({ id }) => id).filter((id) => !isOneColour((looks.tiles[id] as Tile).look));
   if (ids.length === 0) return new Map();
-  const options = { ids: new Set(ids), raster: RASTER, details, measurer };
+  const options = { ids: new Set(ids), raster: RASTER, details, enough: LEAST_CONTRAST, measurer };
   const [low, high] = [
     contrastsAt(looks, first.layout, from, band, options),
     contrastsAt(looks, last.layout, to, band, options),

@@ -85,7 +85,10 @@ test('lines are as wide as their words, stand where they are aligned, and balanc
 
 test('the letters of a line begin at a whole px below its top, or above it where lines are close', () => {
   const at = (lineHeight: number) =>
-    paragraph([run('hut', { lineHeight })], plain, measurer).linesIn?.(400)[0] ?? { above: NaN, letters: NaN };
+    paragraph([run('hut', { lineHeight })], plain, measurer).linesIn?.(400)[0] ?? {
+      above: NaN,
+      letters: NaN,
+    };
   const { letters } = at(20);
   const font = measurer.metrics(run('hut').font);
   expect(letters).toBe(Math.round(font.ascent) + Math.round(font.descent));

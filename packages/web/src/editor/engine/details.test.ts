@@ -1,22 +1,15 @@
 /** @jest-environment jsdom */
 import '../../testing/browser';
 import { beforeEach, expect, jest, test } from '@jest/globals';
-import {
-  addTile,
-  change,
-  emptyDocument,
-  setLook,
-  type CollectionDocument,
-  type PictureAsset,
-} from '@noria/core';
+import { addTile, change, emptyDocument, setLook, type CollectionDocument } from '@noria/core';
 import { detailsReader } from './details';
 
-const picture = (id: string): PictureAsset => ({
+const picture = (id: string) => ({
   id,
   name: id,
   file: `${id}.webp`,
   hash: id.repeat(64),
-  mediaType: 'image/webp',
+  mediaType: 'image/webp' as const,
   inlineSize: 1200,
   blockSize: 800,
   alternativeText: '',
@@ -65,7 +58,6 @@ beforeEach(() => {
     createImageBitmap: () => Promise.resolve({ width: 6, height: 4, close: () => undefined }),
     OffscreenCanvas: Canvas,
   });
-  AbortSignal.timeout ??= () => new AbortController().signal;
 });
 
 test('pictures behind words are read once, as wide as they are drawn; the same ones are the same details', async () => {
