@@ -5,7 +5,7 @@ import { fields, isObject, list, number, oneOf, pattern, shown, text } from '../
 import { LIMITS } from '../document/limits.js';
 import type { Check } from '../document/checks.js';
 
-const ID = /^[a-z][a-z0-9-]{0,63}$/;
+export const ID = /^[a-z][a-z0-9-]{0,63}$/;
 export const id = pattern(ID, 'An id', '“hut-at-dusk”: small letters, digits and hyphens');
 export const words = text(LIMITS.words, 'This text');
 

@@ -1,33 +1,20 @@
 import { isTag, type Element } from 'domhandler';
-import { cascade, type Cascaded, type CascadeEnvironment } from '../engine/html/cascade.js';
+import { cascade, type Cascaded } from '../engine/html/cascade.js';
 import { readPage, type SheetReader } from '../engine/html/readPage.js';
-import { toBoxes } from '../engine/html/toBoxes.js';
-import { expandTracks, namedLines } from '../engine/grid/lines.js';
 import { withEntryIds } from '../check/entryIds.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { LIMITS } from '../document/limits.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import { breakpointsOf } from './breakpoints.js';
-import { toArrangement, type Say } from './arrangement.js';
-import { toTile, wordsOf } from './content.js';
-import { DEFAULT_UNITS as UNITS } from '../engine/css/parseLength.js';
+import { readLevel } from './level.js';
+import { wordsOf } from './words.js';
+import { bandWidths, cascadeAt, gridAt } from './grids.js';
+import type { Say } from './arrangement.js';
 import { readColour } from './paint.js';
-import { readLook } from './look.js';
-import { toPlace } from './place.js';
-import type { Box } from '../engine/box/box.js';
-import type {
-  Arrangement,
-  CollectionDocument,
-  Measure,
-  NarrowerBand,
-  Place,
-  Tile,
-  TileId,
-} from '../document/types.js';
+import type { CollectionDocument, Measure, NarrowerBand, Tile, TileId } from '../document/types.js';
 import type { Declaration } from '../engine/html/declaration.js';
 import type { Report } from '../engine/html/report.js';
 import type { SourcePage } from '../engine/html/sourcePage.js';
-import type { QueryEnvironment } from '../engine/html/conditions.js';
 
 export interface ReadCollection {
   /** Null when the page holds no grid. */
@@ -71,8 +58,8 @@ export function readCollection(
   };
   const breakpoints = breakpointsOf(page);
   const widths = bandWidths(breakpoints);
-  const bands = widths.map((width) => gridAt(page, width, screen));
-  const widest = bands[0];
+  const grids = widths.map((width) => gridAt(page, width, screen));
+  const widest = grids[0];
   if (!widest) {
     report({ line: 1, message: 'There is no grid in this page: no element with “display: grid”.' });
     return { document: null, reports };
@@ -85,54 +72,31 @@ export function readCollection(
         message: `“${property}” of <${element.name}> ${message}.`,
       });
 
-  const elements = widest.items.map(({ element }) => element);
-  const ids = new Map(elements.map((element, k): [Element, TileId] => [element, `tile-${k + 1}`]));
-  const say = sayOf(widest.element);
-  const arrangement = toArrangement(widest.grid.style, widths[0] ?? LIMITS.widest, say);
   const cascaded = cascadedIn(page);
-  const tiles: Record<TileId, Tile> = {};
-  for (const { element, box } of widest.items) {
-    const id = ids.get(element) as TileId;
-    const line = element.sourceCodeLocation?.startLine ?? 1;
-    if (isGroup(box))
-      report({
-        line,
-        message: `<${element.name}> is a grid in the grid; its words are imported, its own grid is not.`,
-      });
-    const tile = toTile(element, id, (message) => report({ line, message }));
-    tiles[id] = {
-      ...tile,
-      place: placeAt(widest, box, sayOf(element)),
-      look: { ...tile.look, ...readLook(cascaded(element), box.style, UNITS, sayOf(element)) },
-    };
-  }
-  reportUnknown(page, [widest.element, ...elements], report);
-
-  const narrower: NarrowerBand[] = [];
-  let inherited = arrangement;
-  const carriedPlaces = new Map(
-    elements.map((element) => [element, tiles[ids.get(element) as TileId]?.place as Place]),
+  const { arrangement, tiles, order, bands, elements } = readLevel(
+    widest,
+    grids,
+    {
+      widths,
+      cascaded,
+      sayOf,
+      contentOf: (element) => ({
+        say: (message) => report({ line: element.sourceCodeLocation?.startLine ?? 1, message }),
+        picture: () => null,
+        isApart: (each) => {
+          const display = cascaded(each).values.get('display')?.[0];
+          return display?.type === 'Identifier' && /grid|flex/.test(display.name);
+        },
+      }),
+    },
+    new Set(),
   );
-  bands.slice(1).forEach((band, k) => {
-    if (!band) return;
-    const own = toArrangement(band.grid.style, widths[k + 1] ?? LIMITS.narrowest, sayOf(band.element));
-    const changed: Record<TileId, Partial<Place>> = {};
-    for (const { element, box } of band.items) {
-      const id = ids.get(element);
-      const before = carriedPlaces.get(element);
-      if (id === undefined || !before) continue;
-      const place = placeAt(band, box, sayOf(element));
-      const difference = differencesOf(before, place);
-      if (Object.keys(difference).length > 0) changed[id] = difference;
-      carriedPlaces.set(element, place);
-    }
-    narrower.push({
-      id: `below-${breakpoints[k]}`,
-      below: breakpoints[k] as number,
-      arrangement: differencesOf(inherited, own),
-      tiles: changed,
-    });
-    inherited = own;
+  reportUnknown(page, elements, report);
+  const narrower = bands.flatMap((band, k): NarrowerBand[] => {
+    if (!band) return [];
+    const below = breakpoints[k] as number;
+    const { groups, ...rest } = band;
+    return [{ id: `below-${below}`, below, ...rest, ...(Object.keys(groups).length > 0 && { groups }) }];
   });
   const [padding, radius] = [commonest(tiles, 'padding'), commonest(tiles, 'radius')];
   // The bands are those that the page has.
@@ -150,87 +114,10 @@ export function readCollection(
         ...(radius !== null && { radius }),
       },
       tiles: without(tiles, padding, radius),
-      order: elements.map((element) => ids.get(element) as TileId),
+      order,
     }),
     reports: reports.sort((a, b) => a.line - b.line),
   };
-}
-
-/** A width in each band that stands for it, from wide to narrow. */
-function bandWidths(breakpoints: readonly number[]): number[] {
-  const edges = [...breakpoints, LIMITS.narrowest];
-  return edges.map((from, k) => {
-    const below = edges[k - 1] ?? Math.max(1280, from);
-    return Math.max(
-      from,
-      Math.min(below - 1, Math.round((from + below) / 2), k === 0 ? Math.max(from, 1280) : Infinity),
-    );
-  });
-}
-
-interface BandGrid {
-  readonly element: Element;
-  readonly grid: Box;
-  readonly items: readonly { readonly element: Element; readonly box: Box }[];
-}
-
-const environmentAt = (width: number, screen: number): QueryEnvironment => ({
-  inlineSize: width,
-  blockSize: screen,
-  units: { em: 16, rem: 16, vw: width / 100, vh: screen / 100, cqw: width / 100 },
-});
-
-const cascadeAt = (width: number, screen: number): CascadeEnvironment => ({
-  media: environmentAt(width, screen),
-  // Whatever holds the grid is taken to be as wide as the page.
-  containerOf: () => environmentAt(width, screen),
-});
-
-/** The outermost grid of a page at a width, and its items; null when there is none. */
-function gridAt(page: SourcePage, width: number, screen: number): BandGrid | null {
-  const { vw, vh, cqw } = environmentAt(width, screen).units;
-  const { root, elementOf } = toBoxes(page, {
-    units: { vw, vh, cqw },
-    environment: cascadeAt(width, screen),
-    measurer: { width: () => 0, metrics: () => ({ ascent: 12, descent: 4, lineGap: 0 }) },
-    pictureSize: () => null,
-  });
-  const search = (box: Box, wanted: (each: Box) => boolean): Box | null => {
-    if (wanted(box)) return box;
-    for (const child of box.children) {
-      const found = search(child, wanted);
-      if (found) return found;
-    }
-    return null;
-  };
-  const isGrid = ({ style }: Box) => style.display === 'grid';
-  const grid = search(root, (box) => box.isGridRoot && isGrid(box)) ?? search(root, isGrid);
-  const element = grid && elementOf.get(grid);
-  if (!grid || !element) return null;
-  const items = grid.children.flatMap((box) => {
-    const own = elementOf.get(box);
-    return own ? [{ element: own, box }] : [];
-  });
-  return { element, grid, items };
-}
-
-const isGroup = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
-
-function placeAt({ grid }: BandGrid, { style }: Box, say: Say): Place {
-  const lines = (axis: 'column' | 'row') =>
-    namedLines(
-      axis,
-      expandTracks((axis === 'column' ? grid.style.columns : grid.style.rows).parts, 1),
-      grid.style.areas,
-    );
-  return toPlace(style, lines('column'), lines('row'), say);
-}
-
-function differencesOf<T extends Arrangement | Place>(before: T, after: T): Partial<T> {
-  const entries = Object.entries(after).filter(
-    ([key, value]) => key !== 'kind' && JSON.stringify(before[key as keyof T]) !== JSON.stringify(value),
-  );
-  return Object.fromEntries(entries) as Partial<T>;
 }
 
 function titleOf({ root }: SourcePage): string {
