@@ -131,6 +131,48 @@ describe('what is in a tile of a page', () => {
     expect(card.parts.at(-1)).toMatchObject({ kind: 'text', words: 'Oats' });
   });
 
+  const star = (more = '') =>
+    `<svg width="32" height="32" viewBox="0 0 24 24" fill="none" stroke="currentColor"${more}><path d="M12 2l3 7h7"/><circle cx="12" cy="12" r="3" onclick="x()"/></svg>`;
+
+  test('rows of icons with their labels and links, each icon once; one alone', () => {
+    const { card, parts, said } = read(
+      `<div><ul><li>${star()}<span>Star</span></li><li><a href="/b">${star()}Again</a></li></ul></div>`,
+    );
+    expect(parts).toEqual([['icons']]);
+    expect(card.parts[0]).toMatchObject({
+      icons: [
+        { icon: 'star', label: 'Star', address: '' },
+        { icon: 'star', label: 'Again', address: '/b' },
+      ],
+      size: 32,
+      showLabels: true,
+    });
+    expect(said).toBe('');
+    const { document } = readCollection(
+      `<style>.g { display: grid }</style><div class="g"><div>${star(' aria-label="Hut"')}<p>Open</p></div></div>`,
+      'Page',
+    );
+    expect(document?.icons?.hut?.shapes).toEqual([
+      ['path', { d: 'M12 2l3 7h7' }],
+      ['circle', { cx: '12', cy: '12', r: '3' }],
+    ]);
+    const unseen = read(`<ul class="x"><li>${star()}<span class="sr-only">Star</span></li></ul>`);
+    expect(unseen.card.parts[0]).toMatchObject({ kind: 'icons', showLabels: false });
+  });
+
+  test('a drawing that is no icon is said; a list of words with a large picture is no row', () => {
+    expect(read('<div><ul><li><svg viewBox="0 0 9 9"></svg>Hut</li></ul></div>').said).toMatch(/icon “Hut”/);
+    expect(read('<div><ul><li><img src="a.jpg" height="300">Hut</li></ul></div>').parts).toEqual([
+      ['picture'],
+      ['text', 'Hut'],
+    ]);
+  });
+
+  test('empty room between parts, and what is there twice for the eye alone', () =>
+    expect(
+      read('<div><h2>Hut</h2><div class="card__spacer"></div><p>Open</p><p inert>Open</p></div>').parts,
+    ).toEqual([['heading', 'Hut'], ['spacer'], ['text', 'Open']]));
+
   test('what nobody reads is left out', () =>
     expect(read('<div><script>alert(1)</script><style>p {}</style><p>Hut</p></div>').parts).toEqual([
       ['text', 'Hut'],

@@ -1,16 +1,14 @@
 import { isTag, isText, type ChildNode, type Element } from 'domhandler';
-import { addressOf, asWords, isPhrase, listOf, SILENT, spansOf, wordsOf, type SayOf } from './words.js';
+import { addressOf, asWords, isPhrase, isSilent, listOf, spansOf, wordsOf, type SayOf } from './words.js';
+import { iconRow, within, type ReadIcons } from './icons.js';
 import { LIMITS } from '../document/limits.js';
 import { newCard } from '../parts/newTile.js';
 import { partKindOf } from '../parts/index.js';
 import type { Block } from '../document/content.js';
-import type { Card, Part, PartName, PictureId, TileId } from '../document/types.js';
+import type { Card, Part, PartName, TileId } from '../document/types.js';
 
 /** What content is read with. */
-export interface ReadContent {
-  readonly say: SayOf;
-  /** The picture that an address leads to; null where it is not there. */
-  readonly picture: (address: string, alternativeText: string) => PictureId | null;
+export interface ReadContent extends ReadIcons {
   /** Whether the children of an element are laid out one by one, as those of a grid are. */
   readonly isApart: (element: Element) => boolean;
 }
@@ -30,6 +28,9 @@ const FIGURE = /^[\d\s.,:+−–-]*\d[\d\s.,:+−–-]*\s?[%°€$£]?$/;
 const EYEBROW = 60;
 /** What a figure counts is no longer. */
 const LABEL = 120;
+
+/** What designers call room between other things. */
+const SPACER = /(^|[\s_-])(space|spacer)$/;
 
 /** What designers call parts in class names, by the parts. */
 const CALLED: Partial<Record<PartName, RegExp>> = {
@@ -130,7 +131,7 @@ class Reading {
   private block(element: Element): void {
     const { name, attribs, children } = element;
     const { say } = this.read;
-    if (SILENT.has(name)) return;
+    if (isSilent(element)) return;
     const [, level] = HEADING.exec(name) ?? [];
     if (level !== undefined) {
       const link = children.filter((each) => !isText(each) || each.data.trim() !== '');
@@ -142,10 +143,14 @@ class Reading {
     else if (name === 'blockquote') this.quote(element);
     else if (name === 'figure') this.figure(element);
     else if (name === 'ul' || name === 'ol' || name === 'menu') {
-      const block = listOf(element, say);
-      if (block) this.all.push({ kind: 'list', block });
+      const row = iconRow(element, this.read);
+      const block = row === null ? listOf(element, say) : null;
+      if (row) this.part({ kind: 'icons', ...row, ...lineOf(element) });
+      else if (block) this.all.push({ kind: 'list', block });
       else this.inside(element);
-    } else if (name === 'video' || name === 'svg' || name === 'canvas' || name === 'iframe') {
+    } else if (name === 'svg' && this.icon(element)) return;
+    else if (children.length === 0 && SPACER.test(attribs.class ?? '')) this.part({ kind: 'spacer' });
+    else if (name === 'video' || name === 'svg' || name === 'canvas' || name === 'iframe') {
       const what = { video: 'film', svg: 'drawing', canvas: 'canvas', iframe: 'page in it' }[name];
       say(
         `The ${what} “${attribs.src ?? attribs['aria-label'] ?? name}” is left out: choose it for its tile.`,
@@ -157,6 +162,22 @@ class Reading {
       if (name === 'table' || name === 'form') say(`A <${name}> is taken over as its words alone.`);
       this.inside(element);
     }
+  }
+
+  /** A drawing that is an icon, as a row of one. */
+  private icon(svg: Element): boolean {
+    const title = within(svg, ['title']);
+    const label = svg.attribs['aria-label'] ?? (title ? wordsOf(title) : '');
+    const icon = this.read.icon(svg, label);
+    if (icon === null) return false;
+    const size = Number.parseFloat(svg.attribs.height ?? '') || 28;
+    this.part({
+      kind: 'icons',
+      icons: [{ icon, picture: null, label, address: '' }],
+      size: Math.max(8, Math.min(200, size)),
+      showLabels: false,
+    });
+    return true;
   }
 
   private picture(element: Element, caption: string): void {
@@ -204,15 +225,11 @@ function isFigured({ children }: Element): boolean {
   return said.length > 1 && said.every(isTag) && first !== undefined && FIGURE.test(wordsOf(first));
 }
 
-/** The first element in another one that has one of those names. */
-function within(element: Element, names: readonly string[]): Element | null {
-  for (const child of element.children) {
-    if (!isTag(child)) continue;
-    if (names.includes(child.name)) return child;
-    const inner = within(child, names);
-    if (inner) return inner;
-  }
-  return null;
+/** Whether a row of icons runs in one line: as the page of one says it. */
+function lineOf({ parent }: Element): { readonly line?: 'centred' | 'scrolling' } {
+  const classes = parent && isTag(parent) ? (parent.attribs.class ?? '').split(/\s+/) : [];
+  if (!classes.includes('line')) return {};
+  return { line: classes.includes('scrolls') ? 'scrolling' : 'centred' };
 }
 
 /** The widest of the files that a picture comes in. */

@@ -6,6 +6,7 @@ import { emptyDocument } from '../edit/emptyDocument.js';
 import { LIMITS } from '../document/limits.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import { breakpointsOf } from './breakpoints.js';
+import { PageIcons } from './icons.js';
 import { readLevel } from './level.js';
 import { wordsOf } from './words.js';
 import { bandWidths, cascadeAt, gridAt } from './grids.js';
@@ -73,6 +74,7 @@ export function readCollection(
       });
 
   const cascaded = cascadedIn(page);
+  const icons = new PageIcons();
   const { arrangement, tiles, order, bands, elements } = readLevel(
     widest,
     grids,
@@ -83,6 +85,7 @@ export function readCollection(
       contentOf: (element) => ({
         say: (message) => report({ line: element.sourceCodeLocation?.startLine ?? 1, message }),
         picture: () => null,
+        icon: (svg, label) => icons.add(svg, label),
         isApart: (each) => {
           const display = cascaded(each).values.get('display')?.[0];
           return display?.type === 'Identifier' && /grid|flex/.test(display.name);
@@ -114,6 +117,7 @@ export function readCollection(
         ...(radius !== null && { radius }),
       },
       tiles: without(tiles, padding, radius),
+      ...(Object.keys(icons.all).length > 0 && { icons: icons.all }),
       order,
     }),
     reports: reports.sort((a, b) => a.line - b.line),

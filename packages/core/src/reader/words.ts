@@ -8,7 +8,7 @@ export function wordsOf(node: ChildNode | Element): string {
   const read = (each: ChildNode): string =>
     isText(each)
       ? each.data
-      : isTag(each) && !SILENT.has(each.name)
+      : isTag(each) && !isSilent(each)
         ? each.name === 'br'
           ? ' '
           : each.children.map(read).join('')
@@ -22,6 +22,10 @@ export const SILENT: ReadonlySet<string> = new Set([
   'script', 'style', 'template', 'noscript', 'link', 'meta', 'head', 'title',
 ]); // prettier-ignore
 
+/** Whether nobody sees an element, or can do anything with it. */
+export const isSilent = ({ name, attribs }: Element): boolean =>
+  SILENT.has(name) || attribs.hidden !== undefined || attribs.inert !== undefined;
+
 /** Elements that stand in a line of words (HTML, section 4.5), unless a style says otherwise. */
 const PHRASING: ReadonlySet<string> = new Set([
   'a', 'abbr', 'b', 'bdi', 'bdo', 'br', 'cite', 'code', 'data', 'dfn', 'em', 'i', 'kbd', 'label', 'mark', 'q', 's',
@@ -32,7 +36,7 @@ const PHRASING: ReadonlySet<string> = new Set([
 export const isPhrase = (node: ChildNode): boolean =>
   isText(node) ||
   !isTag(node) ||
-  SILENT.has(node.name) ||
+  isSilent(node) ||
   (PHRASING.has(node.name) && node.children.every(isPhrase));
 
 /** Says what of a page could not be taken over. */
@@ -57,7 +61,7 @@ export function spansOf(nodes: readonly ChildNode[], say: SayOf): RichSpan[] {
   const spans: { text: string; marks: Marks }[] = [];
   const visit = (node: ChildNode, marks: Marks): void => {
     if (isText(node)) spans.push({ text: node.data.replace(/\s+/g, ' '), marks });
-    else if (isTag(node) && !SILENT.has(node.name)) {
+    else if (isTag(node) && !isSilent(node)) {
       if (node.name === 'br') spans.push({ text: '\n', marks });
       else for (const child of node.children) visit(child, marksOf(node, marks, say));
     }
