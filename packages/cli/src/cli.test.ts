@@ -159,6 +159,31 @@ describe('noria layout of a page', () => {
 });
 
 describe('noria import', () => {
+  test('takes the pictures that lie beside a page, and none from elsewhere', async () => {
+    const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const beside = join(folder, 'paged');
+    await mkdir(join(beside, 'img'), { recursive: true });
+    const picture = sharp({ create: { width: 30, height: 20, channels: 3, background: '#886644' } });
+    await picture.png().toFile(join(beside, 'img', 'Hut Four.png'));
+    await picture.png().toFile(join(folder, 'outside.png'));
+    await writeFile(
+      join(beside, 'page.html'),
+      `<style>.g { display: grid } .t { background: url(img/Hut%20Four.png) }</style>
+       <div class="g"><img src="img/Hut%20Four.png" alt="A hut"><p class="t">Hut</p><img src="../outside.png"></div>`,
+    );
+    const out = join(folder, 'taken', 'page.noria.json');
+    await noria('import', join(beside, 'page.html'), '--out', out);
+    expect(await readdir(join(folder, 'taken', 'pictures'))).toEqual(['hut-four.png']);
+    const { pictures, tiles } = JSON.parse(await readFile(out, 'utf8')) as CollectionDocument;
+    expect(pictures).toMatchObject({
+      'hut-four': { file: 'hut-four.png', inlineSize: 30, blockSize: 20, alternativeText: 'A hut' },
+    });
+    expect(tiles['tile-2']?.look.fill).toMatchObject({ kind: 'picture', picture: 'hut-four' });
+    expect(said.mock.calls.join()).toMatch(/outside\.png” is not in the page/);
+    expect(await noria('export', out, '--out', join(folder, 'taken', 'site'))).toMatch(/files in/);
+    said.mockRestore();
+  });
+
   test('makes a collection that can be exported again', async () => {
     const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
     const page = await file(

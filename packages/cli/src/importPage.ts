@@ -1,11 +1,13 @@
 import { readCollection } from '@noria/core';
-import { basename, dirname, resolve } from 'node:path';
+import { basename, dirname, join, resolve } from 'node:path';
 import { CliError } from './CliError.js';
 import { readText, STANDARD, writeText } from './files.js';
+import { PagePictureFiles } from './pagePictures.js';
 import { readLocal } from './layoutPage.js';
 
 /**
- * Reads an HTML page into a collection file; what could not be taken over goes to standard error, by line.
+ * Reads an HTML page into a collection file, and the pictures beside it into a folder `pictures` beside that; what
+ * could not be taken over goes to standard error, by line.
  * @param file `-`: standard input
  * @param out `-`: it is handed to `print`
  * @param height of the window that it is read in, px
@@ -20,16 +22,24 @@ export async function importPage(
 ): Promise<number> {
   const html = await readText(file);
   const [name, folder] = file === STANDARD ? ['Page', '.'] : [basename(file), dirname(resolve(file))];
-  const { document, reports } = readCollection(
-    html,
-    name.replace(/\.html?$/i, ''),
-    (href) => readLocal(folder, href),
-    height,
-  );
+  const pictures = new PagePictureFiles(folder);
+  const read = () =>
+    readCollection(html, name.replace(/\.html?$/i, ''), {
+      readSheet: (href) => readLocal(folder, href),
+      readPicture: pictures.read,
+      screen: height,
+    });
+  // What pictures it has is known once it was read.
+  read();
+  await pictures.load();
+  const { document, reports } = read();
   for (const { line, sheet, message } of reports) console.error(`${sheet ?? file}:${line}: ${message}`);
   if (!document) throw new CliError(`There is no grid in ${file}: no element with “display: grid”.`);
   const text = JSON.stringify(document, null, 2);
   if (out === STANDARD) print(text);
-  else await writeText(out, `${text}\n`);
+  else {
+    await writeText(out, `${text}\n`);
+    await pictures.copyTo(join(dirname(resolve(out)), 'pictures'));
+  }
   return document.order.length;
 }

@@ -142,6 +142,7 @@ export * from './arrangements/rows/layoutRows.js';
 export * from './arrangements/mosaic/layoutMosaic.js';
 export * from './arrangements/fan/layoutFan.js';
 export * from './reader/readCollection.js';
+export * from './reader/pictures.js';
 export * from './parts/tileSize.js';
 export * from './edit/commands/level.js';
 export * from './edit/commands/copies.js';

@@ -2,6 +2,7 @@ import { isTag, isText, type ChildNode, type Element } from 'domhandler';
 import { addressOf, asWords, isPhrase, isSilent, listOf, spansOf, wordsOf, type SayOf } from './words.js';
 import { iconRow, within, type ReadIcons } from './icons.js';
 import { LIMITS } from '../document/limits.js';
+import type { Crop } from './look.js';
 import { newCard } from '../parts/newTile.js';
 import { partKindOf } from '../parts/index.js';
 import type { Block } from '../document/content.js';
@@ -9,6 +10,8 @@ import type { Card, Part, PartName, TileId } from '../document/types.js';
 
 /** What content is read with. */
 export interface ReadContent extends ReadIcons {
+  /** How a picture is cropped to its place. */
+  readonly croppedAs: (image: Element) => Crop;
   /** Whether the children of an element are laid out one by one, as those of a grid are. */
   readonly isApart: (element: Element) => boolean;
 }
@@ -189,7 +192,7 @@ class Reading {
     const picture = this.read.picture(address, this.alternativeText);
     if (picture === null)
       this.read.say(`The picture “${address.slice(0, 80)}” is not in the page; choose it for its tile.`);
-    this.part({ kind: 'picture', picture, caption });
+    this.part({ kind: 'picture', picture, caption, ...(image && this.read.croppedAs(image)) });
   }
 
   private quote(element: Element): void {

@@ -95,8 +95,14 @@ export function readLevel(
   };
 }
 
-function lookOf(tile: Tile, element: Element, box: Box, { cascaded, sayOf }: Reading): Tile['look'] {
-  const look = { ...tile.look, ...readLook(cascaded(element), box.style, UNITS, sayOf(element)) };
+function lookOf(
+  tile: Tile,
+  element: Element,
+  box: Box,
+  { cascaded, sayOf, contentOf }: Reading,
+): Tile['look'] {
+  const picture = (address: string) => contentOf(element).picture(address, '');
+  const look = { ...tile.look, ...readLook(cascaded(element), box.style, UNITS, picture, sayOf(element)) };
   if (tile.kind === 'card') return look;
   // The air in a group is that of its arrangement.
   const { padding: _, ...rest } = look;

@@ -137,7 +137,9 @@ test('looks of our own pages come back', () => {
     change(emptyDocument('Looks'), setCollectionLook({ background: '#eef1ec' })).document,
   );
   const { files } = writePage(document, LETTERS);
-  const back = readCollection(files['index.html'] ?? '', 'Looks', (href) => files[href] ?? null).document;
+  const back = readCollection(files['index.html'] ?? '', 'Looks', {
+    readSheet: (href) => files[href] ?? null,
+  }).document;
   expect(back?.look).toMatchObject({ background: '#eef1ec', tilePadding: 18, radius: document.look.radius });
   looks.forEach((look, k) => expect(back?.tiles[back.order[k] ?? '']?.look).toMatchObject(look));
 });

@@ -1,11 +1,21 @@
 import { hasPercent, resolveLength } from '../engine/css/length.js';
 import { LIMITS } from '../document/limits.js';
-import { paintOf, readColour, readGradient } from './paint.js';
-import { parseLength, splitArguments, type Units } from '../engine/css/parseLength.js';
+import { isWord, paintOf, readColour, readGradient, sharesOf } from './paint.js';
+import { DEFAULT_UNITS, parseLength, splitArguments, type Units } from '../engine/css/parseLength.js';
 import type { BoxStyle } from '../engine/box/style.js';
 import type { Cascaded } from '../engine/html/cascade.js';
 import type { CssNode } from 'css-tree';
-import type { Fill, FourCorners, FourSides, Measure, Shadow, TileLook } from '../document/look.js';
+import type { PictureId } from '../document/ids.js';
+import type {
+  Fill,
+  FocalPoint,
+  FourCorners,
+  FourSides,
+  Gradient,
+  Measure,
+  Shadow,
+  TileLook,
+} from '../document/look.js';
 import type { Say } from './arrangement.js';
 
 /** The width of page that shares are taken of, px. */
@@ -18,7 +28,13 @@ type ReadLook = Pick<TileLook, 'fill' | 'radius' | 'padding'> & Partial<TileLook
  * What an element looks like, as a tile has it.
  * @param say what of it a tile can't have
  */
-export function readLook({ values }: Cascaded, style: BoxStyle, units: Units, say: Say): ReadLook {
+export function readLook(
+  { values }: Cascaded,
+  style: BoxStyle,
+  units: Units,
+  picture: (address: string) => PictureId | null,
+  say: Say,
+): ReadLook {
   const textColour = readColour(values.get('color')?.[0]);
   const shadows = shadowsOf(values.get('box-shadow') ?? [], units, say);
   const [outer, inner] = [
@@ -26,7 +42,7 @@ export function readLook({ values }: Cascaded, style: BoxStyle, units: Units, sa
     shadows.filter(({ isInner }) => isInner),
   ];
   return {
-    fill: fillOf(values, units, say),
+    fill: fillOf(values, units, picture, say),
     ...(textColour && { textColour: textColour.colour }),
     radius: radiusOf(values.get('border-radius') ?? [], units, say),
     padding: paddingOf(style, say),
@@ -35,23 +51,97 @@ export function readLook({ values }: Cascaded, style: BoxStyle, units: Units, sa
   };
 }
 
-/** A colour or gradient behind an element; the uppermost where there are several. */
-function fillOf(values: Cascaded['values'], units: Units, say: Say): Fill {
+/** A picture, gradient or colour behind an element; the uppermost where there are several. */
+function fillOf(
+  values: Cascaded['values'],
+  units: Units,
+  picture: (address: string) => PictureId | null,
+  say: Say,
+): Fill {
   const property = ['background-image', 'background', 'background-color'].find((each) => values.has(each));
   if (property === undefined) return 'none';
-  const nodes = values.get(property) ?? [];
-  for (const node of nodes) {
-    const gradient = readGradient(node, units);
-    if (gradient) return gradient;
-    if (node.type === 'Url' || (node.type === 'Function' && node.name.endsWith('gradient')))
+  const layers = splitArguments(values.get(property) ?? []);
+  let over: Gradient | null = null;
+  for (const layer of layers) {
+    const gradient = layer.map((node) => readGradient(node, units)).find((each) => each !== null) ?? null;
+    const address = layer.map(addressIn).find((each) => each !== null) ?? null;
+    if (address !== null) {
+      const id = picture(address);
+      if (id !== null) return pictureFill(id, over, layer, values, units);
+      say(property, 'has an image that is left out: choose it for the tile');
+    } else if (gradient) {
+      // Over a picture it is its tint; alone it is what the tile is filled with.
+      if (!layers.some((each) => each.some((node) => addressIn(node) !== null))) return gradient;
+      over ??= gradient;
+    } else if (layer.some((node) => node.type === 'Function' && node.name.endsWith('gradient')))
       say(property, 'has an image that is left out: choose it for the tile');
   }
-  for (const node of [...nodes, ...(values.get('background-color') ?? [])]) {
+  if (over) return over;
+  for (const node of [...layers.flat(), ...(values.get('background-color') ?? [])]) {
     const colour = readColour(node);
     if (colour) return colour.opacity === 0 ? 'none' : paintOf(colour);
   }
   return 'none';
 }
+
+/** Where an image is found: `url(…)`, or the sharpest of an `image-set(…)`; null for one that is in the page itself. */
+function addressIn(node: CssNode): string | null {
+  if (node.type === 'Url') return /^data:/i.test(node.value) ? null : node.value;
+  if (node.type !== 'Function' || !node.name.endsWith('image-set')) return null;
+  const found = node.children.toArray().flatMap((each) => addressIn(each) ?? []);
+  return found.at(-1) ?? null;
+}
+
+const NO_TINT = { colour: '#000000', opacity: 0 };
+
+function pictureFill(
+  picture: PictureId,
+  tint: Gradient | null,
+  layer: readonly CssNode[],
+  values: Cascaded['values'],
+  units: Units,
+): Fill {
+  const slash = layer.findIndex((node) => node.type === 'Operator' && node.value === '/');
+  const place = values.get('background-position') ?? layer.slice(0, slash < 0 ? undefined : slash);
+  const size = values.get('background-size') ?? (slash < 0 ? [] : layer.slice(slash + 1));
+  return {
+    kind: 'picture',
+    picture,
+    focalPoint: readPlace(place, units) ?? MIDDLE,
+    tint: tint ?? NO_TINT,
+    ...(size.some((node) => isWord(node, ['contain'])) && { fit: 'contain' as const }),
+  };
+}
+
+const MIDDLE: FocalPoint = { x: 0.5, y: 0.5 };
+
+/** How a picture is cropped to its place. */
+export interface Crop {
+  readonly focalPoint: FocalPoint;
+  readonly fit?: 'contain';
+}
+
+/** How a picture element is cropped: by `object-position` and `object-fit`. */
+export function cropOf({ values }: Cascaded): Crop {
+  const fit = values.get('object-fit')?.[0];
+  return {
+    focalPoint: readPlace(values.get('object-position') ?? [], DEFAULT_UNITS) ?? MIDDLE,
+    ...(fit && isWord(fit, ['contain', 'scale-down']) && { fit: 'contain' as const }),
+  };
+}
+
+/** A place as shares from the top left, 0 to 1; null where it is none, or is said in px. */
+function readPlace(nodes: readonly CssNode[], units: Units): FocalPoint | null {
+  const place = nodes.filter(
+    (node) => node.type === 'Percentage' || node.type === 'Number' || isWord(node, SIDES),
+  );
+  const read = place.length === 0 ? null : sharesOf(place, units);
+  if (!read) return null;
+  const held = (share: number) => Math.min(1, Math.max(0, share));
+  return { x: held(read.x), y: held(read.y) };
+}
+
+const SIDES = ['left', 'right', 'top', 'bottom', 'center'];
 
 const within = (px: number, most: number) => Math.round(Math.min(most, Math.max(0, px)) * 100) / 100;
 

@@ -81,7 +81,7 @@ export function readGradient(node: CssNode, units: Units): Gradient | null {
   }
 }
 
-const isWord = (node: CssNode, words: readonly string[]) =>
+export const isWord = (node: CssNode, words: readonly string[]) =>
   node.type === 'Identifier' && words.includes(node.name.toLowerCase());
 
 /** Degrees clockwise from the top; null where the words are no angle and no side. */
@@ -106,8 +106,15 @@ function angleOf(words: readonly CssNode[]): number | null {
 /** Where the middle lies, as shares; the middle of the tile where nothing is said, null where it is px. */
 function placeOf(words: readonly CssNode[], units: Units): { readonly x: number; readonly y: number } | null {
   const at = words.findIndex((each) => isWord(each, ['at']));
-  if (at < 0) return { x: 0.5, y: 0.5 };
-  const shares = words.slice(at + 1).map((each) => {
+  return at < 0 ? { x: 0.5, y: 0.5 } : sharesOf(words.slice(at + 1), units);
+}
+
+/** A place as shares (CSS Values 4, section 7.1), none of its sides with a length of its own; null where it is px. */
+export function sharesOf(
+  words: readonly CssNode[],
+  units: Units,
+): { readonly x: number; readonly y: number } | null {
+  const shares = words.map((each) => {
     if (each.type === 'Identifier') return PLACES[each.name.toLowerCase()];
     const length = parseLength(each, units);
     return typeof length === 'object' && length?.of === 'percent'
@@ -119,7 +126,7 @@ function placeOf(words: readonly CssNode[], units: Units): { readonly x: number;
   const [x, y = 0.5] = shares;
   if (x === undefined || shares.includes(undefined)) return null;
   // “top” alone is a place along the other axis.
-  const [first] = words.slice(at + 1);
+  const [first] = words;
   const isDown = shares.length === 1 && first !== undefined && isWord(first, ['top', 'bottom']);
   const within = (share: number) => Math.max(-LIMITS.outside, Math.min(1 + LIMITS.outside, share));
   return isDown ? { x: 0.5, y: within(x) } : { x: within(x), y: within(y) };

@@ -6,6 +6,8 @@ import { emptyDocument } from '../edit/emptyDocument.js';
 import { LIMITS } from '../document/limits.js';
 import { SCREEN_BLOCK_SIZE } from '../document/screen.js';
 import { breakpointsOf } from './breakpoints.js';
+import { cropOf } from './look.js';
+import { PagePictures, type PictureReader } from './pictures.js';
 import { PageIcons } from './icons.js';
 import { readLevel } from './level.js';
 import { wordsOf } from './words.js';
@@ -16,6 +18,15 @@ import type { CollectionDocument, Measure, NarrowerBand, Tile, TileId } from '..
 import type { Declaration } from '../engine/html/declaration.js';
 import type { Report } from '../engine/html/report.js';
 import type { SourcePage } from '../engine/html/sourcePage.js';
+
+export interface ReadOptions {
+  /** Finds a linked style sheet; left out: there are none. */
+  readonly readSheet?: SheetReader;
+  /** Finds a picture; left out: there are none. */
+  readonly readPicture?: PictureReader;
+  /** Height of the window that it is read in, px; left out: 800. */
+  readonly screen?: number;
+}
 
 export interface ReadCollection {
   /** Null when the page holds no grid. */
@@ -30,7 +41,8 @@ const TAKEN = new Set([
   'column-gap', 'row-gap', 'grid-column-start', 'grid-column-end', 'grid-row-start', 'grid-row-end', 'max-width',
   'justify-content', 'align-content', 'justify-items', 'align-items', 'box-sizing', 'container-type', 'container-name',
   'background', 'background-color', 'background-image', 'color', 'border-radius', 'box-shadow', 'margin-left', 'margin-right', 'margin-top', 'margin-bottom',
-  'margin-inline-start', 'margin-inline-end',
+  'margin-inline-start', 'margin-inline-end', 'object-position', 'object-fit', 'background-position', 'background-size',
+  'background-repeat',
 ]); // prettier-ignore
 const isTaken = (property: string) =>
   TAKEN.has(property) || property.startsWith('padding-') || property.startsWith('--');
@@ -40,14 +52,11 @@ const isTaken = (property: string) =>
  * its media and container queries as bands. What a document can't say is reported by line.
  *
  * @param name what the collection is called when the page has no title
- * @param readSheet finds a linked style sheet
- * @param screen height of the window that it is read in, px
  */
 export function readCollection(
   html: string,
   name: string,
-  readSheet?: SheetReader,
-  screen: number = SCREEN_BLOCK_SIZE,
+  { readSheet, readPicture = () => null, screen = SCREEN_BLOCK_SIZE }: ReadOptions = {},
 ): ReadCollection {
   const page = readPage(html, readSheet);
   const reports: Report[] = [...page.reports];
@@ -75,6 +84,7 @@ export function readCollection(
 
   const cascaded = cascadedIn(page);
   const icons = new PageIcons();
+  const pictures = new PagePictures(readPicture);
   const { arrangement, tiles, order, bands, elements } = readLevel(
     widest,
     grids,
@@ -84,7 +94,8 @@ export function readCollection(
       sayOf,
       contentOf: (element) => ({
         say: (message) => report({ line: element.sourceCodeLocation?.startLine ?? 1, message }),
-        picture: () => null,
+        picture: (address, alternativeText) => pictures.add(address, alternativeText),
+        croppedAs: (each) => cropOf(cascaded(each)),
         icon: (svg, label) => icons.add(svg, label),
         isApart: (each) => {
           const display = cascaded(each).values.get('display')?.[0];
@@ -117,6 +128,7 @@ export function readCollection(
         ...(radius !== null && { radius }),
       },
       tiles: without(tiles, padding, radius),
+      pictures: pictures.all,
       ...(Object.keys(icons.all).length > 0 && { icons: icons.all }),
       order,
     }),

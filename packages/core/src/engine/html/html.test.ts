@@ -150,7 +150,9 @@ describe('a page as a collection', () => {
     (name) => {
       const document = demoDocument(name);
       const { files } = writePage(document, LETTERS);
-      const read = readCollection(files['index.html'] ?? '', 'page', (href) => files[href] ?? null).document;
+      const read = readCollection(files['index.html'] ?? '', 'page', {
+        readSheet: (href) => files[href] ?? null,
+      }).document;
       expect(checkDocument(read).problems).toEqual([]);
       const bands = bandsOf(document);
       const back = read ? bandsOf(read) : [];
