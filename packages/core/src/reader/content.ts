@@ -43,18 +43,31 @@ const CALLED: Partial<Record<PartName, RegExp>> = {
   source: /(^|[-_])(source|author|attribution)$/,
 };
 
+/** A card, and the elements by whose type its words are set: the first of those that are large, and of the others. */
+export interface ReadCard {
+  readonly card: Card;
+  readonly large: { readonly part: PartName; readonly element: Element } | null;
+  readonly small: Element | null;
+}
+
 /** An element’s content as a card: its parts in their order. */
-export function toCard(element: Element, id: TileId, read: ReadContent): Card {
+export function toCard(element: Element, id: TileId, read: ReadContent): ReadCard {
   const found = new Reading(read).of(element);
-  const parts = inParts(found.all, read.say).slice(0, LIMITS.parts);
-  const [only] = parts;
+  const { parts, figure, small } = inParts(found.all, read.say);
+  if (parts.length > LIMITS.parts) read.say(`It has more than ${LIMITS.parts} parts; the first are kept.`);
+  const kept = parts.slice(0, LIMITS.parts);
+  const [only] = kept;
   const card = newCard('text', id);
-  const name = parts.length === 1 && only?.kind === 'picture' ? found.alternativeText : '';
+  const name = kept.length === 1 && only?.kind === 'picture' ? found.alternativeText : '';
   return {
-    ...card,
-    parts: withIds(parts.length > 0 ? parts : [{ kind: 'text', words: '' }]),
-    ...(name !== '' && { name: name.slice(0, LIMITS.name) }),
-    ...(found.link !== null && !parts.some(({ kind }) => kind === 'action') && { link: found.link }),
+    card: {
+      ...card,
+      parts: withIds(kept.length > 0 ? kept : [{ kind: 'text', words: '' }]),
+      ...(name !== '' && { name: name.slice(0, LIMITS.name) }),
+      ...(found.link !== null && !kept.some(({ kind }) => kind === 'action') && { link: found.link }),
+    },
+    large: figure ?? found.large,
+    small,
   };
 }
 
@@ -64,6 +77,8 @@ class Reading {
   link: string | null = null;
   /** Of the last picture. */
   alternativeText = '';
+  /** The first heading, quote or action. */
+  large: ReadCard['large'] = null;
 
   constructor(readonly read: ReadContent) {}
 
@@ -128,6 +143,7 @@ class Reading {
     const words = wordsOf(element);
     if (words === '') return;
     const address = element.name === 'a' ? addressOf(element.attribs.href ?? '', this.read.say) : null;
+    this.large ??= { part: 'action', element };
     this.part({ kind: 'action', words, address: address ?? '#' });
   }
 
@@ -140,6 +156,7 @@ class Reading {
       const link = children.filter((each) => !isText(each) || each.data.trim() !== '');
       const [only] = link;
       if (link.length === 1 && only && isTag(only) && only.name === 'a') this.linked(only.attribs.href ?? '');
+      this.large ??= { part: 'heading', element };
       this.part({ kind: 'heading', words: wordsOf(element), level: Number(level) });
     } else if (name === 'img' || name === 'picture') this.picture(element, '');
     else if (name === 'hr') this.part({ kind: 'divider' });
@@ -197,6 +214,7 @@ class Reading {
 
   private quote(element: Element): void {
     const source = within(element, ['cite', 'footer']);
+    this.large ??= { part: 'quote', element };
     const from = source ? wordsOf(source) : '';
     const said = wordsOf(element);
     this.part({ kind: 'quote', words: from === '' ? said : said.replace(from, '').trim() });
@@ -245,8 +263,13 @@ function largest(srcset: string): string | null {
 }
 
 /** Lines as the parts that they are: by what they are called, by what they say, and by what comes after them. */
-function inParts(found: readonly Found[], say: SayOf): Bare[] {
+function inParts(
+  found: readonly Found[],
+  say: SayOf,
+): { readonly parts: Bare[]; readonly figure: ReadCard['large']; readonly small: Element | null } {
   const parts: Bare[] = [];
+  let figure: ReadCard['large'] = null;
+  let small: Element | null = null;
   let blocks: Block[] = [];
   const flush = () => {
     if (blocks.length > 0) parts.push({ kind: 'text', words: asWords(blocks) } as Bare);
@@ -261,8 +284,11 @@ function inParts(found: readonly Found[], say: SayOf): Bare[] {
       const kind = kindOf(each, found[k + 1], blocks.length === 0 ? parts.at(-1) : undefined, parts);
       const spans = spansOf(each.nodes, say);
       if (spans.length === 0) return;
-      if (kind === 'text') blocks.push({ kind: 'paragraph', spans });
-      else {
+      if (kind === 'text') {
+        small ??= each.of;
+        blocks.push({ kind: 'paragraph', spans });
+      } else {
+        if (kind === 'figure') figure ??= { part: kind, element: lowest(each) };
         flush();
         const words = spans
           .map(({ text }) => text)
@@ -273,7 +299,13 @@ function inParts(found: readonly Found[], say: SayOf): Bare[] {
     }
   });
   flush();
-  return parts;
+  return { parts, figure, small };
+}
+
+/** The element that a line is in, or that is all of it. */
+function lowest({ of, nodes }: Line): Element {
+  const [only] = nodes.filter((node) => !isText(node) || node.data.trim() !== '');
+  return only && isTag(only) ? only : of;
 }
 
 type Line = Extract<Found, { readonly kind: 'line' }>;

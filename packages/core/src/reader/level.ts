@@ -8,6 +8,9 @@ import { readLook } from './look.js';
 import { toArrangement, type Say } from './arrangement.js';
 import { toCard, type ReadContent } from './content.js';
 import { toPlace } from './place.js';
+import { readType, type ReadType } from './type.js';
+import type { InheritedStyle } from '../engine/html/inheritedStyle.js';
+import type { PartName } from '../document/parts.js';
 import type { Arrangement, Place, Tile, TileId } from '../document/types.js';
 import type { BandGrid, GridItem } from './grids.js';
 import type { Box } from '../engine/box/box.js';
@@ -20,6 +23,13 @@ export interface Reading {
   readonly cascaded: (element: Element) => Cascaded;
   readonly sayOf: (element: Element) => Say;
   readonly contentOf: (element: Element) => ReadContent;
+  readonly styleOf: (element: Element) => InheritedStyle;
+}
+
+/** How the words of a card are set; null where it has none of them. */
+export interface CardType {
+  readonly large: { readonly part: PartName; readonly type: ReadType } | null;
+  readonly small: ReadType;
 }
 
 /** What a narrower band says of the grids and tiles of a page. */
@@ -38,6 +48,7 @@ export interface ReadLevel {
   readonly bands: readonly (ReadBand | null)[];
   /** The elements that became grids or tiles. */
   readonly elements: readonly Element[];
+  readonly types: ReadonlyMap<TileId, CardType>;
 }
 
 /**
@@ -58,6 +69,7 @@ export function readLevel(
   const elements: Element[] = [widest.element];
   const ids = new Map<Element, TileId>();
   const inner = new Map<TileId, ReadLevel>();
+  const types = new Map<TileId, CardType>();
   for (const { element, box } of widest.items) {
     const id = idOf(element, taken);
     ids.set(element, id);
@@ -73,9 +85,15 @@ export function readLevel(
       inner.set(id, level);
       Object.assign(tiles, level.tiles);
       elements.push(...level.elements);
+      for (const [each, type] of level.types) types.set(each, type);
       tile = { ...newGroup(id), arrangement: level.arrangement, order: level.order };
     } else {
-      tile = toCard(element, id, reading.contentOf(element));
+      const { card, large, small } = toCard(element, id, reading.contentOf(element));
+      tile = card;
+      types.set(id, {
+        large: large && { part: large.part, type: typeOf(large.element, reading) },
+        small: typeOf(small ?? element, reading),
+      });
       elements.push(element);
     }
     const name = nameOf(element);
@@ -90,6 +108,7 @@ export function readLevel(
     arrangement,
     tiles,
     elements,
+    types,
     order: widest.items.map(({ element }) => ids.get(element) as TileId),
     bands: bandsOf(grids.slice(1), { arrangement, tiles, ids, inner }, reading),
   };
@@ -99,15 +118,21 @@ function lookOf(
   tile: Tile,
   element: Element,
   box: Box,
-  { cascaded, sayOf, contentOf }: Reading,
+  { cascaded, sayOf, contentOf, styleOf }: Reading,
 ): Tile['look'] {
   const picture = (address: string) => contentOf(element).picture(address, '');
-  const look = { ...tile.look, ...readLook(cascaded(element), box.style, UNITS, picture, sayOf(element)) };
+  const look = {
+    ...tile.look,
+    ...readLook(cascaded(element), box.style, UNITS, styleOf(element), picture, sayOf(element)),
+  };
   if (tile.kind === 'card') return look;
   // The air in a group is that of its arrangement.
   const { padding: _, ...rest } = look;
   return rest;
 }
+
+const typeOf = (element: Element, { styleOf, cascaded, sayOf }: Reading): ReadType =>
+  readType(styleOf(element), cascaded(element).values.get('font-size'), sayOf(element));
 
 const isGrid = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
 

@@ -5,6 +5,7 @@ import { DEFAULT_UNITS, parseLength, splitArguments, type Units } from '../engin
 import type { BoxStyle } from '../engine/box/style.js';
 import type { Cascaded } from '../engine/html/cascade.js';
 import type { CssNode } from 'css-tree';
+import type { InheritedStyle } from '../engine/html/inheritedStyle.js';
 import type { PictureId } from '../document/ids.js';
 import type {
   Fill,
@@ -22,7 +23,7 @@ import type { Say } from './arrangement.js';
 const PAGE = 1280;
 
 /** What an element looks like of what tiles can look like. */
-type ReadLook = Pick<TileLook, 'fill' | 'radius' | 'padding'> & Partial<TileLook>;
+type ReadLook = Pick<TileLook, 'fill' | 'radius' | 'padding' | 'spread'> & Partial<TileLook>;
 
 /**
  * What an element looks like, as a tile has it.
@@ -32,6 +33,7 @@ export function readLook(
   { values }: Cascaded,
   style: BoxStyle,
   units: Units,
+  words: InheritedStyle,
   picture: (address: string) => PictureId | null,
   say: Say,
 ): ReadLook {
@@ -44,10 +46,82 @@ export function readLook(
   return {
     fill: fillOf(values, units, picture, say),
     ...(textColour && { textColour: textColour.colour }),
+    ...borderOf(values, style, say),
+    ...standingOf(style, words),
     radius: radiusOf(values.get('border-radius') ?? [], units, say),
     padding: paddingOf(style, say),
     ...(outer.length > 0 && { outerShadow: outer.map(({ shadow }) => shadow) }),
     ...(inner.length > 0 && { innerShadow: inner.map(({ shadow }) => shadow) }),
+  };
+}
+
+const SIDE_NAMES = ['top', 'right', 'bottom', 'left'] as const;
+
+/** A border, in one colour or a gradient. */
+function borderOf(values: Cascaded['values'], { border }: BoxStyle, say: Say): Pick<TileLook, 'border'> {
+  const [blockStart = 0, inlineEnd = 0, blockEnd = 0, inlineStart = 0] = border.map((each) =>
+    within(resolveLength(each, PAGE), LIMITS.border),
+  );
+  const widths = [blockStart, inlineEnd, blockEnd, inlineStart];
+  const at = widths.findIndex((width) => width > 0);
+  if (at < 0) return {};
+  const colourOf = (side: string) => readColour(values.get(`border-${side}-color`)?.[0]);
+  const colours = SIDE_NAMES.flatMap((side, k) => ((widths[k] ?? 0) > 0 ? [colourOf(side)] : []));
+  const [first] = colours;
+  if (colours.some((each) => JSON.stringify(each) !== JSON.stringify(first)))
+    say('border', 'has several colours; all sides have the first one now');
+  const isEven = widths.every((width) => width === blockStart);
+  const width = isEven ? blockStart : { blockStart, inlineEnd, blockEnd, inlineStart };
+  const ring = first?.opacity === 0 ? ringIn(values) : null;
+  if (ring) return { border: { width, paint: ring } };
+  const text = readColour(values.get('color')?.[0]);
+  const colour = first ?? text ?? { colour: '#000000', opacity: 1 };
+  return colour.opacity === 0 ? {} : { border: { width, paint: paintOf(colour) } };
+}
+
+/** A gradient that is painted under a clear border alone. */
+function ringIn(values: Cascaded['values']): Gradient | null {
+  const layers = splitArguments(values.get('background') ?? []);
+  const layer = layers.find((each) => each.some((node) => isWord(node, ['border-box'])));
+  return layer?.map((node) => readGradient(node, DEFAULT_UNITS)).find((each) => each !== null) ?? null;
+}
+
+const SPREADS: Readonly<Record<string, TileLook['spread']>> = {
+  center: 'center',
+  end: 'end',
+  'flex-end': 'end',
+  'space-between': 'between',
+  'space-around': 'between',
+  'space-evenly': 'between',
+};
+const ALIGNMENTS: Readonly<Record<string, NonNullable<TileLook['align']>>> = {
+  start: 'start',
+  'flex-start': 'start',
+  center: 'center',
+  end: 'end',
+  'flex-end': 'end',
+};
+
+/** Between the parts of a tile, em. */
+const GAP = 0.3;
+
+/** How contents stand: as those of a flex box, those of a grid, or one after the other from the top. */
+function standingOf(
+  style: BoxStyle,
+  { textAlign, fontSize }: InheritedStyle,
+): Pick<TileLook, 'spread' | 'align' | 'direction' | 'gap'> {
+  const isFlex = style.display === 'flex';
+  const isRow = isFlex && style.flexDirection === 'row';
+  const along = isFlex ? style.justifyContent.at : style.display === 'grid' ? style.alignContent.at : 'start';
+  const across = isFlex ? style.alignItems.at : style.display === 'grid' ? style.justifyItems.at : 'normal';
+  const align = ALIGNMENTS[across] ?? (textAlign === 'start' ? undefined : textAlign);
+  const asked = isRow ? style.columnGap : style.rowGap;
+  const gap = (isFlex || style.display === 'grid') && typeof asked === 'number' ? asked : null;
+  return {
+    spread: SPREADS[along] ?? 'start',
+    ...(align !== undefined && { align }),
+    ...(isRow && { direction: 'row' as const }),
+    ...(gap !== null && Math.abs(gap - GAP * fontSize) > 0.05 && { gap: within(gap, LIMITS.gap) }),
   };
 }
 
@@ -60,7 +134,10 @@ function fillOf(
 ): Fill {
   const property = ['background-image', 'background', 'background-color'].find((each) => values.has(each));
   if (property === undefined) return 'none';
-  const layers = splitArguments(values.get(property) ?? []);
+  const layers = splitArguments(values.get(property) ?? []).filter(
+    // What is painted under a border alone is that of the border.
+    (layer, k, all) => k === 0 || k < all.length - 1 || !layer.some((node) => isWord(node, ['border-box'])),
+  );
   let over: Gradient | null = null;
   for (const layer of layers) {
     const gradient = layer.map((node) => readGradient(node, units)).find((each) => each !== null) ?? null;

@@ -1,6 +1,7 @@
 import { isTag, type Element } from 'domhandler';
 import { cascade, type Cascaded } from '../engine/html/cascade.js';
 import { readPage, type SheetReader } from '../engine/html/readPage.js';
+import { generate } from '../engine/css/tree.js';
 import { withEntryIds } from '../check/entryIds.js';
 import { emptyDocument } from '../edit/emptyDocument.js';
 import { LIMITS } from '../document/limits.js';
@@ -9,7 +10,8 @@ import { breakpointsOf } from './breakpoints.js';
 import { cropOf } from './look.js';
 import { PagePictures, type PictureReader } from './pictures.js';
 import { PageIcons } from './icons.js';
-import { readLevel } from './level.js';
+import { readLevel, type CardType } from './level.js';
+import { typeLook, typeReader, type ReadType } from './type.js';
 import { wordsOf } from './words.js';
 import { bandWidths, cascadeAt, gridAt } from './grids.js';
 import type { Say } from './arrangement.js';
@@ -42,10 +44,23 @@ const TAKEN = new Set([
   'justify-content', 'align-content', 'justify-items', 'align-items', 'box-sizing', 'container-type', 'container-name',
   'background', 'background-color', 'background-image', 'color', 'border-radius', 'box-shadow', 'margin-left', 'margin-right', 'margin-top', 'margin-bottom',
   'margin-inline-start', 'margin-inline-end', 'object-position', 'object-fit', 'background-position', 'background-size',
-  'background-repeat',
+  'background-repeat', 'font-family', 'font-size', 'font-weight', 'font-style', 'line-height', 'letter-spacing',
+  'text-align', 'flex-direction',
 ]); // prettier-ignore
-const isTaken = (property: string) =>
-  TAKEN.has(property) || property.startsWith('padding-') || property.startsWith('--');
+/** What tiles are anyway. */
+const AS_TILES_ARE: Readonly<Record<string, RegExp>> = {
+  'min-width': /^0/,
+  'min-height': /^0/,
+  'overflow-x': /^(hidden|clip|visible)$/,
+  'overflow-y': /^(hidden|clip|visible)$/,
+  'overflow-wrap': /^(break-word|anywhere)$/,
+  'text-decoration': /^none$/,
+};
+
+const isTaken = ({ property, value }: Declaration) =>
+  AS_TILES_ARE[property]?.test(value.map((node) => generate(node)).join(' ')) === true ||
+  TAKEN.has(property) ||
+  /^(padding-|border-|--)/.test(property);
 
 /**
  * Reads a page or a snippet of one into a collection: its outermost grid, the items of it as tiles,
@@ -85,13 +100,14 @@ export function readCollection(
   const cascaded = cascadedIn(page);
   const icons = new PageIcons();
   const pictures = new PagePictures(readPicture);
-  const { arrangement, tiles, order, bands, elements } = readLevel(
+  const { arrangement, tiles, order, bands, elements, types } = readLevel(
     widest,
     grids,
     {
       widths,
       cascaded,
       sayOf,
+      styleOf: typeReader(cascaded),
       contentOf: (element) => ({
         say: (message) => report({ line: element.sourceCodeLocation?.startLine ?? 1, message }),
         picture: (address, alternativeText) => pictures.add(address, alternativeText),
@@ -113,6 +129,7 @@ export function readCollection(
     return [{ id: `below-${below}`, below, ...rest, ...(Object.keys(groups).length > 0 && { groups }) }];
   });
   const [padding, radius] = [commonest(tiles, 'padding'), commonest(tiles, 'radius')];
+  const type = commonType(types);
   // The bands are those that the page has.
   const { narrowerBands: _, ...base } = emptyDocument(titleOf(page) || name);
   return {
@@ -126,8 +143,10 @@ export function readCollection(
         background: backgroundOf(widest.element, cascaded),
         ...(padding !== null && { tilePadding: padding }),
         ...(radius !== null && { radius }),
+        ...(type.heading && { headingFamily: type.heading.family, headingSize: type.heading.size }),
+        ...(type.body && { bodyFamily: type.body.family, bodySize: type.body.size }),
       },
-      tiles: without(tiles, padding, radius),
+      tiles: typed(without(tiles, padding, radius), types, { ...type, base: base.look }),
       pictures: pictures.all,
       ...(Object.keys(icons.all).length > 0 && { icons: icons.all }),
       order,
@@ -175,7 +194,7 @@ function reportUnknown(
   ];
   for (const each of declarations) {
     const { property } = each;
-    if (!isTaken(property)) report({ ...placeOf(each), message: `“${property}” is not imported.` });
+    if (!isTaken(each)) report({ ...placeOf(each), message: `“${property}” is not imported.` });
   }
 }
 
@@ -204,6 +223,54 @@ function backgroundOf(element: Element, cascaded: (element: Element) => Cascaded
   const colour = nodes.map(readColour).find((each) => each !== null && each.opacity === 1);
   if (colour) return colour.colour;
   return element.parent && isTag(element.parent) ? backgroundOf(element.parent, cascaded) : '#ffffff';
+}
+
+interface CommonType {
+  readonly heading: ReadType | null;
+  readonly body: ReadType | null;
+}
+
+/** How most words of tiles are set. */
+function commonType(types: ReadonlyMap<TileId, CardType>): CommonType {
+  const all = [...types.values()];
+  const most = (some: readonly ReadType[]): ReadType | null => {
+    const counts = new Map<string, { readonly type: ReadType; count: number }>();
+    for (const type of some) {
+      const key = JSON.stringify([type.family, type.size]);
+      const known = counts.get(key);
+      if (known) known.count++;
+      else counts.set(key, { type, count: 1 });
+    }
+    return [...counts.values()].sort((a, b) => b.count - a.count)[0]?.type ?? null;
+  };
+  const headings = all.flatMap(({ large }) => (large?.part === 'heading' ? [large.type] : []));
+  return {
+    heading:
+      most(headings) ??
+      most(all.flatMap(({ large }) => (large && large.part !== 'figure' ? [large.type] : []))),
+    body: most(all.map(({ small }) => small)),
+  };
+}
+
+/** Tiles with what of their type is other than the collection’s. */
+function typed(
+  tiles: Tiles,
+  types: ReadonlyMap<TileId, CardType>,
+  { heading, body, base }: CommonType & { readonly base: CollectionDocument['look'] },
+): Tiles {
+  const of = { family: base.headingFamily, size: base.headingSize };
+  return Object.fromEntries(
+    Object.entries(tiles).map(([id, tile]) => {
+      const type = types.get(id);
+      if (!type) return [id, tile];
+      const look = {
+        ...tile.look,
+        ...(type.large && typeLook('heading', type.large.part, type.large.type, heading ?? of)),
+        ...typeLook('body', 'text', type.small, body ?? type.small),
+      };
+      return [id, { ...tile, look }];
+    }),
+  );
 }
 
 type Tiles = Readonly<Record<TileId, Tile>>;

@@ -232,7 +232,9 @@ function border(sides: readonly string[]) {
         ['thin', 'medium', 'thick'].includes(nameOf(node)) ||
         (node.type === 'Function' && node.name === 'calc'),
     );
+    const colour = nodes.find((node) => node !== style && node !== width);
     return sides.flatMap((side) => [
+      [`border-${side}-color`, [colour ?? ident('currentcolor')]] as const,
       [`border-${side}-width`, [width ?? ident('medium')]] as const,
       [`border-${side}-style`, style ? [style] : NONE] as const,
     ]);
@@ -277,6 +279,7 @@ const SHORTHANDS: Readonly<Record<string, (nodes: Nodes) => Longhands | null>> =
   padding: (nodes) => fourSides((side) => `padding-${side}`, each(nodes)),
   inset: (nodes) => fourSides((side) => side, each(nodes)),
   'border-width': (nodes) => fourSides((side) => `border-${side}-width`, each(nodes)),
+  'border-color': (nodes) => fourSides((side) => `border-${side}-color`, each(nodes)),
   'border-style': (nodes) => fourSides((side) => `border-${side}-style`, each(nodes)),
   'margin-inline': pair('margin-inline-start', 'margin-inline-end'),
   'margin-block': pair('margin-top', 'margin-bottom'),
