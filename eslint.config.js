@@ -33,7 +33,12 @@ const KIND_PLACES = [
   'packages/core/src/arrangements/index.ts',
   'packages/core/src/document/arrangement.ts',
 ];
-const PART_PLACES = ['packages/core/src/parts/**', 'packages/core/src/document/parts.ts'];
+/** The last tells which parts the elements of any page are. */
+const PART_PLACES = [
+  'packages/core/src/parts/**',
+  'packages/core/src/document/parts.ts',
+  'packages/core/src/reader/content.ts',
+];
 /** What names everything that an older format version had. */
 const OLDER_FORMATS = 'packages/core/src/check/migrations/**';
 const TESTS = ['**/*.test.{ts,tsx}', 'packages/*/src/testing/**'];

@@ -8,6 +8,9 @@ import {
 import { formatTrackSize } from '../engine/css/trackSize.js';
 import { trackText } from '../engine/css/trackText.js';
 import { countRepetitions } from '../engine/grid/repetitions.js';
+import { asLanes } from '../arrangements/masonry/values.js';
+import { asManyAsFit } from '../arrangements/fluid/values.js';
+import { evenShares } from '../arrangements/shared/columnCount.js';
 import { HOLDING } from '../arrangements/index.js';
 import { LIMITS } from '../document/limits.js';
 import type { Arrangement, TrackSize } from '../document/types.js';
@@ -28,7 +31,12 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
     return Math.min(LIMITS.gap, Math.max(0, rounded(resolveLength(value, inner))));
   };
   const columnGap = gap('columnGap', 'column-gap');
-  const columns = columnTracks(style, inner, columnGap, say);
+  const fitting = fittingIn(style, columnGap);
+  const isLanes = style.display === 'lanes';
+  const columns =
+    fitting || isLanes
+      ? evenShares(fitting?.max ?? laneCount(style))
+      : columnTracks(style, inner, columnGap, say);
   if (style.flowAxis === 'column')
     say('grid-auto-flow', 'flows by columns; a bento flows by rows, so it flows by rows now');
   for (const [name, value, initial] of [
@@ -41,6 +49,16 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
   }
   const most = style.maxInlineSize;
   if (typeof most === 'object') say('max-width', 'is left out: a maximum is a number of px');
+  const kind = isLanes
+    ? asLanes(
+        {},
+        {
+          count: fitting ? null : laneCount(style),
+          ...(fitting && { min: fitting.min, max: fitting.max }),
+          ...lanesIn(style),
+        },
+      )
+    : fitting && asManyAsFit({}, fitting);
   return {
     kind: HOLDING,
     columns,
@@ -51,7 +69,58 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
     padding: { blockStart: side(0), inlineEnd: side(1), blockEnd: side(2), inlineStart: side(3) },
     flow: style.dense ? 'dense' : 'sparse',
     maxInlineSize: typeof most === 'number' ? Math.max(LIMITS.narrowest, Math.min(10_000, most)) : null,
+    ...kind,
   };
+}
+
+/** Lanes have no fewer than one. */
+const laneCount = ({ columns }: BoxStyle) =>
+  Math.max(1, Math.min(LIMITS.columns, written(columns.parts, 1).length));
+
+/** In which order tiles take lanes: in turn where any lane will do. */
+const lanesIn = ({ flowTolerance }: BoxStyle) =>
+  flowTolerance === Infinity
+    ? ({ order: 'in-turn' } as const)
+    : ({
+        order: 'balanced',
+        tolerance: Math.min(LIMITS.track, Math.max(0, resolveLength(flowTolerance, 0))),
+      } as const);
+
+/** As many even columns as fit: how wide each is at least, and how many there are at most. */
+interface Fitting {
+  readonly repeat: 'auto-fit' | 'auto-fill';
+  readonly min: number;
+  readonly max: number | null;
+}
+
+/** Wider than any page, px. */
+const WIDE = 100_000;
+
+/** `repeat(auto-fill, minmax(240px, 1fr))` and its kin; null for other columns. */
+function fittingIn({ columns }: BoxStyle, gap: number): Fitting | null {
+  const [repeat, ...more] = columns.parts.filter(({ kind }) => kind !== 'names');
+  if (repeat?.kind !== 'repeat' || typeof repeat.count === 'number' || more.length > 0) return null;
+  const [track, ...others] = repeat.parts.filter(({ kind }) => kind !== 'names');
+  if (track?.kind !== 'track' || others.length > 0) return null;
+  const { min, max } = track.sizing;
+  if (max.kind !== 'fr' || min.kind !== 'length') return null;
+  const at = (inner: number) => resolveLength(min.value, inner);
+  // A column that is never wider than the page is as wide as it until it is as wide as it wants to be.
+  let [least, most] = [1, WIDE];
+  if (at(1) <= 1.01) {
+    while (most - least > 0.01) {
+      const middle = (least + most) / 2;
+      if (at(middle) >= middle - 0.005) least = middle;
+      else most = middle;
+    }
+  } else least = at(1);
+  const wanted = rounded(least);
+  if (wanted < 1 || wanted > LIMITS.track) return null;
+  // One that grows with the page is a share of it.
+  const grown = at(WIDE);
+  const count = grown > wanted + 1 ? Math.round((WIDE + gap) / (grown + gap)) : null;
+  const within = count === null ? null : Math.max(1, Math.min(LIMITS.columns, count));
+  return { repeat: repeat.count, min: wanted, max: within };
 }
 
 export const rounded = (value: number) => Math.round(value * 100) / 100;

@@ -3,6 +3,9 @@ import { parseLength, DEFAULT_UNITS } from '../engine/css/parseLength.js';
 import { LIMITS } from '../document/limits.js';
 import type { SourcePage } from '../engine/html/sourcePage.js';
 
+/** A page that changes at more widths is not read at all of them. */
+const MOST = 40;
+
 /**
  * Every width in px at which a media or container query of a page changes its answer, from wide to
  * narrow; the width itself belongs to the wider band.
@@ -39,5 +42,5 @@ export function breakpointsOf({ rules }: SourcePage): number[] {
     if (at > LIMITS.narrowest && at <= LIMITS.widest) found.add(at);
   };
   for (const { conditions } of rules) for (const { query } of conditions) visit(query);
-  return [...found].sort((a, b) => b - a).slice(0, LIMITS.bands);
+  return [...found].sort((a, b) => b - a).slice(0, MOST);
 }

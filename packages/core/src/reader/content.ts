@@ -272,7 +272,7 @@ function inParts(
   let small: Element | null = null;
   let blocks: Block[] = [];
   const flush = () => {
-    if (blocks.length > 0) parts.push({ kind: 'text', words: asWords(blocks) } as Bare);
+    if (blocks.length > 0) parts.push({ kind: 'text', words: asWords(blocks) });
     blocks = [];
   };
   found.forEach((each, k) => {
@@ -294,7 +294,7 @@ function inParts(
           .map(({ text }) => text)
           .join('')
           .replace(/\s+/g, ' ');
-        parts.push({ kind, words } as Bare);
+        parts.push({ kind, words });
       }
     }
   });
@@ -347,6 +347,6 @@ function withIds(parts: readonly Bare[]): Part[] {
   return parts.map((part) => {
     const count = (counts.get(part.kind) ?? 0) + 1;
     counts.set(part.kind, count);
-    return { ...part, id: count === 1 ? part.kind : `${part.kind}-${count}` } as Part;
+    return { ...part, id: count === 1 ? part.kind : `${part.kind}-${count}` };
   });
 }

@@ -61,7 +61,7 @@ export function gridAt(page: SourcePage, width: number, screen: number): BandGri
     }
     return null;
   };
-  const isGrid = ({ style }: Box) => style.display === 'grid';
+  const isGrid = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
   const grid = search(root, (box) => box.isGridRoot && isGrid(box)) ?? search(root, isGrid);
   const element = grid && elementOf.get(grid);
   if (!grid || !element) return null;

@@ -10,7 +10,7 @@ import { breakpointsOf } from './breakpoints.js';
 import { cropOf } from './look.js';
 import { PagePictures, type PictureReader } from './pictures.js';
 import { PageIcons } from './icons.js';
-import { readLevel, type CardType } from './level.js';
+import { readLevel, type CardType, type ReadBand } from './level.js';
 import { typeLook, typeReader, type ReadType } from './type.js';
 import { wordsOf } from './words.js';
 import { bandWidths, cascadeAt, gridAt } from './grids.js';
@@ -122,12 +122,18 @@ export function readCollection(
     new Set(),
   );
   reportUnknown(page, elements, report);
-  const narrower = bands.flatMap((band, k): NarrowerBand[] => {
-    if (!band) return [];
-    const below = breakpoints[k] as number;
+  const saying = bands.flatMap((band, k): NarrowerBand[] => {
+    const below = breakpoints[k];
+    if (!band || below === undefined || !saysSomething(band)) return [];
     const { groups, ...rest } = band;
     return [{ id: `below-${below}`, below, ...rest, ...(Object.keys(groups).length > 0 && { groups }) }];
   });
+  const narrower = saying.slice(0, LIMITS.bands);
+  if (saying.length > narrower.length)
+    report({
+      line: 1,
+      message: `It changes at ${saying.length} widths; the widest ${LIMITS.bands} bands of these are kept.`,
+    });
   const [padding, radius] = [commonest(tiles, 'padding'), commonest(tiles, 'radius')];
   const type = commonType(types);
   // The bands are those that the page has.
@@ -224,6 +230,9 @@ function backgroundOf(element: Element, cascaded: (element: Element) => Cascaded
   if (colour) return colour.colour;
   return element.parent && isTag(element.parent) ? backgroundOf(element.parent, cascaded) : '#ffffff';
 }
+
+const saysSomething = (band: ReadBand) =>
+  Object.values(band).some((each) => Object.keys(each as object).length > 0);
 
 interface CommonType {
   readonly heading: ReadType | null;

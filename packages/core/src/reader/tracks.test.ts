@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { checkDocument } from '../check/checkDocument.js';
 import { layoutCollection } from '../layout/layout.js';
 import { layoutPage } from '../engine/html/layoutPage.js';
 import { LETTERS } from '../testing/layoutHtml.js';
@@ -50,4 +51,53 @@ describe('tracks of a page are those of the collection', () => {
     expect(document?.arrangement.columns).toEqual(['1fr', '1fr']);
     expect(reports.map(({ message }) => message).join()).toContain('out of bounds');
   });
+});
+
+describe('as many columns as fit', () => {
+  const read = (css: string) => {
+    const { document, reports } = readCollection(
+      `<style>.g { display: grid; gap: 10px; ${css} }</style><div class="g"><p>A</p><p>B</p></div>`,
+      'Fluid',
+    );
+    expect(document && checkDocument(document).problems).toEqual([]);
+    return { arrangement: document?.arrangement, said: reports.map(({ message }) => message).join('\n') };
+  };
+
+  test.each([
+    [
+      'grid-template-columns: repeat(auto-fill, minmax(240px, 1fr))',
+      { repeat: 'auto-fill', min: 240, max: null },
+    ],
+    [
+      'grid-template-columns: repeat(auto-fit, minmax(min(18rem, 100%), 1fr))',
+      { repeat: 'auto-fit', min: 288, max: null },
+    ],
+    [
+      'grid-template-columns: repeat(auto-fill, minmax(min(100%, max(200px, (100% - 30px) / 4)), 1fr))',
+      { repeat: 'auto-fill', min: 200, max: 4 },
+    ],
+  ])('%s', (css, fluid) => {
+    const { arrangement, said } = read(css);
+    expect(arrangement).toMatchObject({ kind: 'fluid', fluid: { ...fluid, spansFrom: null } });
+    expect(said).toBe('');
+  });
+
+  test('columns of a fixed width keep their number, and that is said', () => {
+    const { arrangement, said } = read('grid-template-columns: repeat(auto-fill, 200px)');
+    expect(arrangement?.kind).toBe('bento');
+    expect(said).toMatch(/as many columns as there is room for/);
+  });
+
+  test.each([
+    [
+      'grid-template-columns: 1fr 1fr 1fr; flow-tolerance: 20px',
+      { count: 3, order: 'balanced', tolerance: 20 },
+    ],
+    [
+      'grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); flow-tolerance: infinite',
+      { count: null, min: 230, order: 'in-turn' },
+    ],
+  ])('lanes: %s', (css, masonry) =>
+    expect(read(`display: grid-lanes; ${css}`).arrangement).toMatchObject({ kind: 'masonry', masonry }),
+  );
 });

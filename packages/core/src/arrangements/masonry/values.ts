@@ -22,6 +22,15 @@ export const masonryOf = <L extends WrittenLength>({
   ...masonry,
 });
 
+/** What makes an arrangement one of lanes, with some values of it set. */
+export const asLanes = (
+  arrangement: Pick<Arrangement, 'masonry'>,
+  values: Partial<MasonryLanes>,
+): Pick<Arrangement, 'kind'> & Partial<Arrangement> => ({
+  kind: 'masonry',
+  masonry: { ...masonryOf(arrangement), ...values },
+});
+
 /** Whether an arrangement is lanes that tiles run along, so that it may be wider than its page. */
 export const isAlong = ({ kind, masonry }: Pick<Arrangement, 'kind' | 'masonry'>) =>
   kind === 'masonry' && masonry?.direction === 'inline';

@@ -1,23 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { bandsOf, placeIn } from '../../document/bands.js';
 import { checkDocument } from '../../check/checkDocument.js';
 import { writePage } from '../../export/page/writePage.js';
 import { readCollection } from '../../reader/readCollection.js';
 import { readPage } from './readPage.js';
+import { demoDocument } from '../../testing/demo.js';
 import { gridPage, layoutHtml, letters, LETTERS } from '../../testing/layoutHtml.js';
 import { heldBy } from '../../testing/held.js';
 import { kindTitle } from '../../parts/said.js';
-import type { CollectionDocument, Tile } from '../../document/types.js';
+import type { Tile } from '../../document/types.js';
 
 const page = (css: string, tiles = letters(2)) => gridPage(css, tiles);
-
-function demoDocument(name: string): CollectionDocument {
-  const file = join(__dirname, '..', '..', '..', '..', '..', 'demo', `${name}.noria.json`);
-  return checkDocument(JSON.parse(readFileSync(file, 'utf8'))).document as CollectionDocument;
-}
 
 describe('a page is laid out by its own style', () => {
   test('the more specific, the later, the important and the unlayered rule wins', () => {
