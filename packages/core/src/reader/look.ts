@@ -68,6 +68,8 @@ function borderOf(values: Cascaded['values'], { border }: BoxStyle, say: Say): P
   const colourOf = (side: string) => readColour(values.get(`border-${side}-color`)?.[0]);
   const colours = SIDE_NAMES.flatMap((side, k) => ((widths[k] ?? 0) > 0 ? [colourOf(side)] : []));
   const [first] = colours;
+  const line = values.get(`border-${SIDE_NAMES[at]}-style`)?.[0];
+  if (line?.type === 'Identifier' && line.name !== 'solid') say('border', `is ${line.name}; it is solid now`);
   if (colours.some((each) => JSON.stringify(each) !== JSON.stringify(first)))
     say('border', 'has several colours; all sides have the first one now');
   const isEven = widths.every((width) => width === blockStart);

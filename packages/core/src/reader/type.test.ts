@@ -112,10 +112,12 @@ describe('how contents stand', () => {
     else expect(first?.border).toBeUndefined();
   });
 
-  test('sides of several colours are said', () =>
-    expect(read('.a { border: 2px solid red; border-left-color: blue }', CARD).said).toMatch(
-      /several colours/,
-    ));
+  test.each([
+    ['border: 2px solid red; border-left-color: blue', /several colours/],
+    ['border: 2px dashed red', /is dashed; it is solid now/],
+  ])('of %s it is said what is lost', (css, message) =>
+    expect(read(`.a { ${css} }`, CARD).said).toMatch(message),
+  );
 
   test('what a tile is anyway is not said; what it can’t be is', () => {
     const { said } = read(
