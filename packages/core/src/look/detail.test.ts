@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { byDetails, detailOf, extremeIn, type Detail } from './detail.js';
+import { boundIn, byDetails, detailOf, extremeIn, type Detail } from './detail.js';
 import { paintedBy } from './painted.js';
 import type { PictureAsset } from '../document/types.js';
 
@@ -30,11 +30,13 @@ const around = (x: number, y: number, reachX = 0, reachY = 0) => ({
   bottom: y + reachY,
 });
 
+const hundred = { columns: 100, rows: 50 };
+
 describe('every px of a picture', () => {
   test('the darkest and the lightest px in a part are found, and none beside it', () => {
     const image = detail(100, 50, 100, { '20,10': 255, '60,40': 0 }).drawnIn(100);
     const at = (which: 1 | 2, x: number, y: number) =>
-      Math.round(extremeIn(image, which, around(x / 100, y / 50, 0.05, 0.06))[0] * 255);
+      Math.round(extremeIn(image, which, around(x / 100, y / 50, 0.05, 0.06), hundred)[0] * 255);
     expect([at(LIGHTEST, 20, 10), at(DARKEST, 20, 10)]).toEqual([255, 100]);
     expect([at(LIGHTEST, 60, 40), at(DARKEST, 60, 40)]).toEqual([100, 0]);
     expect([at(LIGHTEST, 27, 10), at(LIGHTEST, 20, 15)]).toEqual([100, 100]);
@@ -42,9 +44,46 @@ describe('every px of a picture', () => {
 
   test('a part smaller than a px is the px in its middle; what lies outside is held at the edge', () => {
     const image = detail(10, 10, 50, { '3,3': 200, '9,9': 250 }).drawnIn(10);
-    expect(extremeIn(image, LIGHTEST, around(0.35, 0.35))[0]).toBeCloseTo(200 / 255);
-    expect(extremeIn(image, LIGHTEST, around(1.5, 1.5))[0]).toBeCloseTo(250 / 255);
-    expect(extremeIn(image, LIGHTEST, around(-1, -1, 0.1, 0.1))[0]).toBeCloseTo(50 / 255);
+    const lightest = (...at: Parameters<typeof around>) =>
+      extremeIn(image, LIGHTEST, around(...at), { columns: 10, rows: 10 })[0];
+    expect(lightest(0.35, 0.35)).toBeCloseTo(200 / 255);
+    expect(lightest(1.5, 1.5)).toBeCloseTo(250 / 255);
+    expect(lightest(-1, -1, 0.1, 0.1)).toBeCloseTo(50 / 255);
+  });
+
+  test('each px of the page is the mean of what it covers of a picture, in part too', () => {
+    // A bright line of one px, drawn two thirds as large: half of it lies in one px of the page, half in the next.
+    const line = Object.fromEntries(Array.from({ length: 30 }, (_, x) => [`${x},4`, 240]));
+    const image = detail(30, 30, 0, line).drawnIn(20);
+    const drawn = { columns: 20, rows: 20 };
+    const row = (k: number) =>
+      extremeIn(image, LIGHTEST, { left: 0, right: 1, top: k / 20, bottom: (k + 1) / 20 }, drawn)[0] * 255;
+    expect([1, 2, 3, 4].map((k) => Math.round(row(k)))).toEqual([0, 80, 80, 0]);
+  });
+
+  test('the bound of a part is never less dark, nor less light, than any px of the page in it', () => {
+    const others = Object.fromEntries(
+      Array.from({ length: 300 }, (_, k) => [`${(k * 37) % 100},${(k * 23) % 50}`, (k * 71) % 256]),
+    );
+    const image = detail(100, 50, 128, others).drawnIn(70);
+    for (let k = 0; k < 200; k++) {
+      const [left, top] = [((k * 7) % 83) / 100, ((k * 11) % 71) / 100];
+      const part = { left, top, right: left + 0.15, bottom: top + 0.1 };
+      const [exact, bound] = ([DARKEST, LIGHTEST] as const)
+        .map((which) => [
+          extremeIn(image, which, part, { columns: 70, rows: 35 })[0],
+          boundIn(image, which, part)[0],
+        ])
+        .reduce((dark, light) => [
+          [dark[0] ?? 0, light[0] ?? 0],
+          [dark[1] ?? 0, light[1] ?? 0],
+        ]);
+      expect(bound?.[0]).toBeLessThanOrEqual(exact?.[0] ?? 0);
+      expect(bound?.[1]).toBeGreaterThanOrEqual(exact?.[1] ?? 1);
+    }
+    // What is far from it is not in it.
+    const far = detail(100, 50, 128, { '90,40': 255 }).drawnIn(100);
+    expect(boundIn(far, LIGHTEST, around(0.2, 0.2, 0.1, 0.1))[0]).toBeCloseTo(128 / 255);
   });
 
   test('drawn smaller it has fewer px, each the mean of those that it covers', () => {
@@ -60,10 +99,9 @@ describe('every px of a picture', () => {
   });
 
   test('px that a smaller one covers in part count for that part', () => {
-    const third = detail(3, 1, 0, { '1,0': 90 }).drawnIn(2);
-    expect(third.columns).toBeLessThanOrEqual(3);
-    const sums = [...third.bytes].reduce((sum, value) => sum + value, 0) / 3 / third.columns;
-    expect(sums).toBeCloseTo(30, 0);
+    const half = detail(3, 1, 0, { '1,0': 90 }).drawnIn(1);
+    expect(half.columns).toBe(2);
+    expect([...half.bytes]).toEqual([30, 30, 30, 30, 30, 30]);
   });
 
   test('a picture that lets something through has none; px that are missing are refused', () => {

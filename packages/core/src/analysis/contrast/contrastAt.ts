@@ -1,7 +1,7 @@
 import { CLEAR, composed, hexOf, rgbOf, type Sheer } from '../../look/blend.js';
 import { contrast } from '../../look/contrast.js';
 import { colourOf, tileGrows } from '../../look/named.js';
-import { byDetails, type Details } from '../../look/detail.js';
+import { byBounds, byDetails, type Details } from '../../look/detail.js';
 import {
   byRaster,
   isGuessed,
@@ -58,6 +58,7 @@ interface Looking {
   readonly enough: number;
 }
 
+const EXTREMES = [1, 2] as const;
 const NO_DETAILS: Details = new Map();
 
 /**
@@ -137,15 +138,14 @@ function leastIn(
   const ground: Sheer = { colour: rgbOf(colourOf(looks.namedLooks, looks.look.background)), alpha: 1 };
   const textColour = textColourOf(looks, tile);
   const isDetailed = stack.some((each) => each.isDetailed);
-  const ways: readonly ColoursOfPicture[] = isDetailed
-    ? [byDetails(details, 1), byDetails(details, 2)]
-    : (stack.some((each) => each.isGuessed) ? ([0, 1, 2] as const) : ([0] as const)).map(byRaster);
   // What sticks out of a tile is cut off there.
   const places = wordPlaces(looks, tile, at, page, measurer).map((place) => within(place, at));
-  let least = Infinity;
-  for (const colours of ways) {
-    const painters = stack.map((each) => ({ at: each.at, paint: painterOf(looks, each, colours) }));
-    const leastOver = (spots: Iterable<Spot>) => {
+  const leastBy = (colours: ColoursOfPicture) => {
+    const painters = stack.map((each) => {
+      const lain = each.isDetailed ? onPx(each) : each;
+      return { at: lain.at, paint: painterOf(looks, lain, colours) };
+    });
+    return (spots: Iterable<Spot>) => {
       let found = Infinity;
       for (const spot of spots) {
         const [x, y] = [at.x + spot.x, at.y + spot.y];
@@ -160,15 +160,22 @@ function leastIn(
       }
       return found;
     };
-    for (const place of places) {
-      if (isDetailed) {
-        // With the extreme of the whole line at each of its spots, it is hardly less than this anywhere.
-        const bound = enough < Infinity ? leastOver(linesIn(place)) : 0;
-        least = Math.min(least, bound >= enough ? bound : leastOver(patchesIn(place, at)));
-      } else least = Math.min(least, leastOver(spotsIn(place)));
-    }
+  };
+  if (!isDetailed) {
+    const guesses = stack.some((each) => each.isGuessed) ? ([0, ...EXTREMES] as const) : ([0] as const);
+    const found = guesses.map((guess) => leastBy(byRaster(guess)));
+    return Math.min(...found.flatMap((least) => places.map((place) => least(spotsIn(place)))));
   }
-  return least;
+  return Math.min(
+    ...EXTREMES.flatMap((which) => {
+      const [bounded, exact] = [leastBy(byBounds(details, which)), leastBy(byDetails(details, which))];
+      return places.map((place) => {
+        // With the extreme of the whole line at each of its spots, it is hardly less than this anywhere.
+        const bound = enough < Infinity ? bounded(linesIn(place)) : 0;
+        return bound >= enough ? bound : exact(patchesIn(place, at));
+      });
+    }),
+  );
 }
 
 /** How high the strips are in which tiles are looked for that others lie over, px. */
@@ -230,6 +237,15 @@ function painterOf(looks: CollectionDocument, { at, lies }: Painted, colours: Co
   return (spot) => painters.reduce<Sheer>((under, paint) => composed(under, paint(spot)), CLEAR);
 }
 
+/** A tile where browsers paint it, at whole px of the page (CSS Backgrounds 3 leaves that to them). */
+function onPx(painted: Painted): Painted {
+  const { at } = painted;
+  const [x, y] = [Math.round(at.x), Math.round(at.y)];
+  const inlineSize = Math.max(1, Math.round(at.x + at.inlineSize) - x);
+  const blockSize = Math.max(1, Math.round(at.y + at.blockSize) - y);
+  return { ...painted, at: { ...at, x, y, inlineSize, blockSize } };
+}
+
 /** The part of a line that lies in its tile. */
 function within(place: WordPlace, at: LaidOutTile): WordPlace {
   const [x, y] = [Math.max(0, place.x), Math.max(0, place.y)];
@@ -282,13 +298,14 @@ function* patchesIn(place: WordPlace, at: LaidOutTile): Generator<Spot> {
   const inlineSize = Math.floor(at.x + place.x + place.inlineSize) - at.x - x;
   const blockSize = Math.floor(at.y + place.y + place.blockSize) - at.y - y;
   if (inlineSize <= 0 || blockSize <= 0) return;
-  const [across, down] = [Math.ceil(inlineSize / PATCH.x), Math.ceil(blockSize / PATCH.y)];
-  const [width, height] = [inlineSize / across, blockSize / down];
-  for (let u = 0; u < across; u++)
-    for (let v = 0; v < down; v++) {
-      const [left, top] = [x + u * width, y + v * height];
-      const part = { left, top, right: left + width, bottom: top + height };
-      yield { x: left + width / 2, y: top + height / 2, part };
+  for (let column = 0; column < inlineSize; column += PATCH.x)
+    for (let row = 0; row < blockSize; row += PATCH.y) {
+      const [left, top] = [x + column, y + row];
+      const [right, bottom] = [
+        x + Math.min(inlineSize, column + PATCH.x),
+        y + Math.min(blockSize, row + PATCH.y),
+      ];
+      yield { x: (left + right) / 2, y: (top + bottom) / 2, part: { left, top, right, bottom } };
     }
 }
 
