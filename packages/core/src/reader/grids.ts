@@ -44,8 +44,10 @@ export const cascadeAt = (width: number, screen: number): CascadeEnvironment => 
   containerOf: () => environmentAt(width, screen),
 });
 
-/** The outermost grid of a page at a width, and its items; null when there is none. */
-export function gridAt(page: SourcePage, width: number, screen: number): BandGrid | null {
+export const isGrid = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
+
+/** The boxes of a page at a width that are grids or lanes, in its order, and what they come from. */
+function gridBoxes(page: SourcePage, width: number, screen: number) {
   const { vw, vh, cqw } = environmentAt(width, screen).units;
   const { root, elementOf } = toBoxes(page, {
     units: { vw, vh, cqw },
@@ -53,19 +55,30 @@ export function gridAt(page: SourcePage, width: number, screen: number): BandGri
     measurer: { width: () => 0, metrics: () => ({ ascent: 12, descent: 4, lineGap: 0 }) },
     pictureSize: () => null,
   });
-  const search = (box: Box, wanted: (each: Box) => boolean): Box | null => {
-    if (wanted(box)) return box;
-    for (const child of box.children) {
-      const found = search(child, wanted);
-      if (found) return found;
-    }
-    return null;
+  const found: { readonly grid: Box; readonly element: Element }[] = [];
+  const visit = (box: Box) => {
+    const element = elementOf.get(box);
+    if (isGrid(box) && element) found.push({ grid: box, element });
+    box.children.forEach(visit);
   };
-  const isGrid = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
-  const grid = search(root, (box) => box.isGridRoot && isGrid(box)) ?? search(root, isGrid);
-  const element = grid && elementOf.get(grid);
-  if (!grid || !element) return null;
-  return gridOf(element, grid, elementOf);
+  visit(root);
+  return { found, elementOf };
+}
+
+/** The elements of a page that are grids or lanes at a width, in its order, those that hold others before these. */
+export const gridsAt = (page: SourcePage, width: number, screen: number): readonly Element[] =>
+  gridBoxes(page, width, screen).found.map(({ element }) => element);
+
+/**
+ * A grid of a page at a width, and its items; null when there is none.
+ * @param wanted the element that is it; left out: the outermost one
+ */
+export function gridAt(page: SourcePage, width: number, screen: number, wanted?: Element): BandGrid | null {
+  const { found, elementOf } = gridBoxes(page, width, screen);
+  const its = wanted
+    ? found.find(({ element }) => element === wanted)
+    : (found.find(({ grid }) => grid.isGridRoot) ?? found[0]);
+  return its ? gridOf(its.element, its.grid, elementOf) : null;
 }
 
 function gridOf(element: Element, grid: Box, elementOf: ReadonlyMap<Box, Element>): BandGrid {

@@ -12,7 +12,7 @@ import { readType, type ReadType } from './type.js';
 import type { InheritedStyle } from '../engine/html/inheritedStyle.js';
 import type { PartName } from '../document/parts.js';
 import type { Arrangement, Place, Tile, TileId } from '../document/types.js';
-import type { BandGrid, GridItem } from './grids.js';
+import { isGrid, type BandGrid, type GridItem } from './grids.js';
 import type { Box } from '../engine/box/box.js';
 import type { Cascaded } from '../engine/html/cascade.js';
 
@@ -49,6 +49,8 @@ export interface ReadLevel {
   /** The elements that became grids or tiles. */
   readonly elements: readonly Element[];
   readonly types: ReadonlyMap<TileId, CardType>;
+  /** What each tile was read from. */
+  readonly sources: ReadonlyMap<TileId, Element>;
 }
 
 /**
@@ -70,9 +72,11 @@ export function readLevel(
   const ids = new Map<Element, TileId>();
   const inner = new Map<TileId, ReadLevel>();
   const types = new Map<TileId, CardType>();
+  const sources = new Map<TileId, Element>();
   for (const { element, box } of widest.items) {
     const id = idOf(element, taken);
     ids.set(element, id);
+    sources.set(id, element);
     const within = widest.inner(element, box);
     const isGroup = depth < LIMITS.depth && isGroupOf(within);
     let tile: Tile;
@@ -86,6 +90,7 @@ export function readLevel(
       Object.assign(tiles, level.tiles);
       elements.push(...level.elements);
       for (const [each, type] of level.types) types.set(each, type);
+      for (const [each, from] of level.sources) sources.set(each, from);
       tile = { ...newGroup(id), arrangement: level.arrangement, order: level.order };
     } else {
       const { card, large, small } = toCard(element, id, reading.contentOf(element));
@@ -109,6 +114,7 @@ export function readLevel(
     tiles,
     elements,
     types,
+    sources,
     order: widest.items.map(({ element }) => ids.get(element) as TileId),
     bands: bandsOf(grids.slice(1), { arrangement, tiles, ids, inner }, reading),
   };
@@ -133,8 +139,6 @@ function lookOf(
 
 const typeOf = (element: Element, { styleOf, cascaded, sayOf }: Reading): ReadType =>
   readType(styleOf(element), cascaded(element).values.get('font-size'), sayOf(element));
-
-const isGrid = ({ style }: Box) => style.display === 'grid' || style.display === 'lanes';
 
 /** Whether an item is a grid of tiles, and not a card whose contents stand in a grid. */
 function isGroupOf({ grid, items }: BandGrid): boolean {

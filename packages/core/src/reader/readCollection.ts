@@ -13,7 +13,7 @@ import { PageIcons } from './icons.js';
 import { readLevel, type CardType, type ReadBand } from './level.js';
 import { typeLook, typeReader, type ReadType } from './type.js';
 import { wordsOf } from './words.js';
-import { bandWidths, cascadeAt, gridAt } from './grids.js';
+import { bandWidths, cascadeAt, gridAt, gridsAt } from './grids.js';
 import type { Say } from './arrangement.js';
 import { readColour } from './paint.js';
 import type { CollectionDocument, Measure, NarrowerBand, Tile, TileId } from '../document/types.js';
@@ -26,13 +26,26 @@ export interface ReadOptions {
   readonly readSheet?: SheetReader;
   /** Finds a picture; left out: there are none. */
   readonly readPicture?: PictureReader;
+  /** Which of its grids, as they are in `found`; left out: the outermost one. */
+  readonly grid?: number;
   /** Height of the window that it is read in, px; left out: 800. */
   readonly screen?: number;
+}
+
+/** A grid that a page holds. */
+export interface FoundGrid {
+  /** What it begins with in the page, as `section.huts`. */
+  readonly name: string;
+  readonly line: number;
 }
 
 export interface ReadCollection {
   /** Null when the page holds no grid. */
   readonly document: CollectionDocument | null;
+  /** All grids of the page, in its order. */
+  readonly found: readonly FoundGrid[];
+  /** Where in the page the tag of each tile begins, and that of the grid itself under the empty id, in characters. */
+  readonly starts: Readonly<Record<TileId, number>>;
   /** Everything that was not taken over, or not as it was, by line. */
   readonly reports: readonly Report[];
 }
@@ -71,7 +84,7 @@ const isTaken = ({ property, value }: Declaration) =>
 export function readCollection(
   html: string,
   name: string,
-  { readSheet, readPicture = () => null, screen = SCREEN_BLOCK_SIZE }: ReadOptions = {},
+  { readSheet, readPicture = () => null, grid, screen = SCREEN_BLOCK_SIZE }: ReadOptions = {},
 ): ReadCollection {
   const page = readPage(html, readSheet);
   const reports: Report[] = [...page.reports];
@@ -83,11 +96,14 @@ export function readCollection(
   };
   const breakpoints = breakpointsOf(page);
   const widths = bandWidths(breakpoints);
-  const grids = widths.map((width) => gridAt(page, width, screen));
+  const all = gridsAt(page, widths[0] ?? LIMITS.widest, screen);
+  const found = all.map(foundGrid);
+  const wanted = grid === undefined ? undefined : all[grid];
+  const grids = widths.map((width) => gridAt(page, width, screen, wanted));
   const widest = grids[0];
   if (!widest) {
     report({ line: 1, message: 'There is no grid in this page: no element with “display: grid”.' });
-    return { document: null, reports };
+    return { document: null, found, starts: {}, reports };
   }
   const sayOf =
     (element: Element): Say =>
@@ -100,7 +116,7 @@ export function readCollection(
   const cascaded = cascadedIn(page);
   const icons = new PageIcons();
   const pictures = new PagePictures(readPicture);
-  const { arrangement, tiles, order, bands, elements, types } = readLevel(
+  const { arrangement, tiles, order, bands, elements, types, sources } = readLevel(
     widest,
     grids,
     {
@@ -139,6 +155,8 @@ export function readCollection(
   // The bands are those that the page has.
   const { narrowerBands: _, ...base } = emptyDocument(titleOf(page) || name);
   return {
+    found,
+    starts: Object.fromEntries([['', widest.element] as const, ...sources].map(([id, element]) => [id, startOf(element)])),
     document: withEntryIds({
       ...base,
       language: page.root.attribs.lang ?? base.language,
@@ -158,6 +176,18 @@ export function readCollection(
       order,
     }),
     reports: reports.sort((a, b) => a.line - b.line),
+  };
+}
+
+const startOf = (element: Element) => element.sourceCodeLocation?.startOffset ?? 0;
+
+function foundGrid(element: Element): FoundGrid {
+  const { id, class: classes = '' } = element.attribs;
+  const [first = ''] = classes.trim().split(/\s+/);
+  const called = id ? `#${id}` : first === '' ? '' : `.${first}`;
+  return {
+    name: `${element.name}${called}`.slice(0, LIMITS.name),
+    line: element.sourceCodeLocation?.startLine ?? 1,
   };
 }
 

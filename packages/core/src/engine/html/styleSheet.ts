@@ -4,6 +4,7 @@ import { parse as parseSelector, SelectorType } from 'css-what';
 import { generate, parse } from '../css/tree.js';
 import { readDeclaration, type Declaration } from './declaration.js';
 import { specificityOf, type Specificity } from './specificity.js';
+import { rebase } from './addresses.js';
 import { isSupported } from './supports.js';
 import type { Element } from 'domhandler';
 import type { Report } from './report.js';
@@ -60,6 +61,7 @@ export function readStyleSheet(
     },
   });
   if (ast.type !== 'StyleSheet') return;
+  if (sheet !== undefined) rebase(ast, sheet);
   const names = inline.layers;
   const read: { readonly rule: Omit<StyleRule, 'layer'>; readonly layer: string | null }[] = [];
   const lineOf = (node: CssNode) => lineOffset + (node.loc?.start.line ?? 1);

@@ -65,7 +65,7 @@ test('pictures behind words are read once, as wide as they are drawn; the same o
   const first = await details(onPictures('a', 'b'));
   expect([...first.keys()]).toEqual(['a'.repeat(64), 'b'.repeat(64)]);
   expect(asked).toHaveLength(2);
-  expect(asked[0]).toMatch(/a{64}\/640$/);
+  expect(asked[0]).toMatch(/a{64}\/960$/);
   expect(await details(onPictures('b', 'a'))).toBe(first);
   expect(asked).toHaveLength(2);
   const fewer = await details(onPictures('a'));
