@@ -25,6 +25,7 @@ const BEGIN = {
 /** Views that must not fetch what only Compose needs. */
 const APART = files(
   'screens/collections/CollectionsScreen.tsx',
+  'screens/open/OpenScreen.tsx',
   'screens/pictures/PicturesScreen.tsx',
   'screens/fonts/FontsScreen.tsx',
   'screens/recipes/RecipesScreen.tsx',

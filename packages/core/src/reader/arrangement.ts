@@ -15,14 +15,23 @@ import { HOLDING } from '../arrangements/index.js';
 import { LIMITS } from '../document/limits.js';
 import type { Arrangement, TrackSize } from '../document/types.js';
 
-/** Says what of a property could not be taken over. */
-export type Say = (property: string, message: string) => void;
+/** Says what became of a property: it was changed, or left out. */
+export type Say = (property: string, message: string, became?: 'changed' | 'left out') => void;
 
-/** A grid's style at a width as the arrangement of a bento; px of `width` are what shares refer to. */
-export function toArrangement(style: BoxStyle, width: number, say: Say): Arrangement {
-  const { padding } = style;
-  const side = (k: 0 | 1 | 2 | 3, limit: number = LIMITS.padding) =>
-    Math.min(limit, rounded(resolveLength(padding[k], width)));
+/**
+ * A grid's style at a width as the arrangement of a bento; px of `width` are what shares refer to.
+ * @param around styles of what it lies in: it is as far from the edges of the page as in these; null: it is a tile
+ */
+export function toArrangement(
+  style: BoxStyle,
+  width: number,
+  say: Say,
+  around: readonly BoxStyle[] | null,
+): Arrangement {
+  // What is around a tile is the business of the grid that it lies in.
+  const boxes = around ? [...around, style] : [{ ...style, margin: INITIAL_STYLE.margin }];
+  const { insets, most } = withinPage(boxes, width);
+  const side = (k: 0 | 1 | 2 | 3) => Math.min(LIMITS.padding, Math.max(0, rounded(insets[k])));
   const inner = Math.max(0, width - side(1) - side(3));
   const gap = (property: 'columnGap' | 'rowGap', name: string) => {
     const value = style[property];
@@ -45,10 +54,11 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
     ['justify-items', style.justifyItems, INITIAL_STYLE.justifyItems],
     ['align-items', style.alignItems, INITIAL_STYLE.alignItems],
   ] as const) {
-    if (value.at !== initial.at && value.at !== 'stretch') say(name, 'is left out: tiles fill their cells');
+    if (value.at !== initial.at && value.at !== 'stretch')
+      say(name, 'is left out: tiles fill their cells', 'left out');
   }
-  const most = style.maxInlineSize;
-  if (typeof most === 'object') say('max-width', 'is left out: a maximum is a number of px');
+  if (typeof style.maxInlineSize === 'object')
+    say('max-width', 'is left out: a maximum is a number of px', 'left out');
   const kind = isLanes
     ? asLanes(
         {},
@@ -68,9 +78,47 @@ export function toArrangement(style: BoxStyle, width: number, say: Say): Arrange
     rowGap: gap('rowGap', 'row-gap'),
     padding: { blockStart: side(0), inlineEnd: side(1), blockEnd: side(2), inlineStart: side(3) },
     flow: style.dense ? 'dense' : 'sparse',
-    maxInlineSize: typeof most === 'number' ? Math.max(LIMITS.narrowest, Math.min(10_000, most)) : null,
+    maxInlineSize: most === null ? null : Math.max(LIMITS.narrowest, Math.min(10_000, rounded(most))),
     ...kind,
   };
+}
+
+/**
+ * How far what lies in boxes is from the edges of the page, and how wide all of it is at most, px: margins, borders
+ * and paddings of all of them; none where a maximum is no number.
+ * @param boxes each in the one before
+ */
+function withinPage(
+  boxes: readonly BoxStyle[],
+  width: number,
+): { readonly insets: [number, number, number, number]; readonly most: number | null } {
+  const insets: [number, number, number, number] = [0, 0, 0, 0];
+  let most: number | null = null;
+  boxes.forEach(({ margin, border, padding, maxInlineSize, boxSizing }, at) => {
+    const isGrid = at === boxes.length - 1;
+    const outside = insets[1] + insets[3];
+    for (const k of [0, 1, 2, 3] as const) {
+      const own = margin[k];
+      insets[k] +=
+        (own === 'auto' ? 0 : resolveLength(own, width)) +
+        (isGrid ? 0 : border[k]) +
+        resolveLength(padding[k], width);
+    }
+    if (typeof maxInlineSize !== 'number') return;
+    const [margins, within] = [1, 3].reduce<readonly [number, number]>(
+      ([before, inside], k) => {
+        const own = margin[k as 1 | 3];
+        return [
+          before + (own === 'auto' ? 0 : resolveLength(own, width)),
+          inside + border[k as 1 | 3] + resolveLength(padding[k as 1 | 3], width),
+        ];
+      },
+      [0, 0],
+    );
+    const whole = maxInlineSize + (boxSizing === 'content-box' ? within : 0) + outside + margins;
+    most = most === null ? whole : Math.min(most, whole);
+  });
+  return { insets, most };
 }
 
 /** Lanes have no fewer than one. */

@@ -107,7 +107,7 @@ describe('what is in a tile of a page', () => {
       { kind: 'action', words: 'Ask for a bunk', address: '#book' },
       { kind: 'action', words: 'Call', address: '#' },
     ]);
-    expect(said).toBe('');
+    expect(said).toBe('“margin” of <div> differs between its parts; all are 19.92 px apart now.');
   });
 
   test('pictures between words, with their captions, and lines', () => {
@@ -147,7 +147,7 @@ describe('what is in a tile of a page', () => {
       size: 32,
       showLabels: true,
     });
-    expect(said).toBe('');
+    expect(said).toBe('“onclick” of <circle> is left out.');
     const { document } = readCollection(
       `<style>.g { display: grid }</style><div class="g"><div>${star(' aria-label="Hut"')}<p>Open</p></div></div>`,
       'Page',

@@ -179,7 +179,8 @@ class Reading {
     } else if (this.isAction(element)) this.action(element);
     else {
       if (name === 'a') this.linked(attribs.href ?? '');
-      if (name === 'table' || name === 'form') say(`A <${name}> is taken over as its words alone.`);
+      if (name === 'table' || name === 'form')
+        say(`A <${name}> is taken over as its words alone.`, 'changed');
       this.inside(element);
     }
   }

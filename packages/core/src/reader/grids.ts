@@ -1,6 +1,7 @@
 import { toBoxes } from '../engine/html/toBoxes.js';
 import { LIMITS } from '../document/limits.js';
 import type { Box } from '../engine/box/box.js';
+import type { BoxStyle } from '../engine/box/style.js';
 import type { CascadeEnvironment } from '../engine/html/cascade.js';
 import type { Element } from 'domhandler';
 import type { QueryEnvironment } from '../engine/html/conditions.js';
@@ -23,6 +24,10 @@ export interface BandGrid {
   readonly element: Element;
   readonly grid: Box;
   readonly items: readonly GridItem[];
+  /** Styles of what it lies in, from the outermost one; null for a grid that is a tile. */
+  readonly around: readonly BoxStyle[] | null;
+  /** What a box in it comes from. */
+  readonly elementOf: (box: Box) => Element | undefined;
   /** The grid that an item of it is. */
   readonly inner: (element: Element, box: Box) => BandGrid;
 }
@@ -55,13 +60,16 @@ function gridBoxes(page: SourcePage, width: number, screen: number) {
     measurer: { width: () => 0, metrics: () => ({ ascent: 12, descent: 4, lineGap: 0 }) },
     pictureSize: () => null,
   });
-  const found: { readonly grid: Box; readonly element: Element }[] = [];
-  const visit = (box: Box) => {
+  const found: { readonly grid: Box; readonly element: Element; readonly around: readonly BoxStyle[] }[] = [];
+  const visit = (box: Box, around: readonly BoxStyle[]) => {
     const element = elementOf.get(box);
-    if (isGrid(box) && element) found.push({ grid: box, element });
-    box.children.forEach(visit);
+    if (isGrid(box) && element) found.push({ grid: box, element, around });
+    // What the parser adds around a fragment is not in it.
+    const isWritten = element?.sourceCodeLocation != null;
+    const inner = isWritten ? [...around, box.style] : around;
+    for (const child of box.children) visit(child, inner);
   };
-  visit(root);
+  visit(root, []);
   return { found, elementOf };
 }
 
@@ -78,13 +86,25 @@ export function gridAt(page: SourcePage, width: number, screen: number, wanted?:
   const its = wanted
     ? found.find(({ element }) => element === wanted)
     : (found.find(({ grid }) => grid.isGridRoot) ?? found[0]);
-  return its ? gridOf(its.element, its.grid, elementOf) : null;
+  return its ? gridOf(its.element, its.grid, elementOf, its.around) : null;
 }
 
-function gridOf(element: Element, grid: Box, elementOf: ReadonlyMap<Box, Element>): BandGrid {
+function gridOf(
+  element: Element,
+  grid: Box,
+  elementOf: ReadonlyMap<Box, Element>,
+  around: readonly BoxStyle[] | null = null,
+): BandGrid {
   const items = grid.children.flatMap((box) => {
     const own = elementOf.get(box);
     return own ? [{ element: own, box }] : [];
   });
-  return { element, grid, items, inner: (each, box) => gridOf(each, box, elementOf) };
+  return {
+    element,
+    grid,
+    items,
+    around,
+    elementOf: (box) => elementOf.get(box),
+    inner: (each, box) => gridOf(each, box, elementOf),
+  };
 }

@@ -4,14 +4,15 @@ import { DEFAULT_UNITS as UNITS } from '../engine/css/parseLength.js';
 import { ID } from '../look/checks.js';
 import { LIMITS } from '../document/limits.js';
 import { newGroup } from '../parts/newTile.js';
-import { readLook } from './look.js';
-import { toArrangement, type Say } from './arrangement.js';
+import { isUsualGap, readLook } from './look.js';
+import { airIn, commonGap, type Air } from './air.js';
+import { rounded, toArrangement, type Say } from './arrangement.js';
 import { toCard, type ReadContent } from './content.js';
 import { toPlace } from './place.js';
 import { readType, type ReadType } from './type.js';
 import type { InheritedStyle } from '../engine/html/inheritedStyle.js';
 import type { PartName } from '../document/parts.js';
-import type { Arrangement, Place, Tile, TileId } from '../document/types.js';
+import type { Arrangement, FourSides, Measure, Place, Tile, TileId } from '../document/types.js';
 import { isGrid, type BandGrid, type GridItem } from './grids.js';
 import type { Box } from '../engine/box/box.js';
 import type { Cascaded } from '../engine/html/cascade.js';
@@ -66,7 +67,12 @@ export function readLevel(
   depth = 1,
 ): ReadLevel {
   const { widths, sayOf } = reading;
-  const arrangement = toArrangement(widest.grid.style, widths[0] ?? LIMITS.widest, sayOf(widest.element));
+  const arrangement = toArrangement(
+    widest.grid.style,
+    widths[0] ?? LIMITS.widest,
+    sayOf(widest.element),
+    widest.around,
+  );
   const tiles: Record<TileId, Tile> = {};
   const elements: Element[] = [widest.element];
   const ids = new Map<Element, TileId>();
@@ -106,7 +112,7 @@ export function readLevel(
       ...tile,
       ...(name !== null && { name }),
       place: placeAt(widest, box, sayOf(element)),
-      look: lookOf(tile, element, box, reading),
+      look: lookOf(tile, { element, box }, widest.elementOf, reading),
     };
   }
   return {
@@ -122,8 +128,8 @@ export function readLevel(
 
 function lookOf(
   tile: Tile,
-  element: Element,
-  box: Box,
+  { element, box }: GridItem,
+  elementOf: BandGrid['elementOf'],
   { cascaded, sayOf, contentOf, styleOf }: Reading,
 ): Tile['look'] {
   const picture = (address: string) => contentOf(element).picture(address, '');
@@ -131,10 +137,45 @@ function lookOf(
     ...tile.look,
     ...readLook(cascaded(element), box.style, UNITS, styleOf(element), picture, sayOf(element)),
   };
-  if (tile.kind === 'card') return look;
+  if (tile.kind === 'card')
+    return { ...look, ...airLook(airIn(box, elementOf), look, styleOf(element), sayOf(element)) };
   // The air in a group is that of its arrangement.
   const { padding: _, ...rest } = look;
   return rest;
+}
+
+/** The air in a card as looks: margins at its edges are padding, those between its parts are its gap. */
+function airLook(
+  air: Air | null,
+  look: Tile['look'],
+  words: InheritedStyle,
+  say: Say,
+): Pick<Tile['look'], 'padding' | 'gap'> {
+  if (!air) return {};
+  const common = commonGap(air);
+  if (common?.isEven === false)
+    say('margin', `differs between its parts; all are ${rounded(common.gap)} px apart now`);
+  return {
+    ...(common && !isUsualGap(common.gap, words) && { gap: Math.min(LIMITS.gap, rounded(common.gap)) }),
+    ...((air.before > 0 || air.after > 0) && { padding: widened(look.padding ?? 0, air) }),
+  };
+}
+
+/** A padding with more of it above and below. */
+function widened(padding: NonNullable<Tile['look']['padding']>, { before, after }: Air) {
+  const sides: FourSides<Measure> =
+    typeof padding === 'object' && 'blockStart' in padding
+      ? (padding as FourSides<Measure>)
+      : {
+          blockStart: padding as Measure,
+          inlineEnd: padding as Measure,
+          blockEnd: padding as Measure,
+          inlineStart: padding as Measure,
+        };
+  const more = (value: Measure, by: number) =>
+    typeof value === 'number' ? Math.min(LIMITS.padding, rounded(value + by)) : value;
+  const [blockStart, blockEnd] = [more(sides.blockStart, before), more(sides.blockEnd, after)];
+  return { ...sides, blockStart, blockEnd };
 }
 
 const typeOf = (element: Element, { styleOf, cascaded, sayOf }: Reading): ReadType =>
@@ -170,7 +211,12 @@ function bandsOf(
   const places = new Map([...ids].map(([element, id]) => [element, tiles[id]?.place as Place]));
   return grids.map((band, k) => {
     if (!band) return null;
-    const own = toArrangement(band.grid.style, widths[k + 1] ?? LIMITS.narrowest, sayOf(band.element));
+    const own = toArrangement(
+      band.grid.style,
+      widths[k + 1] ?? LIMITS.narrowest,
+      sayOf(band.element),
+      band.around,
+    );
     const changed: Record<TileId, Partial<Place>> = {};
     for (const { element, box } of band.items) {
       const id = ids.get(element);

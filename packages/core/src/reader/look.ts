@@ -107,23 +107,27 @@ const ALIGNMENTS: Readonly<Record<string, NonNullable<TileLook['align']>>> = {
 /** Between the parts of a tile, em. */
 const GAP = 0.3;
 
+/** Whether parts are as far apart, in px, as those of a tile are anyway. */
+export const isUsualGap = (gap: number, { fontSize }: Pick<InheritedStyle, 'fontSize'>): boolean =>
+  Math.abs(gap - GAP * fontSize) <= 0.05;
+
 /** How contents stand: as those of a flex box, those of a grid, or one after the other from the top. */
 function standingOf(
   style: BoxStyle,
-  { textAlign, fontSize }: InheritedStyle,
+  words: InheritedStyle,
 ): Pick<TileLook, 'spread' | 'align' | 'direction' | 'gap'> {
   const isFlex = style.display === 'flex';
   const isRow = isFlex && style.flexDirection === 'row';
   const along = isFlex ? style.justifyContent.at : style.display === 'grid' ? style.alignContent.at : 'start';
   const across = isFlex ? style.alignItems.at : style.display === 'grid' ? style.justifyItems.at : 'normal';
-  const align = ALIGNMENTS[across] ?? (textAlign === 'start' ? undefined : textAlign);
+  const align = ALIGNMENTS[across] ?? (words.textAlign === 'start' ? undefined : words.textAlign);
   const asked = isRow ? style.columnGap : style.rowGap;
   const gap = (isFlex || style.display === 'grid') && typeof asked === 'number' ? asked : null;
   return {
     spread: SPREADS[along] ?? 'start',
     ...(align !== undefined && { align }),
     ...(isRow && { direction: 'row' as const }),
-    ...(gap !== null && Math.abs(gap - GAP * fontSize) > 0.05 && { gap: within(gap, LIMITS.gap) }),
+    ...(gap !== null && !isUsualGap(gap, words) && { gap: within(gap, LIMITS.gap) }),
   };
 }
 
@@ -147,13 +151,13 @@ function fillOf(
     if (address !== null) {
       const id = picture(address);
       if (id !== null) return pictureFill(id, over, layer, values, units);
-      say(property, 'has an image that is left out: choose it for the tile');
+      say(property, 'has an image that is left out: choose it for the tile', 'left out');
     } else if (gradient) {
       // Over a picture it is its tint; alone it is what the tile is filled with.
       if (!layers.some((each) => each.some((node) => addressIn(node) !== null))) return gradient;
       over ??= gradient;
     } else if (layer.some((node) => node.type === 'Function' && node.name.endsWith('gradient')))
-      say(property, 'has an image that is left out: choose it for the tile');
+      say(property, 'has an image that is left out: choose it for the tile', 'left out');
   }
   if (over) return over;
   for (const node of [...layers.flat(), ...(values.get('background-color') ?? [])]) {

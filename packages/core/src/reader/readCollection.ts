@@ -44,7 +44,7 @@ export interface ReadCollection {
   readonly document: CollectionDocument | null;
   /** All grids of the page, in its order. */
   readonly found: readonly FoundGrid[];
-  /** Where in the page the tag of each tile begins, and that of the grid itself under the empty id, in characters. */
+  /** Where in the page the tag of each tile begins, in characters. */
   readonly starts: Readonly<Record<TileId, number>>;
   /** Everything that was not taken over, or not as it was, by line. */
   readonly reports: readonly Report[];
@@ -59,6 +59,8 @@ const TAKEN = new Set([
   'margin-inline-start', 'margin-inline-end', 'object-position', 'object-fit', 'background-position', 'background-size',
   'background-repeat', 'font-family', 'font-size', 'font-weight', 'font-style', 'line-height', 'letter-spacing',
   'text-align', 'flex-direction',
+  // As they stand while a custom property is in them.
+  'gap', 'grid', 'grid-template', 'grid-area', 'grid-column', 'grid-row', 'padding', 'margin', 'border', 'font', 'flex-flow',
 ]); // prettier-ignore
 /** What tiles are anyway. */
 const AS_TILES_ARE: Readonly<Record<string, RegExp>> = {
@@ -107,10 +109,11 @@ export function readCollection(
   }
   const sayOf =
     (element: Element): Say =>
-    (property, message) =>
+    (property, message, became = 'changed') =>
       report({
         ...lineOf(page, element, property),
         message: `“${property}” of <${element.name}> ${message}.`,
+        ...(became === 'changed' && CHANGED),
       });
 
   const cascaded = cascadedIn(page);
@@ -125,7 +128,12 @@ export function readCollection(
       sayOf,
       styleOf: typeReader(cascaded),
       contentOf: (element) => ({
-        say: (message) => report({ line: element.sourceCodeLocation?.startLine ?? 1, message }),
+        say: (message, became) =>
+          report({
+            line: element.sourceCodeLocation?.startLine ?? 1,
+            message,
+            ...(became === 'changed' && CHANGED),
+          }),
         picture: (address, alternativeText) => pictures.add(address, alternativeText),
         croppedAs: (each) => cropOf(cascaded(each)),
         icon: (svg, label) => icons.add(svg, label),
@@ -138,6 +146,7 @@ export function readCollection(
     new Set(),
   );
   reportUnknown(page, elements, report);
+  reportActive(page, report);
   const saying = bands.flatMap((band, k): NarrowerBand[] => {
     const below = breakpoints[k];
     if (!band || below === undefined || !saysSomething(band)) return [];
@@ -149,6 +158,7 @@ export function readCollection(
     report({
       line: 1,
       message: `It changes at ${saying.length} widths; the widest ${LIMITS.bands} bands of these are kept.`,
+      ...CHANGED,
     });
   const [padding, radius] = [commonest(tiles, 'padding'), commonest(tiles, 'radius')];
   const type = commonType(types);
@@ -156,7 +166,7 @@ export function readCollection(
   const { narrowerBands: _, ...base } = emptyDocument(titleOf(page) || name);
   return {
     found,
-    starts: Object.fromEntries([['', widest.element] as const, ...sources].map(([id, element]) => [id, startOf(element)])),
+    starts: Object.fromEntries([...sources].map(([id, element]) => [id, startOf(element)])),
     document: withEntryIds({
       ...base,
       language: page.root.attribs.lang ?? base.language,
@@ -179,6 +189,7 @@ export function readCollection(
   };
 }
 
+/** Where the tag of an element begins, in characters. */
 const startOf = (element: Element) => element.sourceCodeLocation?.startOffset ?? 0;
 
 function foundGrid(element: Element): FoundGrid {
@@ -217,6 +228,30 @@ function lineOf(page: SourcePage, element: Element, property: string): Pick<Repo
 }
 
 const placeOf = ({ line, sheet }: Declaration) => (sheet === undefined ? { line } : { line, sheet });
+
+const CHANGED = { isChanged: true } as const;
+
+/** What runs, or brings another page: an element, and in words what it is. */
+const ACTIVE: Readonly<Record<string, string>> = {
+  script: 'A script',
+  iframe: 'A page in the page',
+  object: 'An embedded object',
+  embed: 'An embedded object',
+};
+
+/** Reports what of a page runs by itself. */
+function reportActive({ root }: SourcePage, report: (report: Report) => void): void {
+  const visit = (element: Element): void => {
+    const line = element.sourceCodeLocation?.startLine ?? 1;
+    const what = ACTIVE[element.name];
+    if (what) report({ line, message: `${what} is left out.` });
+    for (const name of Object.keys(element.attribs))
+      if (/^on/i.test(name))
+        report({ line, message: `“${name.slice(0, 40)}” of <${element.name}> is left out.` });
+    for (const child of element.children) if (isTag(child)) visit(child);
+  };
+  visit(root);
+}
 
 /** Reports every declaration for the grid or a tile that a document has no word for. */
 function reportUnknown(

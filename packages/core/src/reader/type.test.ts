@@ -69,15 +69,15 @@ describe('type of a page', () => {
 
 describe('how contents stand', () => {
   test.each([
-    ['', { spread: 'start' }],
-    ['display: flex; flex-direction: column; justify-content: flex-end', { spread: 'end' }],
+    ['', { spread: 'start', gap: 0 }],
+    ['display: flex; flex-direction: column; justify-content: flex-end', { spread: 'end', gap: 0 }],
     [
       'display: flex; flex-direction: column; justify-content: space-between; align-items: center; gap: 12px',
       { spread: 'between', align: 'center', gap: 12 },
     ],
     ['display: flex; justify-content: center', { spread: 'center', direction: 'row' }],
-    ['display: grid; align-content: end; justify-items: end', { spread: 'end', align: 'end' }],
-    ['text-align: center', { spread: 'start', align: 'center' }],
+    ['display: grid; align-content: end; justify-items: end', { spread: 'end', align: 'end', gap: 0 }],
+    ['text-align: center', { spread: 'start', align: 'center', gap: 0 }],
   ])('%s', (css, look) => {
     const { first } = read(`.a { ${css} }`, CARD);
     const { spread, align, direction, gap } = first ?? {};

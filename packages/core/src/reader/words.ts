@@ -39,8 +39,8 @@ export const isPhrase = (node: ChildNode): boolean =>
   isSilent(node) ||
   (PHRASING.has(node.name) && node.children.every(isPhrase));
 
-/** Says what of a page could not be taken over. */
-export type SayOf = (message: string) => void;
+/** Says what of a page was left out, or changed. */
+export type SayOf = (message: string, became?: 'changed' | 'left out') => void;
 
 /** An address that a page may have; null for one that no link may have, which is said. */
 export function addressOf(asked: string, say: SayOf): string | null {

@@ -18,6 +18,7 @@ const bounded = (View: ComponentType): ReactNode => (
 const collections = view(() =>
   import('../screens/collections/CollectionsScreen').then((file) => file.CollectionsScreen),
 );
+const open = view(() => import('../screens/open/OpenScreen').then((file) => file.OpenScreen));
 const pictures = view(() => import('../screens/pictures/PicturesScreen').then((file) => file.PicturesScreen));
 const fonts = view(() => import('../screens/fonts/FontsScreen').then((file) => file.FontsScreen));
 const recipes = view(() => import('../screens/recipes/RecipesScreen').then((file) => file.RecipesScreen));
@@ -64,6 +65,7 @@ export const Views = () => (
     <Suspense fallback={<Opening />}>
       <Routes>
         <Route index element={bounded(collections.Part)} />
+        <Route path="open" element={bounded(open.Part)} />
         <Route path="pictures" element={bounded(pictures.Part)} />
         <Route path="fonts" element={bounded(fonts.Part)} />
         <Route path="recipes" element={bounded(recipes.Part)} />

@@ -4,13 +4,15 @@ interface DropAreaProps {
   /** What a drop would do. */
   readonly says: string;
   readonly onFiles: (files: readonly File[]) => void;
+  /** Takes all that was dropped, folders as well; left out: files alone are taken. */
+  readonly onDropped?: (event: DragEvent) => void;
   readonly children: ReactNode;
 }
 
 const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
 
 /** A whole view on which files are dropped. */
-export function DropArea({ says, onFiles, children }: DropAreaProps) {
+export function DropArea({ says, onFiles, onDropped, children }: DropAreaProps) {
   const [dropping, setDropping] = useState(false);
   return (
     <div
@@ -25,7 +27,8 @@ export function DropArea({ says, onFiles, children }: DropAreaProps) {
         setDropping(false);
         if (!hasFiles(event)) return;
         event.preventDefault();
-        onFiles([...event.dataTransfer.files]);
+        if (onDropped) onDropped(event);
+        else onFiles([...event.dataTransfer.files]);
       }}
     >
       {children}

@@ -6,11 +6,20 @@ interface FileButtonProps extends Omit<ComponentProps<typeof Button>, 'onClick'>
   /** As the `accept` of a file input. */
   readonly accept: string;
   readonly multiple?: boolean;
+  /** Whether all files of a folder are asked for. */
+  readonly folder?: boolean;
   readonly onFiles: (files: readonly File[]) => void;
 }
 
 /** A button that asks for files. */
-export function FileButton({ testId, accept, multiple = false, onFiles, ...button }: FileButtonProps) {
+export function FileButton({
+  testId,
+  accept,
+  multiple = false,
+  folder = false,
+  onFiles,
+  ...button
+}: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -19,6 +28,7 @@ export function FileButton({ testId, accept, multiple = false, onFiles, ...butto
         type="file"
         hidden
         multiple={multiple}
+        {...(folder && { webkitdirectory: '' })}
         data-testid={testId}
         accept={accept}
         onChange={(event) => {

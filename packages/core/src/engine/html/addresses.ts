@@ -11,7 +11,8 @@ const isWhole = (address: string) => /^([a-z][a-z\d+.-]*:|\/|#)/i.test(address);
 export function resolved(address: string, from: string): string {
   const folder = from.replace(/[?#].*$/, '').replace(/[^/]*$/, '');
   if (address === '' || folder === '' || isWhole(address)) return address;
-  const [, scheme = '', path = ''] = /^((?:[a-z][a-z\d+.-]*:)?\/*(?:(?<=\/\/)[^/]*\/)?)(.*)$/i.exec(folder) ?? [];
+  const [, scheme = '', path = ''] =
+    /^((?:[a-z][a-z\d+.-]*:)?\/*(?:(?<=\/\/)[^/]*\/)?)(.*)$/i.exec(folder) ?? [];
   const steps: string[] = [];
   for (const step of `${path}${address}`.split('/')) {
     if (step === '.') continue;
@@ -28,7 +29,8 @@ export function rebase(node: CssNode, sheet: string): void {
   for (const within of ['children', 'block', 'value'] as const) {
     const inner = within in node ? (node as unknown as Record<string, unknown>)[within] : null;
     if (inner === null || typeof inner !== 'object') continue;
-    if ('forEach' in inner) (inner as { forEach: (visit: (each: CssNode) => void) => void }).forEach((each) => rebase(each, sheet));
+    if ('forEach' in inner)
+      (inner as { forEach: (visit: (each: CssNode) => void) => void }).forEach((each) => rebase(each, sheet));
     else rebase(inner as CssNode, sheet);
   }
 }

@@ -4,4 +4,6 @@ export interface Report {
   /** The linked style sheet that the line is in; left out for the page itself. */
   readonly sheet?: string;
   readonly message: string;
+  /** It was taken, as something else; left out: it was left out. */
+  readonly isChanged?: true;
 }

@@ -1,6 +1,8 @@
 import { wrap, type Remote } from 'comlink';
 import type { Unpacker } from './unpack.worker';
 
+export const isZip = ({ name, type }: File) => /\.zip$/i.test(name) || /^application\/(x-)?zip/.test(type);
+
 /**
  * The pictures in a ZIP archive, unpacked beside the page.
  * @throws Error when the archive is broken, hostile or too large; nothing of it is taken then
@@ -12,7 +14,7 @@ export async function unpack(archive: File, signal: AbortSignal): Promise<File[]
   );
   try {
     const unpacker: Remote<Unpacker> = wrap<Unpacker>(worker);
-    return await Promise.race([unpacker.unpackArchive(archive), stop]);
+    return await Promise.race([unpacker.pictures(archive), stop]);
   } finally {
     worker.terminate();
   }

@@ -1,6 +1,9 @@
 import { expose } from 'comlink';
-import { unpackArchive } from './unpackArchive';
+import { PICTURES, unpackArchive } from './unpackArchive';
 
-const unpacker = { unpackArchive };
+const unpacker = {
+  pictures: async (archive: File): Promise<File[]> =>
+    (await unpackArchive(archive, PICTURES)).map(({ file }) => file),
+};
 export type Unpacker = typeof unpacker;
 expose(unpacker);

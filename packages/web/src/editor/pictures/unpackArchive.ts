@@ -3,7 +3,7 @@ import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
 const MOST_ENTRY_BYTES = 40 * 1024 * 1024;
 const MOST_BYTES = 2 * 1024 * 1024 * 1024;
 const MOST_ENTRIES = 2000;
-const MEDIA_TYPES: Readonly<Record<string, string>> = {
+const PICTURE_TYPES: Readonly<Record<string, string>> = {
   jpg: 'image/jpeg',
   jpeg: 'image/jpeg',
   png: 'image/png',
@@ -15,14 +15,31 @@ const MEDIA_TYPES: Readonly<Record<string, string>> = {
 
 const mb = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
 
+/** What is taken of an archive. */
+export interface Taken {
+  /** Media types by what the names of files end with. */
+  readonly types: Readonly<Record<string, string>>;
+  /** What is said where there is nothing of it. */
+  readonly none: string;
+}
+
+/** A file and where it lies: in a folder, or in an archive. */
+export interface PathedFile {
+  /** From there, as `pictures/hut.png`. */
+  readonly path: string;
+  readonly file: File;
+}
+
+export const PICTURES: Taken = { types: PICTURE_TYPES, none: 'There are no pictures in it.' };
+
 /**
- * The pictures in an archive, unpacked while it is read; gives up as soon as it asks for too much.
- * @throws Error when it is broken, hostile, too large or holds no picture
+ * What is wanted in an archive, unpacked while it is read; gives up as soon as it asks for too much.
+ * @throws Error when it is broken, hostile, too large or holds nothing of what is wanted
  */
-export async function unpackArchive(archive: File): Promise<File[]> {
+export async function unpackArchive(archive: File, { types, none }: Taken): Promise<PathedFile[]> {
   const said = await saidCount(archive);
   if (said === null) throw new Error('It is no ZIP archive, or empty, or its end is missing.');
-  const files: File[] = [];
+  const files: PathedFile[] = [];
   /** Set in what is called while the archive is read. */
   const state: { trouble: Error | null } = { trouble: null };
   let entries = 0;
@@ -42,7 +59,7 @@ export async function unpackArchive(archive: File): Promise<File[]> {
       return;
     }
     const name = path.split('/').at(-1) ?? '';
-    const type = MEDIA_TYPES[/\.([a-z]+)$/i.exec(name)?.[1]?.toLowerCase() ?? ''];
+    const type = types[/\.([a-z]+)$/i.exec(name)?.[1]?.toLowerCase() ?? ''];
     // Folders, other files, and what some systems put beside each file.
     if (!type || name.startsWith('.') || path.startsWith('__MACOSX/')) return;
     const parts: Uint8Array<ArrayBuffer>[] = [];
@@ -64,7 +81,7 @@ export async function unpackArchive(archive: File): Promise<File[]> {
       parts.push(chunk.slice());
       if (!final) return;
       open--;
-      files.push(new File(parts, name, { type }));
+      files.push({ path, file: new File(parts, name, { type }) });
     };
     open++;
     entry.start();
@@ -93,7 +110,7 @@ export async function unpackArchive(archive: File): Promise<File[]> {
   if (state.trouble) throw state.trouble;
   if (open > 0 || entries < said) throw new Error('It is broken: a part is missing. Nothing was imported.');
   if (entries === 0) throw new Error('It is no ZIP archive, or empty.');
-  if (files.length === 0) throw new Error('There are no pictures in it.');
+  if (files.length === 0) throw new Error(none);
   return files;
 }
 

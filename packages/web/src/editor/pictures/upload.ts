@@ -2,7 +2,7 @@ import { byNumberedName } from '@noria/core';
 import { uploadToLibrary, type LibraryPicture } from '../../api/pictures';
 import type { AppThunk } from '../state';
 import { warn } from '../../ui/notices/noticesSlice';
-import { unpack } from './unpack';
+import { isZip, unpack } from './unpack';
 import { begun, ended, failed, preparing, refused, uploaded } from './uploadsSlice';
 
 export const TAKEN_TYPES =
@@ -16,7 +16,6 @@ let stopping: AbortController | null = null;
 /** Stops the uploads under way; what has arrived stays in the library. */
 export const cancelUploads = (): AppThunk => () => stopping?.abort();
 
-const isZip = ({ name, type }: File) => /\.zip$/i.test(name) || /^application\/(x-)?zip/.test(type);
 const words = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
 /** Says of files that are in the library already under which names. */

@@ -57,7 +57,7 @@ test('a new collection is opened when it is there, and what went wrong is said',
       full ? refused(507, 'The disk is full.') : { id: 'new', ...(body as object) },
   });
   shown();
-  await screen.findByText('No collections yet. Create the first one.');
+  await screen.findByText('No collections yet. Create the first one, or drop a page here.');
   const button = screen.getByRole('button', { name: 'New collection' });
   fireEvent.click(button);
   await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('The disk is full.'));

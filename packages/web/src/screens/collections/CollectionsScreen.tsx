@@ -6,7 +6,9 @@ import { useEntries } from '../../api/useEntries';
 import '../../editor/lists';
 import { Button } from '../../ui/Button';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
+import { DropArea } from '../../ui/DropArea';
 import { MoreBelow } from '../../ui/MoreBelow';
+import { useOpening } from '../open/useOpening';
 import { CollectionCard } from './CollectionCard';
 
 const { useAddCollectionMutation, useCollectionsInfiniteQuery, useDeleteCollectionMutation } = collectionList;
@@ -23,6 +25,7 @@ export function CollectionsScreen() {
   const { entries: collections, more } = useEntries(found, idOf);
   const [add, adding] = useAddCollectionMutation();
   const [remove, removing] = useDeleteCollectionMutation();
+  const opening = useOpening(() => void navigate('/open'));
   const trouble = found.error ?? adding.error ?? removing.error;
 
   useEffect(() => {
@@ -36,7 +39,7 @@ export function CollectionsScreen() {
   };
 
   return (
-    <div className="flex h-full flex-col">
+    <DropArea {...opening}>
       <WorkspaceBar />
       <main className="min-h-0 flex-1 overflow-y-auto px-6 pt-7 pb-10 [scrollbar-width:thin]">
         <div className="mx-auto max-w-[1360px]">
@@ -45,9 +48,12 @@ export function CollectionsScreen() {
               <h1 className="font-title text-[28px] leading-tight font-[680] tracking-tight">Collections</h1>
               <p className="mt-0.5 text-soft">Cards, tiles and pictures, packed at every width.</p>
             </div>
-            <Button look="solid" disabled={adding.isLoading} onClick={create}>
-              New collection
-            </Button>
+            <div className="flex gap-2">
+              <Button onClick={() => void navigate('/open')}>Open a page or file</Button>
+              <Button look="solid" disabled={adding.isLoading} onClick={create}>
+                New collection
+              </Button>
+            </div>
           </div>
           {trouble && (
             <p role="alert" className="mb-5 rounded-m border border-amiss px-4 py-2.5 text-ink">
@@ -55,7 +61,9 @@ export function CollectionsScreen() {
             </p>
           )}
           {collections?.length === 0 && (
-            <p className="py-16 text-center text-soft">No collections yet. Create the first one.</p>
+            <p className="py-16 text-center text-soft">
+              No collections yet. Create the first one, or drop a page here.
+            </p>
           )}
           {!collections && !trouble && <p className="py-16 text-center text-soft">Opening…</p>}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(340px,1fr))] gap-x-6 gap-y-8">
@@ -68,7 +76,7 @@ export function CollectionsScreen() {
           {more && <MoreBelow onMore={more} />}
         </div>
       </main>
-    </div>
+    </DropArea>
   );
 }
 

@@ -1,10 +1,17 @@
-import type { CollectionDocument, Page } from '@noria/core';
+import type { CollectionDocument, Page, PictureAsset } from '@noria/core';
 import { filmAddress } from '../../api/films';
 import { fileAddress } from '../../api/pictures';
 import { fontAddress, shippedFontAddress } from '../../api/fonts';
 
-/** The page of a collection as one text, its pictures, films and fonts at the addresses that Noria has them at. */
-export function framedPage(document: CollectionDocument, { files, assets }: Page): string {
+/**
+ * The page of a collection as one text, its pictures, films and fonts at the addresses that Noria has them at.
+ * @param pictureAddress where a picture is that may be nowhere yet; left out: in the library
+ */
+export function framedPage(
+  document: CollectionDocument,
+  { files, assets }: Page,
+  pictureAddress: (picture: PictureAsset, inlineSize: number) => string = fileAddress,
+): string {
   const addresses = new Map<string, string>();
   for (const asset of assets) {
     if (asset.kind === 'font') addresses.set(asset.path, shippedFontAddress(asset.file));
@@ -14,7 +21,7 @@ export function framedPage(document: CollectionDocument, { files, assets }: Page
       if (film) addresses.set(asset.path, filmAddress(film));
     } else {
       const picture = document.pictures[asset.picture];
-      if (picture) addresses.set(asset.path, fileAddress(picture, asset.inlineSize));
+      if (picture) addresses.set(asset.path, pictureAddress(picture, asset.inlineSize));
     }
   }
   const at = (text: string) =>

@@ -1,0 +1,13 @@
+import { chromium } from '@playwright/test';
+import { cpSync, mkdirSync } from 'node:fs';
+mkdirSync('/tmp/exp/shed/pictures',{recursive:true}); cpSync('e2e/pages/tool-shed','/tmp/exp/shed',{recursive:true}); cpSync('demo/pictures/hut-at-dusk.webp','/tmp/exp/shed/pictures/hut-at-dusk.webp');
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args:['--no-sandbox'] });
+const p = await b.newPage({ viewport: { width: 1280, height: 800 } });
+p.on('console',m=>console.log('console',m.type(),m.text().slice(0,300))); p.on('pageerror',e=>console.log('ERR',e.message));
+await p.goto('http://127.0.0.1:4680/'); await p.waitForSelector('text=Open a page or file'); await p.click('text=Open a page or file');
+await p.waitForSelector('text=Drop a page here'); await p.screenshot({path:'/tmp/o0.png'});
+await p.setInputFiles('[data-testid=folder-to-open]','/tmp/exp/shed');
+await p.waitForSelector('text=What becomes of it',{timeout:20000}); await p.waitForTimeout(3500);
+await p.screenshot({path:'/tmp/o1.png'});
+await p.click('text="768"'); await p.waitForTimeout(1500); await p.screenshot({path:'/tmp/o2.png'});
+await b.close();
