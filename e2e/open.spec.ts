@@ -76,6 +76,26 @@ test('another grid of the page is chosen, and taken alone', async ({ page, appli
   expect((await readStored(application, idOf(page))).document.order).toHaveLength(3);
 });
 
+test('all grids of the page are taken as groups, one below the other', async ({
+  page,
+  application,
+}, info) => {
+  await page.goto(`${application.url}/huts/open`);
+  await page.getByTestId('folder-to-open').setInputFiles(await folder(info));
+  await became(page).getByRole('button', { name: 'The whole page' }).click();
+  for (const width of ['1280', '768', '360']) {
+    await said(page).getByRole('radio', { name: width }).click();
+    await expect(became(page)).toContainText(`Layout kept at ${width} px11 of 11`);
+  }
+  await expect(became(page)).toContainText(
+    '2 grids lie one below the other; what is between them is left out.',
+  );
+  await page.getByRole('button', { name: 'Open as a collection' }).click();
+  await page.waitForURL(/compose$/);
+  const { document } = await readStored(application, idOf(page));
+  expect(document.order).toEqual(['tools', 'hours']);
+});
+
 test('what differs is marked in Noria’s reading, with both values', async ({ page, application }) => {
   await page.goto(`${application.url}/huts/open`);
   const odd = GRID.replace('<article>', '<article style="margin-right: 40px">');

@@ -27,6 +27,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     helmet({
       contentSecurityPolicy: {
         directives: {
+          // Fonts of a page that is opened come from its files.
+          'font-src': ["'self'", 'blob:', 'data:'],
           'img-src': ["'self'", 'blob:', 'data:'],
           'style-src': ["'self'", "'unsafe-inline'"],
           'media-src': ["'self'", 'blob:'],

@@ -24,12 +24,18 @@ export interface BandGrid {
   readonly element: Element;
   readonly grid: Box;
   readonly items: readonly GridItem[];
-  /** Styles of what it lies in, from the outermost one; null for a grid that is a tile. */
-  readonly around: readonly BoxStyle[] | null;
+  /** What it lies in, from the outermost one; null for a grid that is a tile. */
+  readonly around: readonly Around[] | null;
   /** What a box in it comes from. */
   readonly elementOf: (box: Box) => Element | undefined;
   /** The grid that an item of it is. */
   readonly inner: (element: Element, box: Box) => BandGrid;
+}
+
+/** An element that a grid lies in, and its style. */
+export interface Around {
+  readonly element: Element;
+  readonly style: BoxStyle;
 }
 
 export interface GridItem {
@@ -60,13 +66,13 @@ function gridBoxes(page: SourcePage, width: number, screen: number) {
     measurer: { width: () => 0, metrics: () => ({ ascent: 12, descent: 4, lineGap: 0 }) },
     pictureSize: () => null,
   });
-  const found: { readonly grid: Box; readonly element: Element; readonly around: readonly BoxStyle[] }[] = [];
-  const visit = (box: Box, around: readonly BoxStyle[]) => {
+  const found: { readonly grid: Box; readonly element: Element; readonly around: readonly Around[] }[] = [];
+  const visit = (box: Box, around: readonly Around[]) => {
     const element = elementOf.get(box);
     if (isGrid(box) && element) found.push({ grid: box, element, around });
     // What the parser adds around a fragment is not in it.
     const isWritten = element?.sourceCodeLocation != null;
-    const inner = isWritten ? [...around, box.style] : around;
+    const inner = element && isWritten ? [...around, { element, style: box.style }] : around;
     for (const child of box.children) visit(child, inner);
   };
   visit(root, []);
@@ -93,7 +99,7 @@ function gridOf(
   element: Element,
   grid: Box,
   elementOf: ReadonlyMap<Box, Element>,
-  around: readonly BoxStyle[] | null = null,
+  around: readonly Around[] | null = null,
 ): BandGrid {
   const items = grid.children.flatMap((box) => {
     const own = elementOf.get(box);

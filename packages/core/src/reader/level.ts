@@ -13,8 +13,7 @@ import { readType, type ReadType } from './type.js';
 import type { InheritedStyle } from '../engine/html/inheritedStyle.js';
 import type { PartName } from '../document/parts.js';
 import type { Arrangement, FourSides, Measure, Place, Tile, TileId } from '../document/types.js';
-import { isGrid, type BandGrid, type GridItem } from './grids.js';
-import type { Box } from '../engine/box/box.js';
+import { isGrid, type Around, type BandGrid, type GridItem } from './grids.js';
 import type { Cascaded } from '../engine/html/cascade.js';
 
 /** What a page is read with. */
@@ -71,7 +70,7 @@ export function readLevel(
     widest.grid.style,
     widths[0] ?? LIMITS.widest,
     sayOf(widest.element),
-    widest.around,
+    stylesOf(widest.around),
   );
   const tiles: Record<TileId, Tile> = {};
   const elements: Element[] = [widest.element];
@@ -126,7 +125,8 @@ export function readLevel(
   };
 }
 
-function lookOf(
+/** What a grid or an item of one looks like. */
+export function lookOf(
   tile: Tile,
   { element, box }: GridItem,
   elementOf: BandGrid['elementOf'],
@@ -165,13 +165,8 @@ function airLook(
 function widened(padding: NonNullable<Tile['look']['padding']>, { before, after }: Air) {
   const sides: FourSides<Measure> =
     typeof padding === 'object' && 'blockStart' in padding
-      ? (padding as FourSides<Measure>)
-      : {
-          blockStart: padding as Measure,
-          inlineEnd: padding as Measure,
-          blockEnd: padding as Measure,
-          inlineStart: padding as Measure,
-        };
+      ? padding
+      : { blockStart: padding, inlineEnd: padding, blockEnd: padding, inlineStart: padding };
   const more = (value: Measure, by: number) =>
     typeof value === 'number' ? Math.min(LIMITS.padding, rounded(value + by)) : value;
   const [blockStart, blockEnd] = [more(sides.blockStart, before), more(sides.blockEnd, after)];
@@ -215,7 +210,7 @@ function bandsOf(
       band.grid.style,
       widths[k + 1] ?? LIMITS.narrowest,
       sayOf(band.element),
-      band.around,
+      stylesOf(band.around),
     );
     const changed: Record<TileId, Partial<Place>> = {};
     for (const { element, box } of band.items) {
@@ -251,7 +246,10 @@ function placeAt({ grid }: BandGrid, { style }: GridItem['box'], say: Say): Plac
   return toPlace(style, lines('column'), lines('row'), say);
 }
 
-function differencesOf<T extends Arrangement | Place>(before: T, after: T): Partial<T> {
+export const stylesOf = (around: readonly Around[] | null) => around?.map(({ style }) => style) ?? null;
+
+/** What of an arrangement or a place is other than before. */
+export function differencesOf<T extends Arrangement | Place>(before: T, after: T): Partial<T> {
   const entries = Object.entries(after).filter(
     ([key, value]) => key !== 'kind' && JSON.stringify(before[key as keyof T]) !== JSON.stringify(value),
   );

@@ -10,7 +10,8 @@ import { breakpointsOf } from './breakpoints.js';
 import { cropOf } from './look.js';
 import { PagePictures, type PictureReader } from './pictures.js';
 import { PageIcons } from './icons.js';
-import { readLevel, type CardType, type ReadBand } from './level.js';
+import { readLevel, type CardType, type ReadBand, type Reading } from './level.js';
+import { readTogether } from './together.js';
 import { typeLook, typeReader, type ReadType } from './type.js';
 import { wordsOf } from './words.js';
 import { bandWidths, cascadeAt, gridAt, gridsAt } from './grids.js';
@@ -26,8 +27,8 @@ export interface ReadOptions {
   readonly readSheet?: SheetReader;
   /** Finds a picture; left out: there are none. */
   readonly readPicture?: PictureReader;
-  /** Which of its grids, as they are in `found`; left out: the outermost one. */
-  readonly grid?: number;
+  /** Which of its grids, as they are in `found`; several become groups, one below the other; left out: the outermost one. */
+  readonly grid?: number | readonly number[];
   /** Height of the window that it is read in, px; left out: 800. */
   readonly screen?: number;
 }
@@ -37,6 +38,8 @@ export interface FoundGrid {
   /** What it begins with in the page, as `section.huts`. */
   readonly name: string;
   readonly line: number;
+  /** Whether it lies in another one. */
+  readonly isInner: boolean;
 }
 
 export interface ReadCollection {
@@ -99,10 +102,13 @@ export function readCollection(
   const breakpoints = breakpointsOf(page);
   const widths = bandWidths(breakpoints);
   const all = gridsAt(page, widths[0] ?? LIMITS.widest, screen);
-  const found = all.map(foundGrid);
-  const wanted = grid === undefined ? undefined : all[grid];
-  const grids = widths.map((width) => gridAt(page, width, screen, wanted));
-  const widest = grids[0];
+  const found = all.map((element) => foundGrid(element, all));
+  const asked = grid === undefined ? [undefined] : [grid].flat().map((each) => all[each]);
+  const chosen = asked.flatMap((wanted) => {
+    const [first, ...more] = widths.map((width) => gridAt(page, width, screen, wanted));
+    return first ? [[first, ...more] as const] : [];
+  });
+  const [widest] = chosen[0] ?? [];
   if (!widest) {
     report({ line: 1, message: 'There is no grid in this page: no element with “display: grid”.' });
     return { document: null, found, starts: {}, reports };
@@ -119,32 +125,35 @@ export function readCollection(
   const cascaded = cascadedIn(page);
   const icons = new PageIcons();
   const pictures = new PagePictures(readPicture);
-  const { arrangement, tiles, order, bands, elements, types, sources } = readLevel(
-    widest,
-    grids,
-    {
-      widths,
-      cascaded,
-      sayOf,
-      styleOf: typeReader(cascaded),
-      contentOf: (element) => ({
-        say: (message, became) =>
-          report({
-            line: element.sourceCodeLocation?.startLine ?? 1,
-            message,
-            ...(became === 'changed' && CHANGED),
-          }),
-        picture: (address, alternativeText) => pictures.add(address, alternativeText),
-        croppedAs: (each) => cropOf(cascaded(each)),
-        icon: (svg, label) => icons.add(svg, label),
-        isApart: (each) => {
-          const display = cascaded(each).values.get('display')?.[0];
-          return display?.type === 'Identifier' && /grid|flex/.test(display.name);
-        },
-      }),
-    },
-    new Set(),
-  );
+  const reading: Reading = {
+    widths,
+    cascaded,
+    sayOf,
+    styleOf: typeReader(cascaded),
+    contentOf: (element) => ({
+      say: (message, became) =>
+        report({
+          line: element.sourceCodeLocation?.startLine ?? 1,
+          message,
+          ...(became === 'changed' && CHANGED),
+        }),
+      picture: (address, alternativeText) => pictures.add(address, alternativeText),
+      croppedAs: (each) => cropOf(cascaded(each)),
+      icon: (svg, label) => icons.add(svg, label),
+      isApart: (each) => {
+        const display = cascaded(each).values.get('display')?.[0];
+        return display?.type === 'Identifier' && /grid|flex/.test(display.name);
+      },
+    }),
+  };
+  const [one] = chosen;
+  const { arrangement, tiles, order, bands, elements, types, sources } =
+    chosen.length === 1 && one ? readLevel(one[0], one, reading, new Set()) : readTogether(chosen, reading);
+  if (chosen.length > 1)
+    report({
+      line: 1,
+      message: `${chosen.length} grids lie one below the other; what is between them is left out.`,
+    });
   reportUnknown(page, elements, report);
   reportActive(page, report);
   const saying = bands.flatMap((band, k): NarrowerBand[] => {
@@ -174,7 +183,7 @@ export function readCollection(
       bands: narrower,
       look: {
         ...base.look,
-        background: backgroundOf(widest.element, cascaded),
+        background: backgroundOf(groundOf(chosen.length, widest.element), cascaded),
         ...(padding !== null && { tilePadding: padding }),
         ...(radius !== null && { radius }),
         ...(type.heading && { headingFamily: type.heading.family, headingSize: type.heading.size }),
@@ -192,15 +201,19 @@ export function readCollection(
 /** Where the tag of an element begins, in characters. */
 const startOf = (element: Element) => element.sourceCodeLocation?.startOffset ?? 0;
 
-function foundGrid(element: Element): FoundGrid {
+function foundGrid(element: Element, all: readonly Element[]): FoundGrid {
   const { id, class: classes = '' } = element.attribs;
   const [first = ''] = classes.trim().split(/\s+/);
   const called = id ? `#${id}` : first === '' ? '' : `.${first}`;
   return {
     name: `${element.name}${called}`.slice(0, LIMITS.name),
     line: element.sourceCodeLocation?.startLine ?? 1,
+    isInner: all.some((each) => each !== element && holds(each, element)),
   };
 }
+
+const holds = (outer: Element, inner: Element): boolean =>
+  inner.parent !== null && (inner.parent === outer || (isTag(inner.parent) && holds(outer, inner.parent)));
 
 function titleOf({ root }: SourcePage): string {
   const search = (element: Element): string => {
@@ -286,6 +299,10 @@ function cascadedIn(page: SourcePage): (element: Element) => Cascaded {
   };
   return of;
 }
+
+/** What a grid lies on: itself where it is alone, what it lies in where others are beside it. */
+const groundOf = (count: number, element: Element): Element =>
+  count > 1 && element.parent && isTag(element.parent) ? element.parent : element;
 
 /** What shows behind a grid: its own background, or that of what it lies in. */
 function backgroundOf(element: Element, cascaded: (element: Element) => Cascaded): string {

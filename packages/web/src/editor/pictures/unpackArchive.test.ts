@@ -65,9 +65,7 @@ describe('pictures in an archive', () => {
     ['words', strToU8('This is no archive, but a letter from the warden.')],
     ['an empty archive', zipSync({})],
   ])('of %s are none, and it is said', async (_, bytes) => {
-    await expect(unpacked(new File([bytes.slice()], 'x.zip'))).rejects.toThrow(
-      /no ZIP archive, or empty/,
-    );
+    await expect(unpacked(new File([bytes.slice()], 'x.zip'))).rejects.toThrow(/no ZIP archive, or empty/);
   });
 
   test('of an archive that was cut short anywhere are refused, not taken in part', async () => {

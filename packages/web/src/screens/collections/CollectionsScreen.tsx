@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { WorkspaceBar } from '../../editor/frame/WorkspaceBar';
 import { DropArea } from '../../ui/DropArea';
 import { MoreBelow } from '../../ui/MoreBelow';
-import { useOpening } from '../open/useOpening';
+import { useOpening } from '../../editor/opening/useOpening';
 import { CollectionCard } from './CollectionCard';
 
 const { useAddCollectionMutation, useCollectionsInfiniteQuery, useDeleteCollectionMutation } = collectionList;

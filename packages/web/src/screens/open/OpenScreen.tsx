@@ -8,8 +8,8 @@ import { makeCollection } from './makeCollection';
 import { OpenedPageView } from './OpenedPageView';
 import { read } from './read';
 import type { Opened, OpenedPage } from './readFiles';
-import { takeHanded } from './handed';
-import { useOpening } from './useOpening';
+import { takeHanded } from '../../editor/opening/handed';
+import { useOpening } from '../../editor/opening/useOpening';
 import { WhatToOpen } from './WhatToOpen';
 
 type State =
@@ -36,10 +36,9 @@ export function OpenScreen() {
     const own = (stop.current = new AbortController());
     setState({ step: 'busy', what, share: 0 });
     try {
-      return await act(
-        (now, share) => void (own.signal.aborted || setState({ step: 'busy', what: now, share })),
-        own.signal,
-      );
+      return await act((now, share) => {
+        if (!own.signal.aborted) setState({ step: 'busy', what: now, share });
+      }, own.signal);
     } catch (error) {
       if (stop.current === own)
         setState(own.signal.aborted ? before : ({ ...before, trouble: wordsOf(error) } as State));
@@ -67,8 +66,11 @@ export function OpenScreen() {
   const area = useOpening(begin);
   useEffect(() => {
     document.title = 'Open a page – Noria';
-    begin();
-    return () => stop.current?.abort();
+    const soon = setTimeout(begin);
+    return () => {
+      clearTimeout(soon);
+      stop.current?.abort();
+    };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the screen comes
   }, []);
 

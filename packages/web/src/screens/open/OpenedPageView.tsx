@@ -24,6 +24,7 @@ export function OpenedPageView({ page, trouble, onOpen, onCancel }: OpenedPageVi
   const [width, setWidth] = useState<(typeof WIDTHS)[number]>('1280');
   const [differences, setDifferences] = useState<readonly Difference[] | null>(null);
   const grid = page.grids[which] as ReadGrid;
+  const rest = page.count - page.grids.filter(({ grids }) => grids === 1).length;
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[292px_minmax(0,1fr)]">
       <aside
@@ -46,10 +47,10 @@ export function OpenedPageView({ page, trouble, onOpen, onCancel }: OpenedPageVi
                 </li>
               ))}
             </ul>
-            {page.count > page.grids.length && (
+            {rest > 0 && (
               <p className="text-sm text-soft">
-                {count(page.count - page.grids.length, 'more grid', 'more grids')} further down the page. Take
-                that part of the page alone to read them.
+                {count(rest, 'more grid')} further down the page. Take that part of the page alone to read
+                them.
               </p>
             )}
           </section>

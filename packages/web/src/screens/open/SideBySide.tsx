@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { count } from '../../ui/words';
 import { useSize } from '../../ui/useSize';
 import { usePage } from '../../editor/engine/usePage';
-import { framedPage } from '../preview/framed';
+import { framedPage } from '../../editor/engine/framed';
 import { differencesBetween, type Difference } from './differences';
 import { markDifferences, seenIn, showFirst } from './frames';
 import { MARK, pageFrame } from './pageFrame';
@@ -36,15 +36,19 @@ export function SideBySide({ page, grid, width, differences, onCompared }: SideB
         : null,
     [last, grid, page, addressOf],
   );
-  const frames = { page: useRef<HTMLIFrameElement>(null), reading: useRef<HTMLIFrameElement>(null) };
+  const original = useRef<HTMLIFrameElement>(null);
+  const ours = useRef<HTMLIFrameElement>(null);
   const [loaded, setLoaded] = useState(0);
   useEffect(() => {
-    const [there, here] = [frames.page.current?.contentDocument, frames.reading.current?.contentDocument];
+    const [there, here] = [original.current?.contentDocument, ours.current?.contentDocument];
     if (!there || !here || reading === null) return undefined;
     let isOver = false;
     void Promise.all([settled(there), settled(here)]).then(() => {
       if (isOver) return;
-      const found = differencesBetween(seenIn(there, MARK), seenIn(here, 'data-tile'));
+      const found = differencesBetween(
+        seenIn(there, MARK, grid.grids > 1),
+        seenIn(here, 'data-tile', grid.grids > 1),
+      );
       markDifferences(here, found);
       showFirst(there, MARK);
       onCompared(found);
@@ -52,13 +56,12 @@ export function SideBySide({ page, grid, width, differences, onCompared }: SideB
     return () => {
       isOver = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the frames stay the same
-  }, [loaded, width, reading, source, onCompared]);
+  }, [loaded, width, reading, source, grid, onCompared]);
   const onLoad = () => setLoaded((times) => times + 1);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-2 gap-[18px]">
       <Side title="The page" says="as the browser shows it">
-        <Frame ref={frames.page} name="The page" width={width} html={source} onLoad={onLoad} />
+        <Frame ref={original} name="The page" width={width} html={source} onLoad={onLoad} />
       </Side>
       <Side
         title="Noria’s reading"
@@ -68,7 +71,7 @@ export function SideBySide({ page, grid, width, differences, onCompared }: SideB
         }
       >
         {reading !== null && (
-          <Frame ref={frames.reading} name="Noria’s reading" width={width} html={reading} onLoad={onLoad} />
+          <Frame ref={ours} name="Noria’s reading" width={width} html={reading} onLoad={onLoad} />
         )}
       </Side>
     </div>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import type { PathedFile } from '../../editor/pictures/unpackArchive';
-import { filesOf, pasted } from './handed';
+import { filesOf, pasted } from '../../editor/opening/handed';
 
 const TAKEN = '.html,.htm,.css,.zip,.json,image/*,video/mp4,video/webm,.woff2,.ttf,.otf';
 

@@ -1,4 +1,4 @@
-/** A tile as a browser shows it, px from the first one. */
+/** A tile as a browser shows it, px from the one that it lies in, or from the first one. */
 export interface Seen {
   readonly x: number;
   readonly y: number;

@@ -1,25 +1,28 @@
 import type { Difference, Seen } from './differences';
 
-/** The tiles of a page in a frame as the browser shows them, by the attribute that says which they are. */
-export function seenIn(page: Document, attribute: string): ReadonlyMap<string, Seen> {
-  const shown = [...page.querySelectorAll<HTMLElement>(`[${attribute}]`)].flatMap((element) => {
-    const id = element.getAttribute(attribute) ?? '';
+/**
+ * The tiles of a page in a frame as the browser shows them.
+ * @param attribute that says which tile an element is
+ * @param isStacked whether it does not matter how far those are from each other that lie in none
+ */
+export function seenIn(page: Document, attribute: string, isStacked: boolean): ReadonlyMap<string, Seen> {
+  const all = [...page.querySelectorAll<HTMLElement>(`[${attribute}]`)];
+  const found = new Map<string, Seen>();
+  for (const element of all) {
     const { left, top, width, height } = element.getBoundingClientRect();
-    return width === 0 && height === 0 ? [] : [{ id, left, top, width, height, words: element.textContent }];
-  });
-  const [first] = shown;
-  return new Map(
-    shown.map(({ id, left, top, width, height, words }) => [
-      id,
-      {
-        x: left - (first?.left ?? 0),
-        y: top - (first?.top ?? 0),
-        inlineSize: width,
-        blockSize: height,
-        words,
-      },
-    ]),
-  );
+    // What neither shows has no box.
+    if (width === 0 && height === 0) continue;
+    const around = element.parentElement?.closest(`[${attribute}]`);
+    const from = (around ?? (isStacked ? element : all[0]))?.getBoundingClientRect();
+    found.set(element.getAttribute(attribute) ?? '', {
+      x: left - (from?.left ?? 0),
+      y: top - (from?.top ?? 0),
+      inlineSize: width,
+      blockSize: height,
+      words: element.textContent,
+    });
+  }
+  return found;
 }
 
 /** How far from the upper edge what is meant of a page comes to lie, px. */

@@ -126,7 +126,7 @@ test('a grid is called by its arrangement, and says where it is', () => {
     'Page',
   );
   if (!document || !found[0]) throw new Error('There is a grid.');
-  expect(foundWords({ ...found[0], document })).toEqual({
+  expect(foundWords({ ...found[0], document, grids: 1 })).toEqual({
     title: 'Bento of 3 and 1 columns',
     says: 'div.g, line 2: two tiles, bands below 800',
   });

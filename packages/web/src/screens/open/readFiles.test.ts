@@ -68,7 +68,13 @@ describe('files that are opened', () => {
     ]);
     expect(name).toBe('index');
     expect(count).toBe(2);
-    expect(grids.map(({ document }) => document.order.length)).toEqual([1, 2]);
+    // The third is the whole page.
+    expect(grids.map(({ document }) => document.order.length)).toEqual([1, 2, 2]);
+    expect(
+      Object.values(grids[2]?.document.tiles ?? {})
+        .map(({ kind }) => kind)
+        .sort(),
+    ).toEqual(['card', 'card', 'card', 'group', 'group']);
   });
 
   test('nothing is taken from outside of what was given', async () => {

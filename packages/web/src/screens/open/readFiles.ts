@@ -24,6 +24,8 @@ export interface ReadGrid extends FoundGrid {
   /** Where in the page the tag of each tile begins, in characters. */
   readonly starts: Readonly<Record<string, number>>;
   readonly cells: readonly Cell[];
+  /** How many grids it is: all of the page, one below the other, as groups. */
+  readonly grids: number;
 }
 
 /** A page with its grids, as many as are read. */
@@ -197,11 +199,8 @@ async function readHtml(page: PathedFile, files: readonly PathedFile[], tell: Te
     byHash[picture.hash] = file;
     known.set(address, picture);
   };
-  const grids: ReadGrid[] = [];
-  const count = Math.min(MOST_GRIDS, first.found.length);
-  for (let k = 0; k < count; k++) {
-    tell(`Reading ${page.file.name}`, k / count);
-    const options = { readSheet, grid: k };
+  const readGrid = async (which: readonly number[]): Promise<ReadGrid | null> => {
+    const options = { readSheet, grid: which };
     readCollection(html, name, {
       ...options,
       readPicture: (address) => {
@@ -212,12 +211,21 @@ async function readHtml(page: PathedFile, files: readonly PathedFile[], tell: Te
     for (const address of asked) await read(address);
     asked.clear();
     const reader: PictureReader = (address) => known.get(address) ?? null;
-    const { document, reports, starts, found } = readCollection(html, name, {
-      ...options,
-      readPicture: reader,
-    });
-    const grid = found[k];
-    if (document && grid) grids.push({ ...grid, document, reports, starts, cells: cellsOf(document) });
+    const made = readCollection(html, name, { ...options, readPicture: reader });
+    const grid = made.found[which[0] ?? 0];
+    const { document, reports, starts } = made;
+    return document && grid
+      ? { ...grid, document, reports, starts, cells: cellsOf(document), grids: which.length }
+      : null;
+  };
+  const grids: ReadGrid[] = [];
+  const some = first.found.slice(0, MOST_GRIDS);
+  const outer = some.flatMap(({ isInner }, k) => (isInner ? [] : [k]));
+  const wanted = [...some.map((_, k) => [k]), ...(outer.length > 1 ? [outer] : [])];
+  for (const [k, which] of wanted.entries()) {
+    tell(`Reading ${page.file.name}`, k / wanted.length);
+    const grid = await readGrid(which);
+    if (grid) grids.push(grid);
   }
   return {
     kind: 'page',

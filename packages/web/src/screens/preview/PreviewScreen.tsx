@@ -14,7 +14,7 @@ import { selectShown } from '../../editor/document/selectors';
 import { TopBar } from '../../editor/frame/TopBar';
 import { warn } from '../../ui/notices/noticesSlice';
 import { usePage } from '../../editor/engine/usePage';
-import { framedPage } from './framed';
+import { framedPage } from '../../editor/engine/framed';
 import { TouchLayer } from './TouchLayer';
 
 /** Room at either side of the page for the edges that are dragged. */

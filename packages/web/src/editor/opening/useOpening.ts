@@ -1,5 +1,5 @@
 import { useEffect, useEffectEvent, type DragEvent } from 'react';
-import type { PathedFile } from '../../editor/pictures/unpackArchive';
+import type { PathedFile } from '../pictures/unpackArchive';
 import { awaitDrops, filesDropped, filesOf, filesPasted, handOver } from './handed';
 
 /**

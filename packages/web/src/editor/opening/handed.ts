@@ -1,5 +1,5 @@
 import type { fromEvent } from 'file-selector';
-import type { PathedFile } from '../../editor/pictures/unpackArchive';
+import type { PathedFile } from '../pictures/unpackArchive';
 
 /** What was dropped or pasted elsewhere, until the screen that opens it is there. */
 let handed: readonly PathedFile[] | null = null;
