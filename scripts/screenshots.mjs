@@ -99,11 +99,18 @@ await take('pictures', {
 });
 await take('recipes', { show: (page) => page.getByRole('link', { name: 'Recipes' }).click() });
 await take('fonts', { show: (page) => page.getByRole('link', { name: 'Fonts' }).click() });
-await take('compose-proposals', {
+await take('open', {
   show: async (page) => {
-    await open(page);
-    await page.keyboard.press('o');
-    await page.getByRole('button', { name: 'Proposal 4,' }).hover();
+    await page.getByRole('button', { name: 'Open a page or file' }).click();
+    const shed = join(root, 'e2e', 'pages', 'tool-shed');
+    await page
+      .getByTestId('files-to-open')
+      .setInputFiles([
+        join(shed, 'index.html'),
+        join(shed, 'css', 'shed.css'),
+        join(root, 'demo', 'pictures', 'hut-at-dusk.webp'),
+      ]);
+    await page.getByText('Layout kept at 1280 px').waitFor();
   },
 });
 /** Pictures come from the server a little later. */

@@ -125,6 +125,7 @@ export * from './export/page/pictureSizes.js';
 export * from './export/page/pageCss.js';
 export type * from './export/page/assets.js';
 export * from './export/page/writePage.js';
+export * from './export/fragment/writeFragment.js';
 export * from './parts/enlarge.js';
 export { ENLARGE_SCRIPT } from './export/page/enlargeParts.js';
 export * from './engine/text/types.js';

@@ -37,7 +37,6 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
   const initial = initialValues();
   const parts = [
     namedRule(':root', document),
-    ruleCss({ selector: ':root', declarations: sizes.widest }),
     ruleCss({ selector: 'html', declarations: { background: backgroundColour(document) } }),
     ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
     ruleCss({
@@ -46,6 +45,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
         'box-sizing': 'border-box',
         'margin-inline': 'auto',
         ...plain(widest[COLLECTION] ?? {}, initial),
+        ...sizes.widest,
       },
     }),
     contentCss({ look: sizes.look }, neededBy(Object.values(document.tiles))).trimEnd(),
@@ -147,7 +147,8 @@ function bandSizes(document: CollectionDocument, image: PictureImage) {
     const dressedIn = [...Object.keys(looks), ...(wider.lower?.keys() ?? []), ...(own.lower?.keys() ?? [])];
     return [
       {
-        selector: ':root',
+        // What is in the container that is asked: the root of the page is around it.
+        selector: COLLECTION,
         declarations: {
           ...(headingSize !== undefined && { [HEADING_SIZE]: px(headingSize) }),
           ...(bodySize !== undefined && { [BODY_SIZE]: px(bodySize) }),

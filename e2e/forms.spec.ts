@@ -1,0 +1,102 @@
+import { writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import sharp from 'sharp';
+import { layoutCollection, writeFragment, type CollectionDocument, type TextMeasurer } from '@noria/core';
+import { fontMeasurer } from '../packages/cli/dist/fonts.js';
+import { DEMOS, demo, expect, exported, fontsThere, test } from './noria';
+import type { Page, TestInfo } from '@playwright/test';
+
+/** A page with rules for everything, as those of a site that grew. */
+const HOST = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Host</title><style>
+:root { color-scheme: dark; --moss: red }
+* { margin: 3px; padding: 2px; box-sizing: content-box; border: 1px solid red; letter-spacing: 1px; line-height: 2; font-style: italic }
+*::before { content: "!"; color: red }
+body { min-height: 12000px; background: #14181a; color: #eee; font: 19px/2.2 monospace; text-transform: uppercase; text-align: right; word-spacing: 4px }
+article, section, div, figure, ul { background: #300; display: inline-block; float: left; min-width: 40px }
+h1, h2, h3, p, a, strong, blockquote, li { color: lime; font-weight: 300; text-indent: 12px }
+a:hover, a:focus { outline: 4px solid lime }
+img, svg, video { border: 5px solid lime; max-width: 60%; filter: invert(1); border-radius: 50% }
+ul, ol { list-style: square inside }
+.card, .text, .quote, .stat { padding: 40px; color: pink }
+.slot { display: block; float: none; margin: 0; padding: 0; border: 0; background: none; min-width: 0 }
+#after { position: absolute; top: 120px; left: 1760px; width: 120px }
+</style></head><body><p id="before">Before it</p><div class="slot" style="width: WIDTHpx">FRAGMENT</div><p id="after">Beside it</p></body></html>`;
+
+let measurer: TextMeasurer;
+test.beforeAll(async () => {
+  measurer = await fontMeasurer();
+});
+
+/** A fragment in the hostile page, with its style sheet and what belongs beside it. */
+async function hosted(name: string, document: CollectionDocument, width: number, info: TestInfo) {
+  const folder = dirname(fileURLToPath(await exported(name, info)));
+  const { files } = writeFragment(document, measurer);
+  const html = Object.entries(files).find(([path]) => path.endsWith('.html'))?.[1] ?? '';
+  const [path, css] = Object.entries(files).find(([each]) => each.endsWith('.css')) ?? ['', ''];
+  await writeFile(join(folder, path), css);
+  const page = (fragment: string, link: string) =>
+    HOST.replace('WIDTH', String(width)).replace('</head>', `${link}</head>`).replace('FRAGMENT', fragment);
+  await writeFile(join(folder, 'host.html'), page(html, `<link rel="stylesheet" href="${path}">`));
+  await writeFile(join(folder, 'alone.html'), page('', ''));
+  return (file: string) => `file://${join(folder, file)}`;
+}
+
+/** Boxes of the tiles, px from the fragment. */
+const boxes = (page: Page) =>
+  page.evaluate(() => {
+    const from = document.querySelector('.slot > div')?.getBoundingClientRect();
+    return [...document.querySelectorAll('[data-grid] > [data-tile]')].map((tile) => {
+      const { x, y, width, height } = tile.getBoundingClientRect();
+      return [
+        (tile as HTMLElement).dataset.tile,
+        x - (from?.x ?? 0),
+        y - (from?.y ?? 0),
+        width,
+        height,
+      ] as const;
+    });
+  });
+
+/** How the host looks: its two paragraphs, and where they are across. */
+async function hostLooks(page: Page) {
+  const shots = [];
+  for (const id of ['before', 'after']) {
+    const clip = (await page.locator(`#${id}`).boundingBox()) ?? { x: 0, y: 0, width: 1, height: 1 };
+    const { data } = await sharp(await page.screenshot({ clip }))
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    shots.push([clip.width, data.toString('base64')]);
+  }
+  return shots;
+}
+
+for (const name of DEMOS)
+  test(`the fragment of “${name}” is exact in a hostile page, and changes nothing in it`, async ({
+    page,
+  }, info) => {
+    const document = await demo(name);
+    for (const width of [500, 1600]) {
+      await page.setViewportSize({ width: 1920, height: 900 });
+      const address = await hosted(name, document, width, info);
+      await page.goto(address('alone.html'));
+      const alone = await hostLooks(page);
+      await page.goto(address('host.html'));
+      await fontsThere(page);
+      expect(await hostLooks(page)).toEqual(alone);
+      const { tiles } = layoutCollection(document, width, { measurer });
+      const left = Math.max(0, (width - layoutCollection(document, width, { measurer }).inlineSize) / 2);
+      const seen = await boxes(page);
+      const far = tiles.flatMap(({ id, x, y, inlineSize, blockSize }) => {
+        const there = seen.find(([each]) => each === id);
+        const off = there
+          ? [there[1] - x - left, there[2] - y, there[3] - inlineSize, there[4] - blockSize].map(Math.abs)
+          : [];
+        return there && Math.max(...off) <= 0.5
+          ? []
+          : [`${width} ${id} ${off.map((by) => by.toFixed(1)).join(' ')}`];
+      });
+      expect(far).toEqual([]);
+    }
+  });

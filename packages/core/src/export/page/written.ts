@@ -1,0 +1,94 @@
+import { groundImages } from './groundImages.js';
+import { pictureSizes, pictureVariants } from './pictureSizes.js';
+import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
+import { htmlOf, type PageElement } from '../../engine/html/node.js';
+import { levelTile } from '../../parts/tileHtml.js';
+import { isDrawing, variantPath } from '../../parts/variants.js';
+import { callByNames } from '../../edit/commands/namedLooks.js';
+import { change } from '../../edit/patch/change.js';
+import { asLandmark, landmarksOf } from './landmarks.js';
+import type { Landmark } from '../../document/page.js';
+import { pageCss } from './pageCss.js';
+import type { PageAsset } from './assets.js';
+import type { CollectionDocument, PictureAsset } from '../../document/types.js';
+import type { Sources } from '../../parts/part.js';
+import type { TextMeasurer } from '../../engine/text/types.js';
+
+/** What every form of a page is made of. */
+export interface Written {
+  /** The collection as it is written: its named looks called by their names, what opens large saying so. */
+  readonly document: CollectionDocument;
+  readonly css: string;
+  /** The tiles in reading order, a line each. */
+  readonly tiles: readonly string[];
+  /** Whether one of them is the main part of the page. */
+  readonly hasMain: boolean;
+  readonly enlarges: boolean;
+  /** The pictures and films that belong beside it, by path; those of `take` are added. */
+  readonly assets: ReadonlyMap<string, PageAsset>;
+  /** Says that a picture is used in a size, and answers its path. */
+  readonly take: (picture: PictureAsset, inlineSize: number) => string;
+}
+
+export interface WrittenOptions {
+  readonly measurer: TextMeasurer;
+  /** The landmarks that are not written: those of the page around. */
+  readonly without?: readonly Landmark[];
+}
+
+/**
+ * Writes the tiles of a collection and their style sheet.
+ * @throws whatever the measurer throws
+ */
+export function written(collection: CollectionDocument, { measurer, without = [] }: WrittenOptions): Written {
+  const document = change(withEnlarged(collection), callByNames()).document;
+  const assets = new Map<string, PageAsset>();
+  const take = (picture: PictureAsset, inlineSize: number) => {
+    const path = variantPath(picture, inlineSize);
+    assets.set(path, { path, kind: 'picture', picture: picture.id, inlineSize });
+    return path;
+  };
+  const sources: Sources = {
+    picture: (picture, tile) => {
+      const variants = pictureVariants(picture);
+      if (isDrawing(picture)) return { src: take(picture, picture.inlineSize) };
+      const paths = variants.map((size) => take(picture, size));
+      const middle = variants.findLastIndex((size) => size <= 1280);
+      return {
+        src: paths[Math.max(0, middle)] as string,
+        srcset: variants.map((size, k) => `${paths[k]} ${size}w`).join(', '),
+        sizes: pictureSizes(document, tile, picture, measurer),
+      };
+    },
+    small: (picture, inlineSize) => {
+      const variants = pictureVariants(picture);
+      return take(picture, variants.find((size) => size >= 2 * inlineSize) ?? (variants.at(-1) as number));
+    },
+    film: (film) => {
+      const path = `films/${film.file}`;
+      assets.set(path, { path, kind: 'film', film: film.id });
+      return path;
+    },
+  };
+  const landmarks = landmarksOf(document);
+  const landmarkOf = (id: string) => {
+    const landmark = landmarks.get(id);
+    return landmark !== undefined && without.includes(landmark) ? undefined : landmark;
+  };
+  const nodes = document.order.flatMap((id): PageElement[][] => {
+    const tile = document.tiles[id];
+    const all = tile ? levelTile(document, null, tile, sources) : [];
+    const own = all.at(-1);
+    return own ? [[...all.slice(0, -1), asLandmark(own, landmarkOf(id))]] : [];
+  });
+  const css = pageCss(document, groundImages(document, measurer, take), measurer);
+  return {
+    document,
+    css,
+    tiles: nodes.map((each) => each.map(htmlOf).join('')),
+    hasMain: nodes.some((each) => each.at(-1)?.name === 'main'),
+    enlarges: hasEnlarged(document),
+    assets,
+    take,
+  };
+}
