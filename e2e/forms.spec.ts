@@ -2,7 +2,14 @@ import { writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import sharp from 'sharp';
-import { layoutCollection, writeFragment, type CollectionDocument, type TextMeasurer } from '@noria/core';
+import {
+  change,
+  layoutCollection,
+  setBandTypeSizes,
+  writeFragment,
+  type CollectionDocument,
+  type TextMeasurer,
+} from '@noria/core';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
 import { DEMOS, demo, expect, exported, fontsThere, test } from './noria';
 import type { Page, TestInfo } from '@playwright/test';
@@ -100,3 +107,21 @@ for (const name of DEMOS)
       expect(far).toEqual([]);
     }
   });
+
+test('type sizes of a narrower band hold where the container is measured', async ({ page }, info) => {
+  const winter = await demo('winter-at-the-huts');
+  const [band] = winter.bands;
+  const document = change(winter, setBandTypeSizes({ headingSize: 37, bodySize: 19 }, 1)).document;
+  await page.goto(await exported(document, info));
+  const sizes = async (width: number) => {
+    await page.setViewportSize({ width, height: 800 });
+    return page
+      .locator('[data-tile="opening"]')
+      .evaluate((tile) =>
+        [tile, tile.querySelector('h1, h2, h3')].map((each) => each && getComputedStyle(each).fontSize),
+      );
+  };
+  const below = band?.below ?? 0;
+  expect(await sizes(below - 10)).toEqual(['19px', '37px']);
+  expect(await sizes(below + 10)).not.toContain('37px');
+});

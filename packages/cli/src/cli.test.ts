@@ -261,6 +261,16 @@ describe('noria export', () => {
   }, 30_000);
 });
 
+test('noria export writes a fragment for another page', async () => {
+  const out = join(folder, 'part');
+  await noria('export', small, '--out', out, '--form', 'fragment');
+  const [css, ...more] = (await readdir(out)).filter((name) => /\.(html|css)$/.test(name));
+  expect([css, ...more]).toEqual([expect.stringMatching(/\.css$/), expect.stringMatching(/\.html$/)]);
+  const id = css?.replace('.css', '') ?? '';
+  expect(await readFile(join(out, `${id}.html`), 'utf8')).toMatch(new RegExp(`^<div id="${id}">`));
+  await expect(noria('export', small, '--out', out, '--form', 'poster')).rejects.toThrow(/page, fragment/);
+}, 30_000);
+
 describe('a file that can’t be used is refused in words', () => {
   const layout = (path: string) => noria('layout', path, '--width', '360');
 

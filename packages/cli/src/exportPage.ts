@@ -1,4 +1,4 @@
-import { isDrawing, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
+import { isDrawing, writeFragment, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
 import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -8,8 +8,12 @@ import { writeText } from './files.js';
 import { shippedFolder } from './fonts.js';
 import type { ReadCollection } from './readDocument.js';
 
+/** In which form a collection leaves. */
+export const FORMS = { page: writePage, fragment: writeFragment } as const;
+export type FormName = keyof typeof FORMS;
+
 /**
- * Writes the page of a collection into a folder, with pictures and fonts.
+ * Writes a collection in one of its forms into a folder, with pictures and fonts.
  * @param pictures the folder that holds the collection's pictures
  * @returns how many files were written
  * @throws CliError when a picture is missing or can't be read
@@ -18,8 +22,9 @@ export async function exportPage(
   { document, measurer }: ReadCollection,
   pictures: string,
   out: string,
+  form: FormName,
 ): Promise<number> {
-  const page = writePage(document, measurer);
+  const page = FORMS[form](document, measurer);
   for (const folder of ['', 'pictures', 'films', 'fonts']) {
     const path = join(out, folder);
     await mkdir(path, { recursive: true }).catch((error: unknown) => {

@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { layoutBatch } from './batch.js';
 import { checkReport, parseKinds, parseWidth } from './check.js';
 import { CliError, STATUS } from './CliError.js';
-import { exportPage } from './exportPage.js';
+import { exportPage, FORMS, type FormName } from './exportPage.js';
 import { readText, STANDARD } from './files.js';
 import { importPage } from './importPage.js';
 import { layoutReport, parseWidths } from './layout.js';
@@ -141,17 +141,31 @@ export function program(print: (text: string) => void): Command {
     });
   noria
     .command('export')
-    .description('the page: HTML, CSS, pictures, fonts')
+    .description('the page, or a part for another one: HTML, CSS, pictures, fonts')
     .argument(
       '<file>',
       'a .noria.json file, with its pictures in a folder “pictures” beside it; - is standard input',
     )
     .requiredOption('--out <folder>', 'where the page goes; it is made where it lacks')
-    .addHelpText('after', examples('noria export huts.noria.json --out site'))
-    .action(async (file: string, { out }: { out: string }) => {
+    .addOption(
+      new Option(
+        '--form <form>',
+        'page: a whole page; fragment: an element for another page, and a style sheet that holds in it alone',
+      )
+        .choices(Object.keys(FORMS))
+        .default('page'),
+    )
+    .addHelpText(
+      'after',
+      examples(
+        'noria export huts.noria.json --out site',
+        'noria export huts.noria.json --form fragment --out parts',
+      ),
+    )
+    .action(async (file: string, { out, form }: { out: string; form: FormName }) => {
       if (out === STANDARD) throw new CliError('A page is a folder of files. Name one: --out site');
       const folder = file === STANDARD ? '.' : dirname(file);
-      const written = await exportPage(await readDocument(file), join(folder, 'pictures'), out);
+      const written = await exportPage(await readDocument(file), join(folder, 'pictures'), out, form);
       print(`${written} files in ${out}`);
     });
   return noria;

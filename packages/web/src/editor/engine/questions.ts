@@ -33,6 +33,7 @@ import {
 import { detailsReader } from './details';
 import { measurer } from './measurer';
 import { drawThumbnail, type Thumbnail } from './thumbnail';
+import type { Form } from './written';
 
 /** Where a question about a level is asked: its band, and the widths, px. */
 export interface Asked {
@@ -137,8 +138,8 @@ export const QUESTIONS = {
     const { bands } = followWider(began, measurer(), freshBand);
     return change(document, setNarrowerBands(bands)).patch;
   },
-  page: async (document: CollectionDocument): Promise<Page> =>
-    (await written()).writePage(document, measurer()),
+  page: async (document: CollectionDocument, form: Form = 'page'): Promise<Page> =>
+    (await written()).writeForm(form, document, measurer()),
   /** Measures all tiles, so that the first answer comes as fast as the later ones. */
   prepare(document: CollectionDocument, asked: Asked): null {
     const view = viewOf(document, asked.level);

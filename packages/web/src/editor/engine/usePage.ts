@@ -3,10 +3,11 @@ import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../hooks';
 import { warn } from '../../ui/notices/noticesSlice';
 import { engine } from './engine';
+import type { Form } from './written';
 
 export interface WrittenPage {
   /** The page as it was last written, and the collection it was written of; null before there is one. */
-  readonly last: { readonly page: Page; readonly of: CollectionDocument } | null;
+  readonly last: { readonly page: Page; readonly of: CollectionDocument; readonly form: Form } | null;
   /** What to say in the place of the page while it is not, or not yet, that of the collection; null when it is. */
   readonly words: string | null;
 }
@@ -14,17 +15,18 @@ export interface WrittenPage {
 /**
  * The page of a collection, written beside the screen: one at a time, and the newest next. Until that
  * is there, the one of before stays.
+ * @param form in which it is written; left out: a whole page
  */
-export function usePage(document: CollectionDocument): WrittenPage {
+export function usePage(document: CollectionDocument, form: Form = 'page'): WrittenPage {
   const dispatch = useAppDispatch();
   const [last, setLast] = useState<WrittenPage['last']>(null);
   const [failed, setFailed] = useState<CollectionDocument | null>(null);
   useEffect(() => {
     const cancel = new AbortController();
     engine('work')
-      .ask('page', document, [], cancel.signal)
+      .ask('page', document, [form], cancel.signal)
       .then(
-        (page) => setLast({ page, of: document }),
+        (page) => setLast({ page, of: document, form }),
         (error: unknown) => {
           if (cancel.signal.aborted) return;
           setFailed(document);
@@ -32,8 +34,8 @@ export function usePage(document: CollectionDocument): WrittenPage {
         },
       );
     return () => cancel.abort();
-  }, [dispatch, document]);
-  if (last?.of === document) return { last, words: null };
+  }, [dispatch, document, form]);
+  if (last?.of === document && last.form === form) return { last, words: null };
   return { last, words: failed === document ? 'The page could not be written.' : 'Writing the page…' };
 }
 

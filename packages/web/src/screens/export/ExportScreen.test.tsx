@@ -52,6 +52,23 @@ describe('the files of a page', () => {
     await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
   });
 
+  test('are those of the form: a fragment has an element and a style sheet of its own', async () => {
+    const { files, text } = await open();
+    fireEvent.click(files.getByRole('radio', { name: 'Fragment' }));
+    await waitFor(() => expect(text()).toMatch(/^<div id="beds">/), later);
+    const names = files.getAllByRole('listitem').map(({ textContent }) => textContent);
+    expect(names).toEqual([
+      expect.stringMatching(/^beds\.html/),
+      expect.stringMatching(/^beds\.css/),
+      expect.stringMatching(/^beds\.noria\.json/),
+    ]);
+    // What a fragment measures is not asked, and it has no head.
+    expect(files.queryByRole('radio', { name: 'Viewport' })).toBeNull();
+    expect(files.getByRole('button', { name: 'Download the fragment as ZIP' })).toBeTruthy();
+    fireEvent.click(files.getByRole('radio', { name: 'Page' }));
+    await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
+  });
+
   test('are copied, or it is said how to copy them by hand', async () => {
     const { said, warned, text } = await open();
     const writeText = jest.fn<(words: string) => Promise<void>>().mockResolvedValueOnce();

@@ -11,6 +11,7 @@ import { TopBar } from '../../editor/frame/TopBar';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { followed } from '../../editor/reflow/following';
 import { usePage } from '../../editor/engine/usePage';
+import type { Form } from '../../editor/engine/written';
 import { download } from '../../ui/download';
 import { PageRows } from './PageRows';
 import { FileText } from './FileText';
@@ -24,7 +25,8 @@ export function ExportScreen() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const isBehind = useAppSelector(selectIsBehind);
-  const page = usePage(document);
+  const [form, setForm] = useState<Form>('page');
+  const page = usePage(document, form);
   const { last } = page;
   const words = isBehind ? 'Narrower widths are being derived…' : page.words;
   // Nothing is waited for here: the page is wanted.
@@ -35,8 +37,9 @@ export function ExportScreen() {
     [last, document, base],
   );
   const sizes = useMemo(() => new Map(files.map(([path, text]) => [path, size(text)])), [files]);
-  const [chosen, setChosen] = useState('index.html');
-  const [shown, text] = files.find(([path]) => path === chosen) ?? [chosen, null];
+  const [chosen, setChosen] = useState<string | null>(null);
+  // Another form has other files; its first one is what it is.
+  const [shown, text] = files.find(([path]) => path === chosen) ?? files[0] ?? ['', null];
   const [busy, setBusy] = useState<string | null>(null);
 
   const take = (name: string, make: () => Promise<Archive>) => {
@@ -75,6 +78,19 @@ export function ExportScreen() {
         className="flex min-h-0 flex-col gap-4 overflow-y-auto border-r border-hair bg-panel px-4 pt-4 pb-4"
       >
         <h1 className="font-title text-lg font-[650]">Export</h1>
+        <div className="grid gap-1.5">
+          <h2 className="text-sm font-semibold">Form</h2>
+          <Segments
+            name="Form"
+            value={form}
+            choices={[
+              { value: 'page', label: 'Page' },
+              { value: 'fragment', label: 'Fragment' },
+            ]}
+            onChoose={setForm}
+          />
+          <p className="text-sm text-soft">{FORMS[form].says}</p>
+        </div>
         <ul className="grid">
           {files.map(([path]) => (
             <li key={path}>
@@ -90,24 +106,26 @@ export function ExportScreen() {
             </li>
           ))}
         </ul>
-        <PageRows />
-        <div className="grid gap-1.5">
-          <h2 className="text-sm font-semibold">Breakpoints measure</h2>
-          <Segments
-            name="Breakpoints measure"
-            value={document.queries ?? 'container'}
-            choices={[
-              { value: 'container', label: 'Container' },
-              { value: 'media', label: 'Viewport' },
-            ]}
-            onChoose={(queries) => dispatch(run('Queries', setQueries(queries)))}
-          />
-          <p className="text-sm text-soft">
-            {document.queries === 'media'
-              ? 'Media queries: the page fills the window.'
-              : 'Container queries: the grid also fits into a part of another page.'}
-          </p>
-        </div>
+        {form === 'page' && <PageRows />}
+        {form === 'page' && (
+          <div className="grid gap-1.5">
+            <h2 className="text-sm font-semibold">Breakpoints measure</h2>
+            <Segments
+              name="Breakpoints measure"
+              value={document.queries ?? 'container'}
+              choices={[
+                { value: 'container', label: 'Container' },
+                { value: 'media', label: 'Viewport' },
+              ]}
+              onChoose={(queries) => dispatch(run('Queries', setQueries(queries)))}
+            />
+            <p className="text-sm text-soft">
+              {document.queries === 'media'
+                ? 'Media queries: the page fills the window.'
+                : 'Container queries: the grid also fits into a part of another page.'}
+            </p>
+          </div>
+        )}
         <div className="grid gap-1.5">
           <Button
             look="solid"
@@ -115,7 +133,7 @@ export function ExportScreen() {
             disabled={busy !== null || words !== null || last === null}
             onClick={() => last && take(`${base}.zip`, () => pageArchive(last.of, last.page))}
           >
-            {busy === `${base}.zip` ? 'Packing…' : 'Download the page as ZIP'}
+            {busy === `${base}.zip` ? 'Packing…' : FORMS[form].download}
           </Button>
           <p className="text-sm text-soft">{words ?? (last && <Contents page={last.page} />)}</p>
         </div>
@@ -150,6 +168,14 @@ export function ExportScreen() {
     </div>
   );
 }
+
+const FORMS: Readonly<Record<Form, { readonly says: string; readonly download: string }>> = {
+  page: { says: 'A whole page, to be served as it is.', download: 'Download the page as ZIP' },
+  fragment: {
+    says: 'A part of another page, in an element of its own. It measures that element, and nothing of the page around changes it.',
+    download: 'Download the fragment as ZIP',
+  },
+};
 
 /** What the archive of a page holds, in words. */
 function Contents({ page }: { page: Page }) {
