@@ -19,10 +19,10 @@ import {
   result,
   spans,
   type Boxes,
-  type Hands,
+  Hands,
 } from './counted';
 import { drop, file, film } from './files';
-import { expect, hand, root, stageBoxes, test } from './noria';
+import { downloadedFragment, expect, fontsThere, hand, root, stageBoxes, test } from './noria';
 import type { Page } from '@playwright/test';
 
 test('a 4 × 3 bento of seven cards, packed', async ({ page, application }) => {
@@ -905,3 +905,43 @@ const isWithin = (box: Boxes[string], [x, y, width, height]: Boxes[string]) =>
   box[1] >= y - 0.5 &&
   box[0] + box[2] <= x + width + 0.5 &&
   box[1] + box[3] <= y + height + 0.5;
+
+test('an existing page opened, two cards changed, taken back as a fragment', async ({
+  page,
+  application,
+}, info) => {
+  const hands = new Hands(page);
+  await page.goto(application.url);
+  await expect(page.getByRole('heading', { name: 'Collections' })).toBeVisible();
+  await hands.paste(`<style>
+.huts { display: grid; grid-template-columns: repeat(3, 1fr); grid-auto-rows: 180px; gap: 16px; padding: 24px }
+.huts > * { background: #fff; border-radius: 12px; padding: 20px; font: 16px/1.5 Figtree, sans-serif }
+.huts h2 { margin: 0; font-size: 22px; line-height: 1.2 }
+@media (width < 700px) { .huts { grid-template-columns: 1fr } }
+</style>
+<section class="huts"><article><h2>Hut one</h2></article><article><h2>Hut two</h2></article><article><h2>Hut three</h2></article><article><h2>Hut four</h2></article></section>`);
+  await hands.pressOn('button', 'Open as a collection');
+  await expect(page.locator('[data-tile-hand]')).toHaveCount(4);
+  await fontsThere(page);
+  const id = /collections\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  await hands.press('Control+a');
+  await hands.paste('Ridge hut\nLake hut');
+  const { document } = await result(page, application, id);
+  const names = (of: CollectionDocument) => of.order.map((tile) => tileName(of.tiles[tile] as Tile, of));
+  expect(names(document)).toEqual(['Ridge hut', 'Lake hut', 'Hut three', 'Hut four']);
+  await expectRight(
+    page,
+    info,
+    (boxes, width) => {
+      const beside = besideEachOther(boxes).join();
+      return beside === (width < 700 ? '1,1,1,1' : '3,1') ? [] : [`rows of ${beside}`];
+    },
+    async () => {
+      hands.actions++;
+      await page.getByRole('link', { name: 'Export' }).click();
+      hands.actions++;
+      return downloadedFragment(page, info);
+    },
+  );
+  await expectDocumented('An existing page opened', hands.actions, 6);
+});

@@ -176,12 +176,14 @@ const WIDTHS = [360, 620, 834, 1280, 1920] as const;
 
 /**
  * What was made is right at five widths, on the stage and in the page that is downloaded.
+ * @param taken answers where what leaves is looked at; left out: the page is downloaded
  * @param isRight tells what is wrong with the tiles at a width; an empty list: nothing
  */
 export async function expectRight(
   page: Page,
   info: TestInfo,
   isRight: (boxes: Boxes, width: number) => readonly string[],
+  taken: () => Promise<string> = () => downloadedPage(page, info),
 ): Promise<void> {
   // Bands that are derived come a little after what they are derived from, and are saved after it.
   await saved(page);
@@ -193,7 +195,7 @@ export async function expectRight(
     onStage.set(width, boxes);
     wrong.push(...isRight(boxes, width).map((each) => `${width}: ${each}`));
   }
-  const address = await downloadedPage(page, info);
+  const address = await taken();
   const other = await page.context().newPage();
   await other.goto(address);
   await fontsThere(other);

@@ -231,6 +231,26 @@ export async function downloadedPage(page: Page, info: TestInfo, name?: string):
   return `file://${join(folder, 'index.html')}`;
 }
 
+/** Downloads the fragment of the collection that is open, puts it into a plain page, and answers the address of that. */
+export async function downloadedFragment(page: Page, info: TestInfo): Promise<string> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download the fragment as ZIP' }).click(),
+  ]);
+  const folder = info.outputPath('fragment');
+  const files = Object.entries(unzipSync(await readFile(await download.path())));
+  for (const [path, bytes] of files) {
+    await mkdir(dirname(join(folder, path)), { recursive: true });
+    await writeFile(join(folder, path), bytes);
+  }
+  const [css, html] = ['.css', '.html'].map((ending) => files.find(([path]) => path.endsWith(ending)));
+  await writeFile(
+    join(folder, 'host.html'),
+    `<!doctype html><html lang="en"><head><title>Host</title><link rel="stylesheet" href="${css?.[0] ?? ''}"></head><body style="margin: 0">${html ? Buffer.from(html[1]).toString() : ''}</body></html>`,
+  );
+  return `file://${join(folder, 'host.html')}`;
+}
+
 /** Boxes of the tiles of an exported page, as the browser laid them out. */
 export function pageBoxes(page: Page): Promise<Record<string, [number, number, number, number]>> {
   return page.evaluate(() =>

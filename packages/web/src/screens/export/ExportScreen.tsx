@@ -10,6 +10,7 @@ import { selectIsBehind, selectShown } from '../../editor/document/selectors';
 import { TopBar } from '../../editor/frame/TopBar';
 import { announce, warn } from '../../ui/notices/noticesSlice';
 import { followed } from '../../editor/reflow/following';
+import { formOf, keepForm } from '../../editor/opening/form';
 import { usePage } from '../../editor/engine/usePage';
 import type { Form } from '../../editor/engine/written';
 import { download } from '../../ui/download';
@@ -25,7 +26,7 @@ export function ExportScreen() {
   const dispatch = useAppDispatch();
   const document = useAppSelector(selectShown);
   const isBehind = useAppSelector(selectIsBehind);
-  const [form, setForm] = useState<Form>('page');
+  const [form, setForm] = useState(() => formOf(id));
   const page = usePage(document, form);
   const { last } = page;
   const words = isBehind ? 'Narrower widths are being derived…' : page.words;
@@ -87,7 +88,10 @@ export function ExportScreen() {
               { value: 'page', label: 'Page' },
               { value: 'fragment', label: 'Fragment' },
             ]}
-            onChoose={setForm}
+            onChoose={(chosen) => {
+              keepForm(id, chosen);
+              setForm(chosen);
+            }}
           />
           <p className="text-sm text-soft">{FORMS[form].says}</p>
         </div>

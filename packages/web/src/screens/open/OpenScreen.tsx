@@ -9,6 +9,7 @@ import { OpenedPageView } from './OpenedPageView';
 import { read } from './read';
 import type { Opened, OpenedPage } from './readFiles';
 import { takeHanded } from '../../editor/opening/handed';
+import { keepForm } from '../../editor/opening/form';
 import { useOpening } from '../../editor/opening/useOpening';
 import { WhatToOpen } from './WhatToOpen';
 
@@ -17,6 +18,7 @@ type State =
   | { readonly step: 'busy'; readonly what: string; readonly share: number }
   | { readonly step: 'opened'; readonly page: OpenedPage; readonly trouble: string | null };
 
+const WHOLE = /<(html|body)[\s>]/i;
 const EMPTY: State = { step: 'empty', trouble: null };
 const wordsOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
@@ -50,7 +52,10 @@ export function OpenScreen() {
     const id = await work('Opening as a collection', before, (tell, signal) =>
       makeCollection(opened, which, tell, signal),
     );
-    if (id !== null) void navigate(`/collections/${id}/compose`);
+    if (id === null) return;
+    // What came as a part of a page goes back as one.
+    if (opened.kind === 'page' && !WHOLE.test(opened.html)) keepForm(id, 'fragment');
+    void navigate(`/collections/${id}/compose`);
   };
 
   const open = async (files: readonly PathedFile[]) => {
