@@ -46,6 +46,9 @@ test('a page from a folder is shown beside its reading at three widths, and open
   await expect(became(page)).toContainText(
     'Changed: “border” of <article> is dashed; it is solid now.shed.css 19',
   );
+  await expect(became(page)).toContainText(
+    'Left out: “background” of <a> is left out: only whole tiles have one.shed.css 20',
+  );
   await expect(became(page)).toContainText('Left out: A script is left out.29');
   // The page itself is there, and nothing in it ran.
   const there = page.frameLocator('iframe[title="The page"]');

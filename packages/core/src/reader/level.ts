@@ -5,6 +5,7 @@ import { ID } from '../look/checks.js';
 import { LIMITS } from '../document/limits.js';
 import { newGroup } from '../parts/newTile.js';
 import { isUsualGap, readLook } from './look.js';
+import { sayDress } from './dress.js';
 import { airIn, commonGap, type Air } from './air.js';
 import { rounded, toArrangement, type Say } from './arrangement.js';
 import { toCard, type ReadContent } from './content.js';
@@ -105,6 +106,7 @@ export function readLevel(
         small: typeOf(small ?? element, reading),
       });
       elements.push(element);
+      sayDress(element, reading.cascaded, sayOf);
     }
     const name = nameOf(element);
     tiles[id] = {
