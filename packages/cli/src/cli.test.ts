@@ -184,6 +184,26 @@ describe('noria import', () => {
     said.mockRestore();
   });
 
+  test('takes pictures that are written into the page', async () => {
+    const png = await sharp({ create: { width: 12, height: 9, channels: 3, background: '#886644' } })
+      .png()
+      .toBuffer();
+    const drawing =
+      "data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='60' height='40'%3E%3C/svg%3E";
+    const page = await file(
+      'written.html',
+      `<div style="display:grid"><img src="data:image/png;base64,${png.toString('base64')}" alt="A hut"><img src="${drawing}" alt=""></div>`,
+    );
+    const out = join(folder, 'written', 'page.noria.json');
+    await noria('import', page, '--out', out);
+    expect(await readdir(join(folder, 'written', 'pictures'))).toEqual(['picture.png', 'picture.svg']);
+    const { pictures } = JSON.parse(await readFile(out, 'utf8')) as CollectionDocument;
+    expect(Object.values(pictures).map(({ inlineSize, blockSize }) => [inlineSize, blockSize])).toEqual([
+      [12, 9],
+      [60, 40],
+    ]);
+  });
+
   test('makes a collection that can be exported again', async () => {
     const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
     const page = await file(

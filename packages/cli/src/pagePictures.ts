@@ -1,6 +1,6 @@
-import type { PictureFile, PictureReader } from '@noria/core';
+import { readDataAddress, type PictureFile, type PictureReader } from '@noria/core';
 import { createHash } from 'node:crypto';
-import { copyFile, mkdir, readFile, stat } from 'node:fs/promises';
+import { copyFile, mkdir, readFile, stat, writeFile } from 'node:fs/promises';
 import { basename, extname, join, relative, isAbsolute } from 'node:path';
 import sharp from 'sharp';
 import { CliError, why } from './CliError.js';
@@ -19,9 +19,10 @@ const MEDIA_TYPES: Readonly<Record<string, PictureFile['mediaType']>> = {
   svg: 'image/svg+xml',
 };
 
-/** A picture of a page, and where its file is. */
+/** A picture of a page, and where it comes from. */
 interface Beside extends PictureFile {
-  readonly path: string;
+  /** Where its file is, or its bytes. */
+  readonly from: string | Buffer;
 }
 
 /** The pictures that lie in the folder of a page. */
@@ -39,7 +40,7 @@ export class PagePictureFiles {
     if (found === undefined && this.asked.size < MOST_PICTURES) this.asked.add(address);
     if (!found) return null;
     this.used.set(found.hash, found);
-    const { path: _, ...file } = found;
+    const { from: _, ...file } = found;
     return file;
   };
 
@@ -49,13 +50,21 @@ export class PagePictureFiles {
     this.asked.clear();
   }
 
-  /** Nothing of the web, nothing outside of the folder. */
+  /** Nothing of the web, nothing outside of the folder; what is written into the page itself. */
   private async at(address: string): Promise<Beside | null> {
-    if (/^[a-z][a-z\d+.-]*:|^\/\//i.test(address)) return null;
-    const path = join(this.folder, decodeURIComponent(address.replace(/[?#].*$/, '')));
-    const inside = relative(this.folder, path);
-    if (inside.startsWith('..') || isAbsolute(inside) || (await stat(path)).size > MOST_BYTES) return null;
-    const bytes = await readFile(path);
+    const held = readDataAddress(address);
+    const path = held ? '' : join(this.folder, decodeURIComponent(address.replace(/[?#].*$/, '')));
+    if (!held) {
+      if (/^[a-z][a-z\d+.-]*:|^\/\//i.test(address)) return null;
+      const inside = relative(this.folder, path);
+      if (inside.startsWith('..') || isAbsolute(inside) || (await stat(path)).size > MOST_BYTES) return null;
+    }
+    const bytes = held
+      ? Buffer.from(
+          held.isBase64 ? held.data : decodeURIComponent(held.data),
+          held.isBase64 ? 'base64' : 'utf8',
+        )
+      : await readFile(path);
     const { format, width, height } = await sharp(bytes).metadata();
     const mediaType = MEDIA_TYPES[format];
     if (mediaType === undefined) return null;
@@ -63,8 +72,8 @@ export class PagePictureFiles {
     const before = [...this.found.values()].find((each) => each?.hash === hash);
     return (
       before ?? {
-        path,
-        file: this.fileName(path, mediaType),
+        from: held ? bytes : path,
+        file: this.fileName(held ? 'picture' : path, mediaType),
         hash,
         mediaType,
         inlineSize: width,
@@ -97,9 +106,10 @@ export class PagePictureFiles {
     if (this.used.size === 0) return;
     try {
       await mkdir(folder, { recursive: true });
-      for (const { path, file } of this.used.values()) {
+      for (const { from, file } of this.used.values()) {
         const to = join(folder, file);
-        if (to !== path) await copyFile(path, to);
+        if (typeof from !== 'string') await writeFile(to, from);
+        else if (to !== from) await copyFile(from, to);
       }
     } catch (error) {
       throw new CliError(`Pictures can’t be written to ${folder}: ${why(error)}.`);

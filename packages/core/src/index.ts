@@ -144,7 +144,7 @@ export * from './arrangements/mosaic/layoutMosaic.js';
 export * from './arrangements/fan/layoutFan.js';
 export * from './reader/readCollection.js';
 export * from './reader/pictures.js';
-export { resolved } from './engine/html/addresses.js';
+export { readDataAddress, resolved } from './engine/html/addresses.js';
 export * from './parts/tileSize.js';
 export * from './edit/commands/level.js';
 export * from './edit/commands/copies.js';

@@ -167,9 +167,9 @@ function fillOf(
   return 'none';
 }
 
-/** Where an image is found: `url(…)`, or the sharpest of an `image-set(…)`; null for one that is in the page itself. */
+/** Where an image is found: `url(…)`, or the sharpest of an `image-set(…)`. */
 function addressIn(node: CssNode): string | null {
-  if (node.type === 'Url') return /^data:/i.test(node.value) ? null : node.value;
+  if (node.type === 'Url') return node.value;
   if (node.type !== 'Function' || !node.name.endsWith('image-set')) return null;
   const found = node.children.toArray().flatMap((each) => addressIn(each) ?? []);
   return found.at(-1) ?? null;

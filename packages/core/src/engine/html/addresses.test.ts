@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { readCollection } from '../../reader/readCollection.js';
-import { resolved } from './addresses.js';
+import { readDataAddress, resolved } from './addresses.js';
 
 test.each([
   ['hut.png', 'style.css', 'hut.png'],
@@ -36,3 +36,14 @@ test('a picture of a linked style sheet is looked for from there', () => {
   expect(asked).toContain('img/hut.jpg');
   expect(asked.every((each) => each.startsWith('img/') || each.startsWith('css/far/'))).toBe(true);
 });
+
+test.each([
+  ['data:image/png;base64,AA==', { mediaType: 'image/png', isBase64: true, data: 'AA==' }],
+  [
+    'DATA:image/svg+xml;charset=utf-8,%3Csvg%3E,',
+    { mediaType: 'image/svg+xml', isBase64: false, data: '%3Csvg%3E,' },
+  ],
+  ['data:,', { mediaType: '', isBase64: false, data: '' }],
+  ['data:image/png', null],
+  ['hut.png', null],
+])('%s holds %j', (address, held) => expect(readDataAddress(address)).toEqual(held));

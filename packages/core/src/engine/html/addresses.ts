@@ -34,3 +34,22 @@ export function rebase(node: CssNode, sheet: string): void {
     else rebase(inner as CssNode, sheet);
   }
 }
+
+/** A file that is written into an address: its kind, and its bytes in base64 or percent-encoded (RFC 2397). */
+export interface DataAddress {
+  readonly mediaType: string;
+  readonly isBase64: boolean;
+  readonly data: string;
+}
+
+/** What a `data:` address holds; null for any other. */
+export function readDataAddress(address: string): DataAddress | null {
+  const comma = address.indexOf(',');
+  if (comma < 0 || !/^data:/i.test(address)) return null;
+  const [mediaType = '', ...parameters] = address.slice('data:'.length, comma).toLowerCase().split(';');
+  return {
+    mediaType: mediaType.trim(),
+    isBase64: parameters.some((each) => each.trim() === 'base64'),
+    data: address.slice(comma + 1),
+  };
+}

@@ -36,7 +36,13 @@ describe('files that are opened', () => {
     const [grid] = grids;
     expect(grid?.document.arrangement.columns).toEqual(['2fr', '1fr']);
     const [picture] = Object.values(grid?.document.pictures ?? {});
-    expect(picture).toMatchObject({ inlineSize: 400, blockSize: 300, alternativeText: 'A hut' });
+    expect(picture).toMatchObject({
+      name: 'Hut',
+      file: 'hut.png',
+      inlineSize: 400,
+      blockSize: 300,
+      alternativeText: 'A hut',
+    });
     expect(byHash[picture?.hash ?? '']?.name).toBe('hut.png');
     expect(grid?.cells).toHaveLength(2);
     expect(grid?.reports.map(({ message }) => message)).toContain(
@@ -79,10 +85,25 @@ describe('files that are opened', () => {
 
   test('nothing is taken from outside of what was given', async () => {
     const asked =
-      '<div style="display: grid"><img src="https://huts.example/hut.png"><img src="//huts.example/hut.png"><img src="data:image/png,x"></div>';
+      '<div style="display: grid"><img src="https://huts.example/hut.png"><img src="//huts.example/hut.png"><img src="data:text/plain,x"></div>';
     const { beside, grids } = await page([at('index.html', asked), at('hut.png', 'png', 'image/png')]);
     expect(beside).toEqual({});
     expect(grids[0]?.document.pictures).toEqual({});
+  });
+
+  test('pictures that are written into the page are its pictures', async () => {
+    const drawing = "data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 60 40'/%3E";
+    const { grids } = await page([
+      at(
+        'index.html',
+        `<style>div { display: grid } p { background: url("${drawing}") }</style><div><img src="data:image/png;base64,aHV0" alt="A hut"><p>2</p><img src="data:image/png;base64,?"></div>`,
+      ),
+    ]);
+    const pictures = Object.values(grids[0]?.document.pictures ?? {});
+    expect(pictures.map(({ mediaType, inlineSize }) => [mediaType, inlineSize])).toEqual([
+      ['image/png', 400],
+      ['image/svg+xml', 60],
+    ]);
   });
 
   test('a collection in Noria’s own format, alone or in a ZIP with its pictures', async () => {

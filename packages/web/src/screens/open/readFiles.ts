@@ -3,6 +3,7 @@ import {
   formatProblem,
   layoutCollection,
   readCollection,
+  readDataAddress,
   resolved,
   type CollectionDocument,
   type FoundGrid,
@@ -142,12 +143,35 @@ function finder({ path: page }: PathedFile, files: readonly PathedFile[]): (addr
   const byPath = new Map(files.map(({ path, file }) => [path, file]));
   const byName = new Map<string, File | null>();
   for (const { file } of files) byName.set(file.name, byName.has(file.name) ? null : file);
+  const written = new Map<string, File | null>();
   return (address) => {
+    if (/^data:/i.test(address)) {
+      const known = written.get(address);
+      if (known !== undefined) return known;
+      const file = fileIn(address);
+      written.set(address, file);
+      return file;
+    }
     if (/^([a-z][a-z\d+.-]*:|\/\/)/i.test(address)) return null;
     const plain = decoded(address.replace(/[?#].*$/, ''));
     const whole = joined(plain.startsWith('/') ? '' : folder, plain);
     return byPath.get(whole) ?? byName.get(whole.split('/').at(-1) ?? '') ?? null;
   };
+}
+
+/** The picture that is written into an address; null where there is none. */
+function fileIn(address: string): File | null {
+  const { mediaType = '', isBase64, data = '' } = readDataAddress(address) ?? {};
+  const ending = Object.entries(TYPES).find(([, type]) => type === mediaType)?.[0];
+  if (ending === undefined || !mediaType.startsWith('image/')) return null;
+  try {
+    const bytes = isBase64
+      ? Uint8Array.from(atob(data.replace(/\s+/g, '')), (letter) => letter.charCodeAt(0))
+      : new TextEncoder().encode(decodeURIComponent(data));
+    return new File([bytes], `picture.${ending}`, { type: mediaType });
+  } catch {
+    return null;
+  }
 }
 
 function decoded(address: string): string {
@@ -192,9 +216,11 @@ async function readHtml(page: PathedFile, files: readonly PathedFile[], tell: Te
     throw new Error(`There is no grid in ${page.file.name}: no element with “display: grid”.`);
   const byHash: Record<string, File> = {};
   const known = new Map<string, PictureFile>();
+  const taken = new Set<string>();
   const read = async (address: string) => {
+    if (known.has(address)) return;
     const file = find(address);
-    const picture = file && (await readPicture(file).catch(() => null));
+    const picture = file && (await readPicture(file, taken).catch(() => null));
     if (!file || !picture) return;
     byHash[picture.hash] = file;
     known.set(address, picture);
@@ -285,20 +311,30 @@ const PICTURE_TYPES = [
   'image/svg+xml',
 ] as const;
 
-async function readPicture(file: File): Promise<PictureFile | null> {
+async function readPicture(file: File, taken: Set<string>): Promise<PictureFile | null> {
   const ending = endingOf(file.name);
   const mediaType = PICTURE_TYPES.find((type) => type === (file.type || TYPES[ending]));
   if (!mediaType || file.size > MOST_PICTURE_BYTES) return null;
   const size = mediaType === 'image/svg+xml' ? drawingSize(await file.text()) : await bitmapSize(file);
   if (!size) return null;
   const hash = hex(await crypto.subtle.digest('SHA-256', await file.arrayBuffer()));
-  const stem = file.name
-    .replace(/\.[^.]*$/, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9._-]+/g, '-')
-    .replace(/^[^a-z0-9]+/, '');
-  const file_ = `${stem.slice(0, 60) || 'picture'}-${hash.slice(0, 8)}.${ending === 'jpg' ? 'jpeg' : ending}`;
-  return { file: file_, hash, mediaType, ...size };
+  return { file: fileName(file.name, mediaType, taken), hash, mediaType, ...size };
+}
+
+/** What a picture is called in a collection: as no other one in it. */
+function fileName(name: string, mediaType: string, taken: Set<string>): string {
+  const kind = /\/(\w+)/.exec(mediaType)?.[1] ?? '';
+  const stem =
+    name
+      .replace(/\.[^.]*$/, '')
+      .toLowerCase()
+      .replace(/[^a-z0-9._-]+/g, '-')
+      .replace(/^[^a-z0-9]+/, '')
+      .slice(0, 60) || 'picture';
+  let own = `${stem}.${kind}`;
+  for (let count = 2; taken.has(own); count++) own = `${stem}-${count}.${kind}`;
+  taken.add(own);
+  return own;
 }
 
 async function bitmapSize(file: File): Promise<Pick<PictureFile, 'inlineSize' | 'blockSize'>> {
