@@ -31,6 +31,15 @@ test.each([
   'box-shadow: none',
 ])('%s is nothing', (css) => expect(said(`.in { ${css} }`, '<p class="in">Hut</p>')).toEqual([]));
 
+test('what our own pages show until a picture is there is nothing', () => {
+  expect(
+    said(
+      '.picture { background: #123 }',
+      '<figure class="picture" data-part="picture"><img src="a.png" alt=""></figure>',
+    ),
+  ).toEqual([]);
+});
+
 test('tiles, groups, pictures and lines between parts have their own', () => {
   const css = 'article, section, img, hr { background: red; border: 1px solid }';
   expect(

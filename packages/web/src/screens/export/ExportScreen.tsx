@@ -95,7 +95,7 @@ export function ExportScreen() {
           />
           <p className="text-sm text-soft">{FORMS[form].says}</p>
         </div>
-        <ul className="grid">
+        <ul className="grid grid-cols-[minmax(0,1fr)]">
           {files.map(([path]) => (
             <li key={path}>
               <button
