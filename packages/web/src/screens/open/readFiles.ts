@@ -13,7 +13,7 @@ import {
   type TextMeasurer,
 } from '@noria/core';
 import { isZip } from '../../editor/pictures/unpack';
-import { unpackArchive, type PathedFile } from '../../editor/pictures/unpackArchive';
+import { PICTURES, unpackArchive, type PathedFile } from '../../editor/pictures/unpackArchive';
 
 /** A tile of a thumbnail, shares of the grid. */
 export type Cell = readonly [x: number, y: number, inlineSize: number, blockSize: number];
@@ -61,13 +61,7 @@ const TYPES: Readonly<Record<string, string>> = {
   htm: 'text/html',
   css: 'text/css',
   json: 'application/json',
-  jpg: 'image/jpeg',
-  jpeg: 'image/jpeg',
-  png: 'image/png',
-  webp: 'image/webp',
-  avif: 'image/avif',
-  gif: 'image/gif',
-  svg: 'image/svg+xml',
+  ...PICTURES.types,
   mp4: 'video/mp4',
   webm: 'video/webm',
   woff2: 'font/woff2',
