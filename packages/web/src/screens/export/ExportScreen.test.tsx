@@ -64,7 +64,9 @@ describe('the files of a page', () => {
     ]);
     // What a fragment measures is not asked, and it has no head.
     expect(files.queryByRole('radio', { name: 'Viewport' })).toBeNull();
-    expect(files.getByRole('button', { name: 'Download the fragment as ZIP' })).toBeTruthy();
+    expect(
+      files.getByRole<HTMLButtonElement>('button', { name: 'Download the fragment as ZIP' }).disabled,
+    ).toBe(false);
     fireEvent.click(files.getByRole('radio', { name: 'Page' }));
     await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
   });
