@@ -6,6 +6,7 @@ import {
   expectAccessible,
   hand,
   openCompose,
+  pressedForDownload,
   readStored,
   saved,
   test,
@@ -61,10 +62,7 @@ test('a picture in use is deleted after a question, the export goes on without i
   const context = await browser.newContext();
   const other = await context.newPage();
   await other.goto(`${application.url}/collections/${id}/export`);
-  const [download] = await Promise.all([
-    other.waitForEvent('download'),
-    other.getByRole('button', { name: 'Download the page as ZIP' }).click(),
-  ]);
+  const download = await pressedForDownload(other, 'Download the page as ZIP');
   expect(download.suggestedFilename()).toBe('kept-slot.zip');
   await expect(other.getByRole('alert')).toContainText(
     'Not in the library any more, so not in kept-slot.zip: gone soon',

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Locator, type Page, type TestInfo } from '@playwright/test';
+import { test as base, expect, type Download, type Locator, type Page, type TestInfo } from '@playwright/test';
 import {
   checkDocument,
   flatTiles,
@@ -217,10 +217,7 @@ export async function exported(of: string | CollectionDocument, info: TestInfo):
 /** Downloads the page of the collection that is open, and comes back to Compose; answers its address. */
 export async function downloadedPage(page: Page, info: TestInfo, name?: string): Promise<string> {
   await page.getByRole('link', { name: 'Export' }).click();
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Download the page as ZIP' }).click(),
-  ]);
+  const download = await pressedForDownload(page, 'Download the page as ZIP');
   if (name !== undefined) expect(download.suggestedFilename()).toBe(`${name}.zip`);
   const folder = info.outputPath('page');
   for (const [path, bytes] of Object.entries(unzipSync(await readFile(await download.path())))) {
@@ -231,12 +228,29 @@ export async function downloadedPage(page: Page, info: TestInfo, name?: string):
   return `file://${join(folder, 'index.html')}`;
 }
 
+/** Presses a button that downloads, and waits for the file; where none comes, what the page says instead is told. */
+export async function pressedForDownload(page: Page, button: string): Promise<Download> {
+  const coming = page.waitForEvent('download', { timeout: 300_000 });
+  const said = page
+    .getByRole('alert')
+    .filter({ hasText: 'could not be made' })
+    .waitFor({ timeout: 300_000 })
+    .then(
+      async () => {
+        throw new Error(await page.getByRole('alert').first().innerText());
+      },
+      () => coming,
+    );
+  const [download] = await Promise.all([
+    Promise.race([coming, said]),
+    page.getByRole('button', { name: button }).click({ timeout: 300_000 }),
+  ]);
+  return download;
+}
+
 /** Downloads the fragment of the collection that is open, puts it into a plain page, and answers the address of that. */
 export async function downloadedFragment(page: Page, info: TestInfo): Promise<string> {
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Download the fragment as ZIP' }).click(),
-  ]);
+  const download = await pressedForDownload(page, 'Download the fragment as ZIP');
   const folder = info.outputPath('fragment');
   const files = Object.entries(unzipSync(await readFile(await download.path())));
   for (const [path, bytes] of files) {

@@ -1,10 +1,16 @@
 import type { CollectionDocument, Page } from '@noria/core';
 import { zip, type Zippable } from 'fflate';
+import PQueue from 'p-queue';
 import { filmAddress } from '../../api/films';
 import { originalAddress, fileAddress } from '../../api/pictures';
 import { request, ServerProblem } from '../../api/problem';
 import { fontAddress, shippedFontAddress, subsetAddress } from '../../api/fonts';
 
+/**
+ * How many files are asked for at once: a size of a picture may be made only then, and the time that a
+ * request is given runs from when it is sent.
+ */
+const AT_ONCE = 4;
 const bytes = async ({ address, ask }: Wanted) =>
   new Uint8Array(await (await request(address, ask)).arrayBuffer());
 const utf8 = (text: string) => new TextEncoder().encode(text);
@@ -28,19 +34,22 @@ async function gathered(
   files: readonly Wanted[],
 ): Promise<{ readonly there: Zippable; readonly missing: string[] }> {
   const missing = new Set<string>();
-  const found = await Promise.all(
-    files.map(async (file) => {
-      const { path, name } = file;
-      try {
-        return [[path, await bytes(file)] as const];
-      } catch (error) {
-        if (!(error instanceof ServerProblem) || error.status !== 404) throw error;
-        missing.add(name);
-        return [];
+  const there: Zippable = {};
+  const queue = new PQueue({ concurrency: AT_ONCE });
+  const take = async (file: Wanted) => {
+    try {
+      there[file.path] = await bytes(file);
+    } catch (error) {
+      // What fails ends the archive: nothing more is asked for.
+      if (!(error instanceof ServerProblem) || error.status !== 404) {
+        queue.clear();
+        throw error;
       }
-    }),
-  );
-  return { there: Object.fromEntries(found.flat()), missing: [...missing] };
+      missing.add(file.name);
+    }
+  };
+  await Promise.all(files.map((file) => queue.add(() => take(file))));
+  return { there, missing: [...missing] };
 }
 
 interface Wanted {
