@@ -41,9 +41,20 @@ export function followedBy(looks: NamedLooks | undefined, look: NamedLook): Name
   return at;
 }
 
-/** What each named look is called in a style sheet and in tokens: its name as an id, each another; by its own id. */
+/** Custom properties that pages have for their own ends, without the hyphens before them. */
+export const OWN_PROPERTIES = [
+  'above',
+  'gaps',
+  'open',
+  'share',
+  'size-of-bodies',
+  'size-of-headings',
+  'strip',
+] as const;
+
+/** What each named look is called in a style sheet and in tokens: its name as an id, each another, and none a name that pages use; by its own id. */
 export function calledIn(looks: NamedLooks | undefined): ReadonlyMap<string, string> {
-  const given = new Set<string>();
+  const given = new Set<string>(OWN_PROPERTIES);
   const called = new Map<string, string>();
   for (const { id, name } of Object.values(looks ?? {})) {
     const own = slugOf(name) || id;

@@ -1,3 +1,4 @@
+import { fromLine } from '../shared/css.js';
 import { gridCss, trackList } from '../shared/gridCss.js';
 import { areaIn, mapRows } from './areaMap.js';
 import type { CssInput, LevelCss } from '../kind.js';
@@ -25,7 +26,7 @@ function placeCss(
   const span = Math.min(columnSpan, columns.length);
   const column = pin && Math.min(pin.column, columns.length - span + 1);
   return {
-    'grid-column': column ? `${column} / span ${span}` : `span ${span}`,
-    'grid-row': pin ? `${pin.row} / span ${rowSpan}` : `span ${rowSpan}`,
+    'grid-column': column ? fromLine(column, span) : `span ${span}`,
+    'grid-row': pin ? fromLine(pin.row, rowSpan) : `span ${rowSpan}`,
   };
 }

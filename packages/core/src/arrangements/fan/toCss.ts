@@ -4,12 +4,16 @@ import { tileSelector } from '../../engine/css/rule.js';
 import { radiusCss } from '../../look/css.js';
 import { RING } from '../../engine/css/ring.js';
 import { px } from '../../engine/css/units.js';
-import { lengthCss, timesCss, type WrittenLength } from '../../engine/css/writtenLength.js';
+import { lengthCss, timesCss } from '../../engine/css/writtenLength.js';
 import { fanOf, openAtRest } from './values.js';
 import { openerSelector, openEverywhere } from './openers.js';
 import type { CssInput, LevelCss, BandRule } from '../kind.js';
 import type { Arrangement } from '../../document/types.js';
 import type { Declarations } from '../../engine/css/rule.js';
+
+/** How large the open card is along the fan, and a strip. */
+const OPEN = '--open';
+const STRIP = '--strip';
 
 const MOVES = '(prefers-reduced-motion: no-preference)';
 const POINTS = '(hover: hover)';
@@ -25,14 +29,19 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
   const isInline = axis === 'inline';
   const shown = shownTiles(document, band);
   const along = isInline ? 'column' : 'row';
-  const template = (open: number) =>
-    tracks(shown.length, open, isInline ? inlineSize : blockSize, strip, isInline);
+  const template = (open: number) => tracks(shown.length, open);
   const last = radiusCss(shown.at(-1)?.tile.look.radius ?? document.look.radius);
   const tiles: Record<string, Declarations> = {};
   const own: BandRule[] = [
     { selector: `${selector} > .opens`, declarations: OPENER },
     { selector: `${selector} > .opens:checked`, declarations: { 'pointer-events': 'none' } },
     { selector: `${selector} > .opens:focus-visible`, declarations: RING },
+    // What can be pressed in a card that pointing has opened is pressed, and not the card.
+    {
+      selector: `${selector} > .opens:hover:has(+ a, + * a, + * button, + * video)`,
+      media: POINTS,
+      declarations: { 'pointer-events': 'none' },
+    },
     {
       selector,
       media: MOVES,
@@ -78,15 +87,12 @@ export function fanToCss({ document, band, level, selector }: CssInput): LevelCs
     const either = `:is(${openerSelector(id)}, ${tileSelector(id)}):hover`;
     own.push(opened(k, `> ${either}`, POINTS));
   });
-  // What can be pressed in a card that pointing has opened is pressed, and not the card.
-  own.push({
-    selector: `${selector} > .opens:hover:has(+ a, + * a, + * button, + * video)`,
-    media: POINTS,
-    declarations: { 'pointer-events': 'none' },
-  });
   return {
     grid: {
       display: 'grid',
+      // Said apart, so that a narrower band says how large cards and strips are and no more.
+      [OPEN]: lengthCss(isInline ? inlineSize : blockSize),
+      [STRIP]: isInline ? `minmax(0, ${lengthCss(strip)})` : lengthCss(strip),
       'grid-template-columns': isInline ? template(openAtRest(cards, shown.length)) : 'minmax(0, 1fr)',
       'grid-template-rows': isInline ? 'none' : template(openAtRest(cards, shown.length)),
       'grid-template-areas': 'none',
@@ -136,14 +142,8 @@ const OPENER: Declarations = {
 };
 
 /** A strip gives way where there is too little room; a card does not. */
-function tracks(
-  count: number,
-  open: number,
-  card: WrittenLength,
-  strip: WrittenLength,
-  gives: boolean,
-): string {
-  const thin = gives ? `minmax(0, ${lengthCss(strip)})` : lengthCss(strip);
+function tracks(count: number, open: number): string {
+  const thin = `var(${STRIP})`;
   const run = (length: number) => (length === 0 ? [] : [length === 1 ? thin : `repeat(${length}, ${thin})`]);
-  return [...run(open), lengthCss(card), ...run(count - open - 1)].join(' ');
+  return [...run(open), `var(${OPEN})`, ...run(count - open - 1)].join(' ');
 }

@@ -1,6 +1,6 @@
 import { placeIn, shownTiles } from '../../document/bands.js';
 import { fittingTracks } from '../shared/fittingTracks.js';
-import { columnGapOf, frameCss, linearCss, SLOT_WIDTH, stackCss } from '../shared/css.js';
+import { columnGapOf, frameCss, fromLine, linearCss, ratioCss, SLOT_WIDTH, stackCss } from '../shared/css.js';
 import { aspectOf } from '../shared/shape.js';
 import { tileSelector } from '../../engine/css/rule.js';
 import { px } from '../../engine/css/units.js';
@@ -9,6 +9,9 @@ import { masonryOf, toleranceOf } from './values.js';
 import type { CssInput, LevelCss, BandRule } from '../kind.js';
 import type { Declarations } from '../../engine/css/rule.js';
 import type { Tile } from '../../document/types.js';
+
+/** What lies above a tile in its lane. */
+const ABOVE = '--above';
 
 /** Asks a browser whether it has lanes. */
 export const LANES = '(display: grid-lanes)';
@@ -34,17 +37,19 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
     const aspect = aspectOf(document, tile);
     tiles[id] = {
       ...(at && {
-        'grid-column': `${at.lane + 1} / span ${at.span}`,
+        'grid-column': fromLine(at.lane + 1, at.span),
         'grid-row': '1',
-        'margin-block-start': linearCss(at.share, at.length, [
+        // Said apart, so that a narrower band says what lies above and no more.
+        [ABOVE]: sumOf(linearCss(at.share, at.length, [
           [at.rowGaps, arrangement.rowGap],
           [at.columnGaps, columnGap],
-        ]),
+        ])),
+        'margin-block-start': `calc(var(${ABOVE}))`,
       }),
       ...SLOT_WIDTH,
       // A group is as high as it says itself.
       ...(tile.kind !== 'group' && { 'block-size': 'auto' }),
-      ...(aspect !== null && { 'aspect-ratio': String(Number(aspect.toFixed(6))) }),
+      ...(aspect !== null && { 'aspect-ratio': ratioCss(aspect) }),
       ...stackCss(document, tile, place),
     };
     if (place.columnSpan > 1)
@@ -73,6 +78,11 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
         : [
             {
               supports: LANES,
+              selector: `${selector} > [data-tile]`,
+              declarations: { 'grid-column': 'auto', 'grid-row': 'auto', 'margin-block-start': '0' },
+            },
+            {
+              supports: LANES,
               selector,
               declarations: {
                 display: 'grid-lanes',
@@ -83,15 +93,13 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
                 'flow-tolerance': tolerance === Infinity ? 'infinite' : px(tolerance),
               },
             },
-            {
-              supports: LANES,
-              selector: `${selector} > [data-tile]`,
-              declarations: { 'grid-column': 'auto', 'grid-row': 'auto', 'margin-block-start': '0' },
-            },
             ...spans,
           ],
   };
 }
+
+/** What is in a `calc()`, for another one. */
+const sumOf = (css: string) => /^calc\((.*)\)$/.exec(css)?.[1] ?? css;
 
 const evenTracksCss = (count: number) =>
   count === 1 ? 'minmax(0, 1fr)' : `repeat(${count}, minmax(0, 1fr))`;

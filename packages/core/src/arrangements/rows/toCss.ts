@@ -1,5 +1,5 @@
 import { shownTiles } from '../../document/bands.js';
-import { frameCss, SLOT, stackCss } from '../shared/css.js';
+import { frameCss, ratioCss, SLOT, stackCss } from '../shared/css.js';
 import { measuredIn } from '../../document/measured.js';
 import { px } from '../../engine/css/units.js';
 import { multipleCss, timesCss, type WrittenLength } from '../../engine/css/writtenLength.js';
@@ -37,15 +37,17 @@ export function rowsToCss({ document, band, layout }: CssInput): LevelCss {
     const gaps = (count - 1) * measuredIn(band).columnGap;
     tiles[tile.id] = {
       flex: '0 0 auto',
-      'inline-size':
-        width + gaps < inner - 1
-          ? typeof target === 'number'
-            ? px(blockSize * aspect)
-            : multipleCss(Number(aspect.toFixed(5)), target)
-          : shareCss((aspect / sum) * (1 - ROOM), count - 1, arrangement.columnGap),
+      ...(width + gaps < inner - 1
+        ? {
+            'inline-size':
+              typeof target === 'number'
+                ? px(blockSize * aspect)
+                : multipleCss(Number(aspect.toFixed(5)), target),
+          }
+        : shareCss((aspect / sum) * (1 - ROOM), count - 1, arrangement.columnGap)),
       'block-size': 'auto',
       ...SLOT,
-      'aspect-ratio': String(Number(aspect.toFixed(6))),
+      'aspect-ratio': ratioCss(aspect),
       ...stackCss(document, tile, place),
     };
   });
@@ -61,8 +63,10 @@ export function rowsToCss({ document, band, layout }: CssInput): LevelCss {
   };
 }
 
-/** A share of what the gaps of a row leave. */
-const shareCss = (share: number, count: number, gap: WrittenLength) =>
-  count === 0 || gap === 0
-    ? `${Number((share * 100).toFixed(5))}%`
-    : `calc((100% - ${timesCss(count, gap)}) * ${Number(share.toFixed(7))})`;
+/** A share of what the gaps of a row leave; said apart, so that a narrower band says what differs and no more. */
+const shareCss = (share: number, count: number, gap: WrittenLength): Declarations => ({
+  // In percent, and never rounded up: a row that is a trace too wide would break.
+  '--share': String(Math.floor(share * 1e6) / 1e4),
+  '--gaps': count === 0 || gap === 0 ? '0px' : timesCss(count, gap),
+  'inline-size': 'calc((100% - var(--gaps)) * var(--share) / 100)',
+});

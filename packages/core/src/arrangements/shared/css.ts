@@ -19,8 +19,12 @@ export const frameCss = ({
 
 const heightCss = (height: GridHeight): Declarations => ({
   'block-size': height.kind === 'fixed' ? lengthCss(height.px) : 'auto',
-  'min-block-size': height.kind === 'screen' ? `${Number((height.share * 100).toFixed(2))}vh` : '0',
+  'min-block-size': height.kind === 'screen' ? `${Number((height.share * 100).toFixed(2))}svh` : '0',
 });
+
+/** Cells from a line on; a span of one need not be said. */
+export const fromLine = (line: number, span: number): string =>
+  span === 1 ? String(line) : `${line} / span ${span}`;
 
 /** A group whose slot says how large it is does not say it itself. */
 export const SLOT_WIDTH: Declarations = { 'max-inline-size': 'none' };
@@ -78,13 +82,26 @@ export function linearCss(
     typeof of === 'number' || Math.abs(count) < 1e-5 ? [] : [timesCss(Number(count.toFixed(5)), of)],
   );
   if (written.length === 0) return plainLinearCss(share, inPx);
-  const terms = [`${Number((share * 100).toFixed(5))}%`, `${Number(inPx.toFixed(3))}px`, ...written];
+  const terms = [`${Number((share * 100).toFixed(4))}%`, `${Number(inPx.toFixed(3))}px`, ...written];
   return `calc(${terms.join(' + ')})`;
 }
 
 function plainLinearCss(share: number, length: number): string {
-  const [percent, rest] = [Number((share * 100).toFixed(5)), Number(length.toFixed(3))];
+  const [percent, rest] = [Number((share * 100).toFixed(4)), Number(length.toFixed(3))];
   if (percent === 0) return px(rest);
   if (rest === 0) return `${percent}%`;
   return `calc(${percent}% ${rest < 0 ? '-' : '+'} ${px(Math.abs(rest))})`;
+}
+
+/** The denominators in which a ratio is looked for, and how near it has to be to be the same. */
+const MOST_PARTS = 64;
+const SAME = 1e-9;
+
+/** An aspect ratio: in small whole numbers where it is one, else to six places. */
+export function ratioCss(ratio: number): string {
+  for (let parts = 1; parts <= MOST_PARTS; parts++) {
+    const whole = Math.round(ratio * parts);
+    if (whole > 0 && Math.abs(whole / parts - ratio) < SAME) return parts === 1 ? String(whole) : `${whole} / ${parts}`;
+  }
+  return `${Number((ratio * 1000).toFixed(3))} / 1000`;
 }

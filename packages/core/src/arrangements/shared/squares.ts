@@ -1,7 +1,7 @@
 import { px } from '../../engine/css/units.js';
 import { multipleCss } from '../../engine/css/writtenLength.js';
 import { LIMITS } from '../../document/limits.js';
-import { SLOT_WIDTH } from './css.js';
+import { fromLine, SLOT_WIDTH } from './css.js';
 import type { Arrangement } from '../../document/types.js';
 import type { Declarations } from '../../engine/css/rule.js';
 import type { GridArea } from '../../geometry/area.js';
@@ -10,8 +10,8 @@ import type { GridArea } from '../../geometry/area.js';
 export const heldCss = (area: GridArea | undefined): Declarations =>
   area
     ? {
-        'grid-column': `${area.column} / span ${area.columnSpan}`,
-        'grid-row': `${area.row} / span ${area.rowSpan}`,
+        'grid-column': fromLine(area.column, area.columnSpan),
+        'grid-row': fromLine(area.row, area.rowSpan),
       }
     : {};
 
@@ -23,7 +23,7 @@ export const heldCss = (area: GridArea | undefined): Declarations =>
  */
 export const SQUARE_ROWS: Declarations = {
   'grid-template-rows': 'none',
-  'grid-auto-rows': 'minmax(max-content, 0px)',
+  'grid-auto-rows': 'minmax(max-content, 0)',
 };
 /** More than a tile's padding: what a tile asks for is never less than nothing. */
 export const WHOLE_SQUARES: Declarations = {

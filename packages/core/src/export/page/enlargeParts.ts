@@ -74,7 +74,7 @@ ${RING_CSS}
   border: 0;
   padding: 0;
   border-radius: 50%;
-  background: rgb(13 20 22 / 0.72);
+  background: rgb(13 20 22 / 72%);
   color: inherit;
   cursor: pointer;
 }

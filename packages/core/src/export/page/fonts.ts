@@ -1,5 +1,5 @@
 import { ruleCss } from '../../engine/css/rule.js';
-import { familiesOf, shippedFamily } from '../../parts/families.js';
+import { familiesOf, shippedFamily, type Family, type FontFile } from '../../parts/families.js';
 import type { CollectionDocument, FamilyName, FontFace } from '../../document/types.js';
 import type { PageAsset } from './assets.js';
 
@@ -8,14 +8,36 @@ const pathOf = ({ file }: FontFace) => `fonts/${file.replace(/\.\w+$/, '')}.woff
 
 const weightsOf = ([from, to]: FontFace['weight']) => (from === to ? String(from) : `${from} ${to}`);
 
-/** The `@font-face` rules of a family; none where the device has it. */
-export function fontFaces({ families }: CollectionDocument, name: FamilyName): string[] {
+/** The elements that browsers write in italics. */
+const ITALIC = /<(em|i|cite|dfn|var|address)\b/;
+
+const isIn = (unicodeRange: string) => {
+  const ranges = [...unicodeRange.matchAll(/U\+([\dA-F]+)(?:-([\dA-F]+))?/g)].map(
+    ([, from = '', to = from]) => [parseInt(from, 16), parseInt(to, 16)] as const,
+  );
+  return (code: number) => ranges.some(([from, to]) => code >= from && code <= to);
+};
+
+/** The files of a family that some words are written with: of each style that is used, those whose letters occur. */
+function filesFor({ files }: Family, html: string): readonly FontFile[] {
+  const codes = [...new Set(charactersOf(html))].map((letter) => letter.codePointAt(0) ?? 0);
+  return files.filter(({ style, unicodeRange }) => {
+    if (style === 'italic' && !ITALIC.test(html)) return false;
+    return codes.some(isIn(unicodeRange));
+  });
+}
+
+/** The `@font-face` rules of a family in a page with some words, which are HTML; none where the device has it. */
+export function fontFaces({ families }: CollectionDocument, name: FamilyName, html: string): string[] {
+  const shipped = shippedFamily(name);
+  const used = shipped && filesFor(shipped, html);
   const faces =
-    shippedFamily(name)?.files.map(({ file, style, unicodeRange }) => ({
+    used?.map(({ file, style, unicodeRange }) => ({
       style,
-      weight: shippedFamily(name)?.weights ?? 'normal',
+      weight: shipped?.weights ?? 'normal',
       path: `fonts/${file}`,
-      range: { 'unicode-range': unicodeRange },
+      // A file that is alone needs no range to be chosen by.
+      range: used.filter((each) => each.style === style).length > 1 && { 'unicode-range': unicodeRange },
     })) ??
     (families?.[name]?.faces ?? []).map((face) => ({
       style: face.style,
@@ -45,13 +67,13 @@ const ALWAYS = Array.from({ length: 0xff - 0x20 + 1 }, (_, k) => String.fromCode
 export const charactersOf = (words: string): string =>
   [...new Set(`${ALWAYS}‘’“”–—…•·€™${words}${words.toUpperCase()}${words.toLowerCase()}`)].sort().join('');
 
-/** The font files of a page that shows some words. */
-export function fontAssets(document: CollectionDocument, words: string): PageAsset[] {
-  const characters = charactersOf(words);
+/** The font files of a page that shows some words, which are HTML. */
+export function fontAssets(document: CollectionDocument, html: string): PageAsset[] {
+  const characters = charactersOf(html);
   return familiesOf(document).flatMap((family): PageAsset[] => {
     const shipped = shippedFamily(family);
     if (shipped)
-      return shipped.files.map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file }));
+      return filesFor(shipped, html).map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file }));
     return (document.families?.[family]?.faces ?? []).map((face) => ({
       path: pathOf(face),
       kind: 'ownFont',

@@ -6,8 +6,7 @@ import { COLLECTION, type BandCss } from './bandCss.js';
 import { contentCss, backgroundColour, namedRule } from '../../parts/contentCss.js';
 import { hasEnlarged } from '../../parts/enlarge.js';
 import { enlargeCss } from './enlargeParts.js';
-import { familiesOf } from '../../parts/families.js';
-import { fontFaces } from './fonts.js';
+import { inBandParts, indented, inRange } from './inBand.js';
 import { initialValues } from './initial.js';
 import { motionCss } from './motionCss.js';
 import { piecesOf, type Piece } from './pieces.js';
@@ -18,7 +17,6 @@ import { pictureOf } from '../../document/card.js';
 import { typeSizeCss } from '../../look/css.js';
 import { px } from '../../engine/css/units.js';
 import type { PictureImage } from '../../parts/part.js';
-import type { BandRule } from '../../arrangements/kind.js';
 import type { CollectionDocument, Tile } from '../../document/types.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
 
@@ -26,7 +24,7 @@ import type { TextMeasurer } from '../../engine/text/types.js';
  * The page's style sheet. The widest band is written whole; each narrower one, in a query of the
  * container's or the window's width, writes only what differs from the next wider band, so the file
  * inherits values as the bands do. What only some browsers can do, and what holds in one band alone,
- * comes after. The fonts come last: they are the least worth reading.
+ * comes after.
  * @throws whatever the measurer throws
  */
 export function pageCss(document: CollectionDocument, image: PictureImage, measurer: TextMeasurer): string {
@@ -71,7 +69,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     const isFirst = band.below === bands[band.index]?.below;
     const rules = [...(grid ? [grid] : []), ...(isFirst ? sizes.rules(band.index) : []), ...rest];
     const text = rules.map(ruleCss).filter(Boolean).join('\n');
-    if (text) parts.push(`${at} (width < ${band.below}px) {\n${indent(text)}\n}`);
+    if (text) parts.push(`${at} (width < ${band.below}px) {\n${indented(text)}\n}`);
     said = css.rules;
   });
   parts.push(...inBandParts(pieces, at));
@@ -88,47 +86,10 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     parts.push(inRange(at, band, rule));
   }
   if (hasEnlarged(document)) parts.push(enlargeCss(document.look.bodyFamily).trimEnd());
-  parts.push(...motionCss(document), ...familiesOf(document).flatMap((name) => fontFaces(document, name)));
+  parts.push(...motionCss(document));
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }
 
-/** What holds in one band alone; neighbouring pieces that say the same are one. */
-function inBandParts(pieces: readonly Piece[], at: string): string[] {
-  const runs: { from: number; below: number; text: string }[] = [];
-  for (const { band, css } of pieces) {
-    const text = inBandText(css.inBand);
-    const last = runs.at(-1);
-    if (last?.text === text) last.from = band.from;
-    else runs.push({ from: band.from, below: band.below, text });
-  }
-  return runs.filter(({ text }) => text !== '').map(({ text, ...range }) => inRange(at, range, text));
-}
-
-/** Rules in the conditions that they ask for; neighbours with the same ones share them. */
-function inBandText(rules: readonly BandRule[]): string {
-  const blocks: { condition: string; rules: string[] }[] = [];
-  for (const rule of rules) {
-    const condition = rule.supports ? `@supports ${rule.supports}` : rule.media ? `@media ${rule.media}` : '';
-    const last = blocks.at(-1);
-    if (last?.condition === condition) last.rules.push(ruleCss(rule));
-    else blocks.push({ condition, rules: [ruleCss(rule)] });
-  }
-  return blocks
-    .map(({ condition, rules }) =>
-      condition ? `${condition} {\n${indent(rules.join('\n'))}\n}` : rules.join('\n'),
-    )
-    .join('\n');
-}
-
-function inRange(at: string, { from, below }: Pick<Piece['band'], 'from' | 'below'>, text: string): string {
-  const range = [
-    ...(from > 0 ? [`(width >= ${from}px)`] : []),
-    ...(Number.isFinite(below) ? [`(width < ${below}px)`] : []),
-  ];
-  return range.length > 0 ? `${at} ${range.join(' and ')} {\n${indent(text)}\n}` : text;
-}
-
-/** Names that no named look can have. */
 const HEADING_SIZE = '--size-of-headings';
 const BODY_SIZE = '--size-of-bodies';
 
@@ -228,5 +189,3 @@ function resetsOf(document: CollectionDocument, initial: Declarations) {
     return initial[property];
   };
 }
-
-const indent = (text: string) => text.replace(/^(?=.)/gm, '  ');

@@ -71,9 +71,9 @@ describe('what a page says of itself', () => {
       assignArea([`t${k + 1}`], name, 0, 'all'),
     ]);
     const named = htmlOf(after(...areas));
-    expect(named).toMatch(/<header class="stat" data-tile="t1">.*<\/header>/);
-    expect(named).toMatch(/<main class="stat" data-tile="t2">/);
-    expect(named).toMatch(/<p class="stat" data-tile="t3">/);
+    expect(named).toMatch(/<header class="stat [\w-]+" data-tile="t1">.*<\/header>/);
+    expect(named).toMatch(/<main class="stat [\w-]+" data-tile="t2">/);
+    expect(named).toMatch(/<p class="stat [\w-]+" data-tile="t3">/);
     expect(named).toContain('<div class="collection"');
     expect(named.match(/<main/g)).toHaveLength(1);
     expect(
@@ -81,7 +81,7 @@ describe('what a page says of itself', () => {
     ).toEqual([]);
     const said = after(...areas, setLandmark('content', 'none'), setLandmark('notes', 'nav'));
     expect(said.page).toEqual({ landmarks: { content: 'none', notes: 'nav' } });
-    expect(htmlOf(said)).toMatch(/<main class="collection".*<header.*<p class="stat" data-tile="t2">.*<nav/s);
+    expect(htmlOf(said)).toMatch(/<main class="collection".*<header.*<p class="stat [\w-]+" data-tile="t2">.*<nav/s);
     // What a name says need not be said.
     expect(after(...areas, setLandmark('notes', 'nav'), setLandmark('notes', 'none')).page).toBeUndefined();
   });

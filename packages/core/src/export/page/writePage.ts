@@ -1,7 +1,6 @@
 import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from '../../engine/css/escape.js';
 import { attributesHtml } from '../../engine/html/node.js';
-import { hasMainHeading } from '../../parts/headings.js';
 import { scrolling } from '../../parts/tileHtml.js';
 import { fontAssets } from './fonts.js';
 import { headOf } from './head.js';
@@ -23,11 +22,8 @@ export interface Page {
  * @throws whatever the measurer throws
  */
 export function writePage(collection: CollectionDocument, measurer: TextMeasurer): Page {
-  const { document, css, tiles, hasMain, enlarges, assets, take } = written(collection, { measurer });
+  const { document, css, tiles, hasMain, heading, enlarges, assets, take } = written(collection, { measurer });
   const whole = hasMain ? 'div' : 'main';
-  const heading = hasMainHeading(document)
-    ? ''
-    : `  <h1 class="unseen">${escapeHtml(document.page?.title ?? document.name)}</h1>\n`;
   const html = `<!doctype html>
 <html lang="${escapeHtml(document.language)}">
 <head>

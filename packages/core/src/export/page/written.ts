@@ -1,14 +1,20 @@
 import { groundImages } from './groundImages.js';
 import { pictureSizes, pictureVariants } from './pictureSizes.js';
 import { hasEnlarged, withEnlarged } from '../../parts/enlarge.js';
+import { ENLARGED_HTML, ENLARGE_SCRIPT } from './enlargeParts.js';
 import { htmlOf, type PageElement } from '../../engine/html/node.js';
 import { levelTile } from '../../parts/tileHtml.js';
 import { isDrawing, variantPath } from '../../parts/variants.js';
 import { callByNames } from '../../edit/commands/namedLooks.js';
 import { change } from '../../edit/patch/change.js';
+import { escapeHtml } from '../../engine/css/escape.js';
+import { familiesOf } from '../../parts/families.js';
+import { fontFaces } from './fonts.js';
+import { hasMainHeading } from '../../parts/headings.js';
 import { asLandmark, landmarksOf } from './landmarks.js';
 import type { Landmark } from '../../document/page.js';
 import { pageCss } from './pageCss.js';
+import { tidied } from '../sheet/index.js';
 import type { PageAsset } from './assets.js';
 import type { CollectionDocument, PictureAsset } from '../../document/types.js';
 import type { Sources } from '../../parts/part.js';
@@ -23,12 +29,18 @@ export interface Written {
   readonly tiles: readonly string[];
   /** Whether one of them is the main part of the page. */
   readonly hasMain: boolean;
+  /** The heading of a page whose tiles have none; empty in a part of a page. */
+  readonly heading: string;
   readonly enlarges: boolean;
   /** The pictures and films that belong beside it, by path; those of `take` are added. */
   readonly assets: ReadonlyMap<string, PageAsset>;
   /** Says that a picture is used in a size, and answers its path. */
   readonly take: (picture: PictureAsset, inlineSize: number) => string;
 }
+
+/** A heading for those who go by headings, where none is seen. */
+const unseenHeading = ({ page, name }: CollectionDocument) =>
+  `  <h1 class="unseen">${escapeHtml(page?.title ?? name)}</h1>\n`;
 
 export interface WrittenOptions {
   readonly measurer: TextMeasurer;
@@ -81,13 +93,24 @@ export function written(collection: CollectionDocument, { measurer, without = []
     const own = all.at(-1);
     return own ? [[...all.slice(0, -1), asLandmark(own, landmarkOf(id))]] : [];
   });
-  const css = pageCss(document, groundImages(document, measurer, take), measurer);
+  const enlarges = hasEnlarged(document);
+  const heading = without.includes('main') || hasMainHeading(document) ? '' : unseenHeading(document);
+  const tidy = tidied(document, {
+    css: pageCss(document, groundImages(document, measurer, take), measurer),
+    nodes,
+    beside: `${enlarges ? `${ENLARGED_HTML}${ENLARGE_SCRIPT}` : ''}${heading}`,
+  });
+  const tiles = tidy.nodes.map((each) => each.map(htmlOf).join(''));
+  const words = `${tiles.join('')}${heading}`;
+  // The fonts come last: they are the least worth reading.
+  const faces = familiesOf(document).flatMap((name) => fontFaces(document, name, words));
   return {
     document,
-    css,
-    tiles: nodes.map((each) => each.map(htmlOf).join('')),
+    css: [tidy.css, ...faces].join('\n\n') + '\n',
+    tiles,
+    heading,
     hasMain: nodes.some((each) => each.at(-1)?.name === 'main'),
-    enlarges: hasEnlarged(document),
+    enlarges,
     assets,
     take,
   };

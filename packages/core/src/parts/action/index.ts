@@ -28,7 +28,7 @@ a.action:hover {
   text-underline-offset: 0.16em;
 }
 a.action:focus-visible {
-  outline: 3px solid currentColor;
+  outline: 3px solid currentcolor;
   outline-offset: -7px;
 }
 `,

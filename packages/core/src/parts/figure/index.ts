@@ -22,8 +22,8 @@ export const figure: PartKind<FigurePart> = {
   empty: { words: '' },
   html: (part, { attributes }) => (part.words ? [element('strong', attributes, [part.words])] : []),
   css: (look) => ({
-    flow: figureCss(look, '.stat > strong'),
-    apart: `${figureCss(look, ':is(.card, .row) > strong')}.row > strong {
+    flow: figureCss(look, ':is(.stat, .card, .row) > strong'),
+    apart: `.row > strong {
   flex: none;
 }
 `,

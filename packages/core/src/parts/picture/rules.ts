@@ -1,7 +1,7 @@
 import { colourCss } from '../../look/css.js';
 import { pointCss, veilCss } from '../../look/groundCss.js';
 import { isBarePicture } from './bare.js';
-import type { PicturePart } from '../../document/types.js';
+import type { PictureAsset, PicturePart } from '../../document/types.js';
 import type { Rule } from '../../engine/css/rule.js';
 import type { RulesInput } from '../part.js';
 
@@ -18,7 +18,7 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
         ...(fit === 'contain' && { 'object-fit': 'contain' }),
         'object-position': pointCss(position),
         // A smaller variant has whole px, and so not quite the picture's aspect.
-        ...(picture && { 'aspect-ratio': `${picture.inlineSize} / ${picture.blockSize}` }),
+        ...(picture && { 'aspect-ratio': ratioOf(picture) }),
         ...(zoom !== 1 && { scale: String(zoom), 'transform-origin': pointCss(position) }),
       },
     },
@@ -46,4 +46,11 @@ export function pictureRules(part: PicturePart, { known, tile, at }: RulesInput)
         ]
       : []),
   ];
+}
+
+/** The aspect of a picture in its smallest whole numbers. */
+function ratioOf({ inlineSize, blockSize }: Pick<PictureAsset, 'inlineSize' | 'blockSize'>): string {
+  const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
+  const by = divisor(inlineSize, blockSize);
+  return `${inlineSize / by} / ${blockSize / by}`;
 }

@@ -22,8 +22,7 @@ export const quote: PartKind<QuotePart> = {
   html: (part, { attributes }) =>
     part.words ? [element('blockquote', attributes, wordNodes(part.words))] : [],
   css: (look) => ({
-    flow: quoteCss(look, '.quote > blockquote'),
-    apart: quoteCss(look, ':is(.card, .row) > blockquote'),
+    flow: quoteCss(look, ':is(.quote, .card, .row) > blockquote'),
   }),
   largeWeight: LARGE_WEIGHT,
   least: 'line',

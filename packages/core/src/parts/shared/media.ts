@@ -31,7 +31,7 @@ figure:is(.picture, .film) {
   position: absolute;
   inset: auto 0 0;
   padding: 2.4em ${measureCss(tilePadding)} ${timesCss(tilePadding, 0.75)};
-  background: linear-gradient(transparent, rgb(0 0 0 / 0.62));
+  background: linear-gradient(transparent, rgb(0 0 0 / 62%));
   color: #fff;
 }
 `,
