@@ -22,8 +22,9 @@ export const page: Check = fields(
     address,
     picture: id,
     icon: id,
+    heading: oneOf(['none'], 'The main heading'),
     landmarks: record(() => oneOf(LANDMARKS, 'A landmark'), LIMITS.tiles, 'The landmarks'),
   },
   'The page’s own data',
-  ['title', 'description', 'address', 'picture', 'icon', 'landmarks'],
+  ['title', 'description', 'address', 'picture', 'icon', 'heading', 'landmarks'],
 );

@@ -15,6 +15,8 @@ export interface PageData {
   readonly picture?: PictureId;
   /** In the tab of the browser. */
   readonly icon?: PictureId;
+  /** Without a main heading that is not seen; left out: one is written where no tile has one. */
+  readonly heading?: 'none';
   /** By the names of areas; left out: by what an area is called. */
   readonly landmarks?: Readonly<Record<string, Landmark>>;
 }

@@ -14,7 +14,7 @@ test('large type is as large as headings, but for a figure without one', () => {
   const document = emptyDocument('Huts');
   const look = { ...document.look, headingSize: 20 };
   const [, size] =
-    /\.stat > strong \{[^}]*font-size: ([\d.]+)px/.exec(
+    /:is\(\.stat, [^)]*\) > strong \{[^}]*font-size: ([\d.]+)px/.exec(
       contentCss({ look }, { apart: false, line: false }),
     ) ?? [];
   expect(largeTimes(stat) * 20).toBeCloseTo(Number(size));

@@ -22,7 +22,7 @@ export function setPage(values: PageValues): Command {
       if (value === undefined || value === '') delete page[field];
       else if ((field === 'picture' || field === 'icon') && !Object.hasOwn(pictures, value))
         throw new RangeError(`There is no picture “${value}” in the collection.`);
-      else page[field] = value;
+      else Object.assign(page, { [field]: value });
     }
     if (Object.keys(page).length === 0) delete draft.page;
     else draft.page = page;

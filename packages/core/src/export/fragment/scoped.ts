@@ -1,14 +1,13 @@
-import { parse } from '../../engine/css/tree.js';
-import type { CssNode } from 'css-tree';
+import { AttributeAction, SelectorType, type Selector } from 'css-what';
+import { readSheet, sheetText, type Declaration, type SheetItem } from '../sheet/sheet.js';
 
-/** A piece of a text, and what stands in its place. */
-interface Replacement {
-  readonly start: number;
-  readonly end: number;
-  readonly by: string;
+/** A style sheet that holds in one element of a page only. */
+export interface Scoped {
+  /** What is said of the element itself. */
+  readonly own: readonly Declaration[];
+  /** The rules of what is in it. */
+  readonly css: string;
 }
-
-const GROUND = /^(:root|html|body)$/;
 
 /**
  * A style sheet of a page that holds in one element of it only.
@@ -16,39 +15,51 @@ const GROUND = /^(:root|html|body)$/;
  * @param id of the element
  * @returns what it says of the page as a whole is said of the element; animations have names of its own
  */
-export function scoped(css: string, id: string): string {
-  const replacements: Replacement[] = [];
-  const animations = new Set<string>();
-  const replace = (node: CssNode, by: (text: string) => string) => {
-    if (!node.loc) return;
-    const [start, end] = [node.loc.start.offset, node.loc.end.offset];
-    replacements.push({ start, end, by: by(css.slice(start, end)) });
+export function scoped(css: string, id: string): Scoped {
+  const own: Declaration[] = [];
+  const within: Selector = {
+    type: SelectorType.Attribute,
+    name: 'id',
+    action: AttributeAction.Equals,
+    value: id,
+    ignoreCase: 'quirks',
+    namespace: null,
   };
-  const visit = (nodes: readonly CssNode[]) => {
-    for (const node of nodes) {
-      if (node.type === 'Rule' && node.prelude.type === 'SelectorList')
-        for (const selector of node.prelude.children.toArray())
-          replace(selector, (text) => (GROUND.test(text) ? `#${id}` : `#${id} ${text}`));
-      else if (node.type === 'Atrule' && node.name === 'keyframes' && node.prelude)
-        replace(node.prelude, (name) => {
-          animations.add(name);
-          return `${id}-${name}`;
-        });
-      else if (node.type === 'Atrule' && node.block && !/^(font-face|keyframes)$/.test(node.name))
-        visit(node.block.children.toArray());
-    }
-  };
-  const sheet = parse(css, { positions: true });
-  if (sheet.type === 'StyleSheet') visit(sheet.children.toArray());
-  const text = replacements
-    .toSorted((a, b) => b.start - a.start)
-    .reduce((whole, { start, end, by }) => `${whole.slice(0, start)}${by}${whole.slice(end)}`, css);
+  const inside = (items: readonly SheetItem[]): SheetItem[] =>
+    items.flatMap((item): SheetItem[] => {
+      if (item.kind === 'text') return [item];
+      if (item.kind === 'block') return [{ ...item, items: inside(item.items) }];
+      if (item.selectors.every(isGround)) {
+        own.push(...item.declarations);
+        return [];
+      }
+      const selectors = item.selectors.map((each) => [
+        within,
+        { type: SelectorType.Descendant } as const,
+        ...each,
+      ]);
+      return [{ ...item, selectors }];
+    });
+  return { own, css: named(sheetText(inside(readSheet(css))), id) };
+}
+
+/** Whether it is the page as a whole that is meant. */
+const isGround = ([only, ...more]: readonly Selector[]) =>
+  more.length === 0 &&
+  ((only?.type === SelectorType.Tag && /^(html|body)$/.test(only.name)) ||
+    (only?.type === SelectorType.Pseudo && only.name === 'root'));
+
+/** Animations by names that no other part of the page has. */
+function named(css: string, id: string): string {
+  const animations = new Set([...css.matchAll(/@keyframes ([\w-]+)/g)].map(([, name = '']) => name));
   return [...animations].reduce(
     (whole, name) =>
-      whole.replaceAll(
-        new RegExp(`(\\banimation(?:-name)?: (?:[^;]*, )?)${name}\\b`, 'g'),
-        `$1${id}-${name}`,
-      ),
-    text,
+      whole
+        .replace(`@keyframes ${name} `, `@keyframes ${id}-${name} `)
+        .replaceAll(
+          new RegExp(`(\\banimation(?:-name)?: (?:[^;]*, )?)${name}\\b`, 'g'),
+          `$1${id}-${name}`,
+        ),
+    css,
   );
 }

@@ -4,7 +4,9 @@ import { scrolling } from '../../parts/tileHtml.js';
 import { slugOf } from '../../document/slug.js';
 import { fontAssets } from '../page/fonts.js';
 import { written } from '../page/written.js';
+import { readSheet, sheetText, type SheetItem } from '../sheet/sheet.js';
 import { scoped } from './scoped.js';
+import { spelt } from '../sheet/spelling.js';
 import type { CollectionDocument } from '../../document/types.js';
 import type { Page } from '../page/writePage.js';
 import type { TextMeasurer } from '../../engine/text/types.js';
@@ -28,8 +30,7 @@ const PLAIN_PICTURE = `  float: none;
 `;
 
 /** Keeps what the page around says of its own elements out of the fragment. */
-const apart = (id: string) => `/* Nothing of the page around comes in here, and nothing goes out. */
-#${id} {
+const apart = (id: string) => `#${id} {
   all: initial;
   display: block;
   direction: ltr;
@@ -44,6 +45,16 @@ const apart = (id: string) => `/* Nothing of the page around comes in here, and 
 #${id} :is(svg, img, video) {
 ${PLAIN_PICTURE}}
 `;
+
+/** The style sheet of a fragment: what keeps it apart, with what is said of its element, and the rules of what is in it. */
+function fragmentCss(css: string, id: string): string {
+  const { own, css: inside } = scoped(css, id);
+  const rules = readSheet(apart(id)).map(
+    (item, k): SheetItem =>
+      item.kind === 'rule' && k === 0 ? { ...item, declarations: [...item.declarations, ...own] } : item,
+  );
+  return `/* Nothing of the page around comes in here, and nothing goes out. */\n${sheetText(spelt(rules))}\n\n${inside}\n`;
+}
 
 /**
  * Writes a collection as a part of another page: HTML in an element of its own and a style sheet that holds in that
@@ -65,7 +76,7 @@ ${enlarges ? ENLARGE_LINK : ''}`;
   return {
     files: {
       [`${id}.html`]: html,
-      [`${id}.css`]: `${apart(id)}\n${scoped(css, id)}`,
+      [`${id}.css`]: fragmentCss(css, id),
       ...(enlarges && { 'enlarge.js': ENLARGE_SCRIPT }),
     },
     assets: [...assets.values(), ...fontAssets(document, html)],

@@ -49,10 +49,10 @@ export function pictureSizes(
         ? roughly(band, drawnAt)
         : stretchesOf(band, drawnAt),
     )
-    .map((stretch) => {
-      const drawn = lineCss(stretch);
-      return Number.isFinite(stretch.below) ? `(width < ${stretch.below}px) ${drawn}` : drawn;
-    })
+    .map((stretch) => ({ below: stretch.below, drawn: lineCss(stretch) }))
+    // What is said of the next stretch too need not be said of this one.
+    .filter(({ drawn }, k, all) => all[k + 1]?.drawn !== drawn)
+    .map(({ below, drawn }) => (Number.isFinite(below) ? `(width < ${below}px) ${drawn}` : drawn))
     .join(', ');
 }
 

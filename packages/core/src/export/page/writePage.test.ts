@@ -139,10 +139,24 @@ test('a drawing goes out as it is, once, wherever it is shown', () => {
   ]);
 });
 
+test('the first picture comes before anything else, and no other does', () => {
+  const tiles = ['a', 'b', 'c'].map((id) => ({ ...pictureTile(), id }));
+  const html = writePage(withTiles(cardWith('text', 't', { heading: 'Huts' }), ...tiles), LETTERS).files[
+    'index.html'
+  ];
+  const pictures = html?.match(/<img [^>]*>/g) ?? [];
+  expect(pictures.map((each) => each.includes('fetchpriority="high"'))).toEqual([true, false, false]);
+  expect(pictures.map((each) => each.includes('loading="lazy"'))).toEqual([false, true, true]);
+});
+
 test('a picture waits to be scrolled to, but not where its tile is as wide as it', () => {
   const fit = { inline: 'end', block: 'end', inlineSize: null, blockSize: null } as const;
   const page = (tile: Tile, more: Partial<CollectionDocument> = {}) =>
-    writePage({ ...withTiles(tile), ...more }, LETTERS).files['index.html'] ?? '';
+    (writePage({ ...withTiles(first, tile), ...more }, LETTERS).files['index.html'] ?? '').replace(
+      /^.*data-tile="first".*$/m,
+      '',
+    );
+  const first = { ...pictureTile(), id: 'first' };
   expect(page(pictureTile())).toContain('loading="lazy"');
   expect(page(pictureTile({ fit: { ...fit, inlineSize: 200 } }))).toContain('loading="lazy"');
   expect(page(pictureTile({ fit }))).not.toContain('loading="lazy"');

@@ -38,6 +38,20 @@ export interface Written {
   readonly take: (picture: PictureAsset, inlineSize: number) => string;
 }
 
+/** The first picture in reading order is loaded at once, before anything else; the others as they are set. */
+function firstEager(nodes: readonly PageElement[][]): PageElement[][] {
+  let isFound = false;
+  const visit = (node: PageElement): PageElement => {
+    if (isFound) return node;
+    if (node.name === 'img') {
+      isFound = true;
+      return { ...node, attributes: { ...node.attributes, loading: undefined, fetchpriority: 'high' } };
+    }
+    return { ...node, inside: node.inside.map((each) => (typeof each === 'string' ? each : visit(each))) };
+  };
+  return nodes.map((each) => each.map(visit));
+}
+
 /** A heading for those who go by headings, where none is seen. */
 const unseenHeading = ({ page, name }: CollectionDocument) =>
   `  <h1 class="unseen">${escapeHtml(page?.title ?? name)}</h1>\n`;
@@ -94,11 +108,16 @@ export function written(collection: CollectionDocument, { measurer, without = []
     return own ? [[...all.slice(0, -1), asLandmark(own, landmarkOf(id))]] : [];
   });
   const enlarges = hasEnlarged(document);
-  const heading = without.includes('main') || hasMainHeading(document) ? '' : unseenHeading(document);
+  const needsHeading =
+    !without.includes('main') && document.page?.heading !== 'none' && !hasMainHeading(document);
+  const heading = needsHeading ? unseenHeading(document) : '';
   const tidy = tidied(document, {
     css: pageCss(document, groundImages(document, measurer, take), measurer),
-    nodes,
-    beside: `${enlarges ? `${ENLARGED_HTML}${ENLARGE_SCRIPT}` : ''}${heading}`,
+    nodes: firstEager(nodes),
+    beside: {
+      html: `${enlarges ? ENLARGED_HTML : ''}${heading}`,
+      script: enlarges ? ENLARGE_SCRIPT : '',
+    },
   });
   const tiles = tidy.nodes.map((each) => each.map(htmlOf).join(''));
   const words = `${tiles.join('')}${heading}`;

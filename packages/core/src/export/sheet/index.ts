@@ -1,6 +1,6 @@
 import { byClasses, tileClasses, withClasses } from './tileClasses.js';
 import { merged, shared } from './shared.js';
-import { onlyPresent, presentIn } from './present.js';
+import { onlyPresent, presentIn, type Beside } from './present.js';
 import { spelt } from './spelling.js';
 import { readSheet, sheetText } from './sheet.js';
 import type { CollectionDocument } from '../../document/types.js';
@@ -10,8 +10,7 @@ import type { PageElement } from '../../engine/html/node.js';
 export interface Rough {
   readonly css: string;
   readonly nodes: readonly (readonly PageElement[])[];
-  /** HTML and scripts that are written beside the tiles. */
-  readonly beside: string;
+  readonly beside: Beside;
 }
 
 /**

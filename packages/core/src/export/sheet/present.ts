@@ -13,14 +13,20 @@ export interface Present {
   readonly attributes: ReadonlySet<string>;
 }
 
+/** HTML and scripts that are written beside tiles. */
+export interface Beside {
+  readonly html: string;
+  readonly script: string;
+}
+
 /** What is around the tiles in every form of a page. */
 const AROUND = ['html', 'body', 'main', 'div'];
 
 /**
  * What some elements have.
- * @param beside HTML and scripts that go out with them: every word in these may be an element or a class
+ * @param beside what goes out with them; every word of a script may be an element or a class
  */
-export function presentIn(nodes: readonly PageNode[], beside: string): Present {
+export function presentIn(nodes: readonly PageNode[], beside: Beside): Present {
   const elements = new Set(AROUND);
   const classes = new Set(['collection']);
   const attributes = new Set<string>();
@@ -35,10 +41,11 @@ export function presentIn(nodes: readonly PageNode[], beside: string): Present {
     node.inside.forEach(visit);
   };
   nodes.forEach(visit);
+  for (const [, name = ''] of beside.html.matchAll(/<([a-z][\w-]*)/g)) elements.add(name);
+  for (const [, names = ''] of beside.html.matchAll(/ class="([^"]*)"/g))
+    for (const each of names.split(' ')) classes.add(each);
   const taken = new Set(classes);
-  for (const [, names = ''] of beside.matchAll(/class="([^"]*)"/g))
-    for (const each of names.split(' ')) taken.add(each);
-  for (const [word] of beside.matchAll(/[\w-]+/g)) {
+  for (const [word] of beside.script.matchAll(/[\w-]+/g)) {
     elements.add(word);
     classes.add(word);
   }

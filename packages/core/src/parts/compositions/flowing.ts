@@ -1,8 +1,14 @@
-import { element } from '../../engine/html/node.js';
+import { element, type PageNode } from '../../engine/html/node.js';
 import { linesOf } from '../shared/inCard.js';
 import type { CardContent, Composition, Start } from '../part.js';
 
 const inOrder = ({ parts, cover, badges }: CardContent) => [...parts.flat(), cover, ...badges];
+
+/** Nodes that are read one after the other, with a blank between them. */
+const apartInLine = (nodes: readonly (PageNode | undefined)[]): PageNode[] =>
+  nodes
+    .filter((node): node is PageNode => node !== undefined && node !== '')
+    .flatMap((node, k) => (k === 0 ? [node] : [' ', node]));
 
 export const text: Start = {
   name: 'text',
@@ -25,7 +31,8 @@ export const stat: Start = {
   elements: { label: 'span' },
   flows: true,
   takesTextColour: true,
-  write: (content) => element('p', content.is, inOrder(content)),
+  // A figure and its label are two words.
+  write: (content) => element('p', content.is, apartInLine(inOrder(content))),
 };
 
 export const quote: Start = {
@@ -62,7 +69,7 @@ export const apart: Composition = {
     }));
     return element('article', is, [
       ...lines.flatMap(({ isRow, nodes }) =>
-        isRow && nodes.length > 0 ? [element('div', { class: 'row' }, nodes)] : nodes,
+        isRow && nodes.length > 0 ? [element('div', { class: 'row' }, apartInLine(nodes))] : nodes,
       ),
       cover,
       ...badges,

@@ -1,4 +1,4 @@
-import { isPageAddress, LIMITS, setLanguage, setPage, type PageValues } from '@noria/core';
+import { hasMainHeading, isPageAddress, LIMITS, setLanguage, setPage, type PageValues } from '@noria/core';
 import { X } from 'lucide-react';
 import { useId } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
@@ -7,6 +7,7 @@ import { selectShown } from '../../editor/document/selectors';
 import { ChoosePicture } from '../../editor/settings/content/ChoosePicture';
 import { SignButton } from '../../ui/Button';
 import { Row } from '../../ui/Rows';
+import { Segments } from '../../ui/Segments';
 import { TextField } from '../../ui/TextField';
 import { WordsField } from '../../ui/WordsField';
 
@@ -70,12 +71,14 @@ const FIELDS = {
   address: 'Canonical address',
   picture: 'Social picture',
   icon: 'Icon',
+  heading: 'Main heading',
 } as const;
 
 /** What the page says of itself: to search engines, to browsers, and where it is shared. */
 export function PageRows() {
   const dispatch = useAppDispatch();
-  const { name, language, page = {} } = useAppSelector(selectShown);
+  const shown = useAppSelector(selectShown);
+  const { name, language, page = {} } = shown;
   const list = useId();
   const set = (field: keyof PageValues, value: string | undefined, key: string | null = null) =>
     dispatch(run(FIELDS[field], setPage({ [field]: value }), key));
@@ -149,6 +152,18 @@ export function PageRows() {
           </div>
         </Row>
       ))}
+      {!hasMainHeading(shown) && (
+        <Row label={FIELDS.heading} help="Read out, and by search engines; not seen">
+          <Segments
+            value={page.heading ?? 'title'}
+            choices={[
+              { value: 'title', label: 'As the title' },
+              { value: 'none', label: 'None' },
+            ]}
+            onChoose={(chosen) => set('heading', chosen === 'none' ? 'none' : undefined)}
+          />
+        </Row>
+      )}
       {page.picture !== undefined && page.address === undefined && (
         <p className="text-sm text-soft">
           Others find the social picture only by a whole address. Write the canonical address too.
