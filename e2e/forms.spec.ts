@@ -1,13 +1,18 @@
 import { writeFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { dirname, extname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import sharp from 'sharp';
 import {
+  allTiles,
   change,
+  fragmentId,
+  flatTiles,
   layoutCollection,
   setBandTypeSizes,
+  writeForm,
   writeFragment,
   type CollectionDocument,
+  type Form,
   type TextMeasurer,
 } from '@noria/core';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
@@ -35,6 +40,60 @@ test.beforeAll(async () => {
   measurer = await fontMeasurer();
 });
 
+/** Where pages are that load modules, which files may not. */
+const SITE = 'http://forms.test/';
+
+/** A collection in one of its forms, in the hostile page and with what belongs beside it. */
+async function inHost(name: string, form: Form, width: number, info: TestInfo, page: Page) {
+  const folder = dirname(fileURLToPath(await exported(name, info)));
+  const document = await demo(name);
+  const { files } = writeForm(form, document, measurer);
+  const texts = new Map(Object.entries(files));
+  const found = (ending: string) => [...texts].find(([path]) => path.endsWith(ending)) ?? ['', ''];
+  const [sheet] = found('.css');
+  const [script] = found('.js');
+  const use =
+    form === 'element'
+      ? `<${script.slice(0, -3)}></${script.slice(0, -3)}>`
+      : filled(document, width, found('.html')[1]);
+  const link =
+    form === 'element'
+      ? `<script type="module" src="${script}"></script>`
+      : `<link rel="stylesheet" href="${sheet}">`;
+  const host = (inside: string, head: string) =>
+    HOST.replace('WIDTH', String(width)).replace('</head>', `${head}</head>`).replace('FRAGMENT', inside);
+  texts.set('host.html', host(use, link)).set('alone.html', host('', ''));
+  await page.route(`${SITE}**`, async (route) => {
+    const path = decodeURIComponent(new URL(route.request().url()).pathname.slice(1));
+    const text = texts.get(path);
+    if (text === undefined) await route.fulfill({ path: join(folder, path) });
+    else await route.fulfill({ body: text, contentType: TYPES[extname(path)] ?? 'text/plain' });
+  });
+  return { document, address: (path: string) => `${SITE}${path}` };
+}
+
+const TYPES: Readonly<Record<string, string>> = {
+  '.html': 'text/html',
+  '.css': 'text/css',
+  '.js': 'text/javascript',
+};
+
+/** Markup of a grid with something in each item that is as high as what the tile holds. */
+function filled(document: CollectionDocument, width: number, html: string): string {
+  const laid = flatTiles(layoutCollection(document, width, { measurer }));
+  const heights = new Map(laid.map(({ id, blockSize }) => [id, blockSize]));
+  const ids = allTiles(document);
+  let k = 0;
+  return html.replace(
+    /<div( class="[^"]*")?>(?:([^<]*)(<\/div>))?/g,
+    (text, own: string | undefined, words: string | undefined, end: string | undefined) => {
+      if (text.includes(`class="${fragmentId(document)}"`)) return text;
+      const id = ids[k++] ?? '';
+      return `<div${own ?? ''} data-tile="${id}"${end ? ' style="padding: 0; border: 0; font-size: 0; line-height: 0"' : ''}>${end ? `<i style="all: unset; display: block; block-size: ${heights.get(id) ?? 0}px"></i></div>` : ''}`;
+    },
+  );
+}
+
 /** A fragment in the hostile page, with its style sheet and what belongs beside it. */
 async function hosted(name: string, document: CollectionDocument, width: number, info: TestInfo) {
   const folder = dirname(fileURLToPath(await exported(name, info)));
@@ -52,12 +111,15 @@ async function hosted(name: string, document: CollectionDocument, width: number,
 /** Boxes of the tiles, px from the fragment. */
 const boxes = (page: Page) =>
   page.evaluate(() => {
-    const from = document.querySelector('.slot > div')?.getBoundingClientRect();
-    return [...document.querySelectorAll('[data-grid] > [data-tile]')].map((tile) => {
+    const from = document.querySelector('.slot > *')?.getBoundingClientRect();
+    const host = document.querySelector('.slot > *');
+    const root = host?.shadowRoot ?? document;
+    return [...root.querySelectorAll('[data-grid] > [data-tile], .slot > div > [data-tile]')].map((tile) => {
       const { x, y, width, height } = tile.getBoundingClientRect();
       return [
         (tile as HTMLElement).dataset.tile,
-        x - (from?.x ?? 0),
+        // A grid may stand in the middle of its place.
+        x - (document.querySelector('.slot')?.getBoundingClientRect().x ?? 0),
         y - (from?.y ?? 0),
         width,
         height,
@@ -92,21 +154,44 @@ for (const name of DEMOS)
       await page.goto(address('host.html'));
       await fontsThere(page);
       expect(await hostLooks(page)).toEqual(alone);
-      const { tiles } = layoutCollection(document, width, { measurer });
-      const left = Math.max(0, (width - layoutCollection(document, width, { measurer }).inlineSize) / 2);
-      const seen = await boxes(page);
-      const far = tiles.flatMap(({ id, x, y, inlineSize, blockSize }) => {
-        const there = seen.find(([each]) => each === id);
-        const off = there
-          ? [there[1] - x - left, there[2] - y, there[3] - inlineSize, there[4] - blockSize].map(Math.abs)
-          : [];
-        return there && Math.max(...off) <= 0.5
-          ? []
-          : [`${width} ${id} ${off.map((by) => by.toFixed(1)).join(' ')}`];
-      });
-      expect(far).toEqual([]);
+      expect(await farOff(page, document, width)).toEqual([]);
     }
   });
+
+/** The tiles that lie more than half a px from where core lays them. */
+async function farOff(page: Page, document: CollectionDocument, width: number): Promise<string[]> {
+  const { tiles, inlineSize: whole } = layoutCollection(document, width, { measurer });
+  const left = Math.max(0, (width - whole) / 2);
+  const seen = await boxes(page);
+  return tiles.flatMap(({ id, x, y, inlineSize, blockSize }) => {
+    const there = seen.find(([each]) => each === id);
+    const off = there
+      ? [there[1] - x - left, there[2] - y, there[3] - inlineSize, there[4] - blockSize].map(Math.abs)
+      : [];
+    return there && Math.max(...off) <= 0.5
+      ? []
+      : [`${width} ${id} ${off.map((by) => by.toFixed(1)).join(' ')}`];
+  });
+}
+
+for (const form of ['element', 'grid', 'grid-by-order'] as const)
+  for (const name of DEMOS)
+    test(`the ${form} of “${name}” is exact in a hostile page, and changes nothing in it`, async ({
+      page,
+    }, info) => {
+      for (const width of [500, 1600]) {
+        await page.setViewportSize({ width: 1920, height: 900 });
+        const { document, address } = await inHost(name, form, width, info, page);
+        await page.goto(address('alone.html'));
+        const alone = await hostLooks(page);
+        await page.goto(address('host.html'));
+        if (form === 'element') await expect(page.locator('[data-tile]').first()).toBeAttached();
+        await fontsThere(page);
+        expect(await hostLooks(page)).toEqual(alone);
+        expect(await farOff(page, document, width)).toEqual([]);
+        await page.unrouteAll();
+      }
+    });
 
 test('type sizes of a narrower band hold where the container is measured', async ({ page }, info) => {
   const winter = await demo('winter-at-the-huts');

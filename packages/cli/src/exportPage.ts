@@ -1,16 +1,12 @@
-import { isDrawing, writeFragment, writePage, type CollectionDocument, type PageAsset } from '@noria/core';
+import { isDrawing, writeForm, type CollectionDocument, type Form, type PageAsset } from '@noria/core';
 import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import sharp from 'sharp';
 import subsetFont from 'subset-font';
 import { CliError, why } from './CliError.js';
 import { writeText } from './files.js';
 import { shippedFolder } from './fonts.js';
 import type { ReadCollection } from './readDocument.js';
-
-/** In which form a collection leaves. */
-export const FORMS = { page: writePage, fragment: writeFragment } as const;
-export type FormName = keyof typeof FORMS;
 
 /**
  * Writes a collection in one of its forms into a folder, with pictures and fonts.
@@ -22,10 +18,11 @@ export async function exportPage(
   { document, measurer }: ReadCollection,
   pictures: string,
   out: string,
-  form: FormName,
+  form: Form,
 ): Promise<number> {
-  const page = FORMS[form](document, measurer);
-  for (const folder of ['', 'pictures', 'films', 'fonts']) {
+  const page = writeForm(form, document, measurer);
+  const paths = [...page.assets.map(({ path }) => path), ...Object.keys(page.files)];
+  for (const folder of new Set(['.', ...paths.map((path) => dirname(path))])) {
     const path = join(out, folder);
     await mkdir(path, { recursive: true }).catch((error: unknown) => {
       throw new CliError(`The folder ${path} can’t be made: ${why(error)}.`);

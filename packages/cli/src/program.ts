@@ -1,11 +1,11 @@
-import { FINDING_KINDS, LIMITS, SCREEN_BLOCK_SIZE, type FindingKind } from '@noria/core';
+import { FINDING_KINDS, FORM_NAMES, LIMITS, SCREEN_BLOCK_SIZE, type FindingKind, type Form } from '@noria/core';
 import { Command, Option } from 'commander';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { layoutBatch } from './batch.js';
 import { checkReport, parseKinds, parseWidth } from './check.js';
 import { CliError, STATUS } from './CliError.js';
-import { exportPage, FORMS, type FormName } from './exportPage.js';
+import { exportPage } from './exportPage.js';
 import { readText, STANDARD } from './files.js';
 import { importPage } from './importPage.js';
 import { layoutReport, parseWidths } from './layout.js';
@@ -32,6 +32,14 @@ const HEIGHT = [
   parseWidth,
   SCREEN_BLOCK_SIZE,
 ] as const;
+
+const FORM_HELP = `page: a whole page
+fragment: a part of another page, with a style sheet that holds in it alone
+grid: where tiles lie and no more, for markup that exists, found by classes; grid-by-order: by their order
+element: a custom element, as a module without anything else to load
+csv, json: what the tiles say, as a table or as data
+tokens: named looks as design tokens
+`;
 
 const COLLECTION = 'a .noria.json file; - is standard input';
 
@@ -141,7 +149,7 @@ export function program(print: (text: string) => void): Command {
     });
   noria
     .command('export')
-    .description('the page, or a part for another one: HTML, CSS, pictures, fonts')
+    .description('the page, or another form of it: HTML, CSS, pictures, fonts, data')
     .argument(
       '<file>',
       'a .noria.json file, with its pictures in a folder “pictures” beside it; - is standard input',
@@ -150,9 +158,9 @@ export function program(print: (text: string) => void): Command {
     .addOption(
       new Option(
         '--form <form>',
-        'page: a whole page; fragment: an element for another page, and a style sheet that holds in it alone',
+        FORM_HELP,
       )
-        .choices(Object.keys(FORMS))
+        .choices([...FORM_NAMES])
         .default('page'),
     )
     .addHelpText(
@@ -160,10 +168,11 @@ export function program(print: (text: string) => void): Command {
       examples(
         'noria export huts.noria.json --out site',
         'noria export huts.noria.json --form fragment --out parts',
+        'noria export huts.noria.json --form element --out elements',
       ),
     )
-    .action(async (file: string, { out, form }: { out: string; form: FormName }) => {
-      if (out === STANDARD) throw new CliError('A page is a folder of files. Name one: --out site');
+    .action(async (file: string, { out, form }: { out: string; form: Form }) => {
+      if (out === STANDARD) throw new CliError('What is exported is a folder of files. Name one: --out site');
       const folder = file === STANDARD ? '.' : dirname(file);
       const written = await exportPage(await readDocument(file), join(folder, 'pictures'), out, form);
       print(`${written} files in ${out}`);

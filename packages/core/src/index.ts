@@ -126,6 +126,8 @@ export * from './export/page/pageCss.js';
 export type * from './export/page/assets.js';
 export * from './export/page/writePage.js';
 export * from './export/fragment/writeFragment.js';
+export * from './export/formNames.js';
+export * from './export/forms.js';
 export * from './parts/enlarge.js';
 export { ENLARGE_SCRIPT } from './export/page/enlargeParts.js';
 export * from './engine/text/types.js';

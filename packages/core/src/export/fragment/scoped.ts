@@ -1,22 +1,36 @@
 import { AttributeAction, SelectorType, type Selector } from 'css-what';
 import { readSheet, sheetText, type Declaration, type SheetItem } from '../sheet/sheet.js';
 
-/** A style sheet that holds in one element of a page only. */
-export interface Scoped {
-  /** What is said of the element itself. */
+/** A style sheet of a page, with what it says of the page as a whole told apart. */
+export interface Parted {
+  /** What is said of the page as a whole. */
   readonly own: readonly Declaration[];
   /** The rules of what is in it. */
-  readonly css: string;
+  readonly items: readonly SheetItem[];
+}
+
+/** Tells what a style sheet says of the page as a whole from the rules of what is in it. */
+export function parted(css: string): Parted {
+  const own: Declaration[] = [];
+  const inside = (items: readonly SheetItem[]): SheetItem[] =>
+    items.flatMap((item): SheetItem[] => {
+      if (item.kind === 'block') return [{ ...item, items: inside(item.items) }];
+      if (item.kind === 'text' || !item.selectors.every(isGround)) return [item];
+      own.push(...item.declarations);
+      return [];
+    });
+  return { items: inside(readSheet(css)), own };
 }
 
 /**
  * A style sheet of a page that holds in one element of it only.
  * @param css as it is written for a whole page
  * @param id of the element
- * @returns what it says of the page as a whole is said of the element; animations have names of its own
+ * @returns what it says of the page as a whole, for the element itself, and the rules of what is in it;
+ * animations have names of their own
  */
-export function scoped(css: string, id: string): Scoped {
-  const own: Declaration[] = [];
+export function scoped(css: string, id: string): { readonly own: Parted['own']; readonly css: string } {
+  const { own, items } = parted(css);
   const within: Selector = {
     type: SelectorType.Attribute,
     name: 'id',
@@ -25,22 +39,18 @@ export function scoped(css: string, id: string): Scoped {
     ignoreCase: 'quirks',
     namespace: null,
   };
-  const inside = (items: readonly SheetItem[]): SheetItem[] =>
-    items.flatMap((item): SheetItem[] => {
-      if (item.kind === 'text') return [item];
-      if (item.kind === 'block') return [{ ...item, items: inside(item.items) }];
-      if (item.selectors.every(isGround)) {
-        own.push(...item.declarations);
-        return [];
-      }
+  const inside = (all: readonly SheetItem[]): SheetItem[] =>
+    all.map((item): SheetItem => {
+      if (item.kind === 'text') return item;
+      if (item.kind === 'block') return { ...item, items: inside(item.items) };
       const selectors = item.selectors.map((each) => [
         within,
         { type: SelectorType.Descendant } as const,
         ...each,
       ]);
-      return [{ ...item, selectors }];
+      return { ...item, selectors };
     });
-  return { own, css: named(sheetText(inside(readSheet(css))), id) };
+  return { own, css: named(sheetText(inside(items)), id) };
 }
 
 /** Whether it is the page as a whole that is meant. */
@@ -56,10 +66,7 @@ function named(css: string, id: string): string {
     (whole, name) =>
       whole
         .replace(`@keyframes ${name} `, `@keyframes ${id}-${name} `)
-        .replaceAll(
-          new RegExp(`(\\banimation(?:-name)?: (?:[^;]*, )?)${name}\\b`, 'g'),
-          `$1${id}-${name}`,
-        ),
+        .replaceAll(new RegExp(`(\\banimation(?:-name)?: (?:[^;]*, )?)${name}\\b`, 'g'), `$1${id}-${name}`),
     css,
   );
 }

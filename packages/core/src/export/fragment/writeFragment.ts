@@ -2,7 +2,7 @@ import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from '../page/enlargePart
 import { attributesHtml } from '../../engine/html/node.js';
 import { scrolling } from '../../parts/tileHtml.js';
 import { slugOf } from '../../document/slug.js';
-import { fontAssets } from '../page/fonts.js';
+import { fontAssets, withFaces } from '../page/fonts.js';
 import { written } from '../page/written.js';
 import { readSheet, sheetText, type SheetItem } from '../sheet/sheet.js';
 import { scoped } from './scoped.js';
@@ -49,11 +49,10 @@ ${PLAIN_PICTURE}}
 /** The style sheet of a fragment: what keeps it apart, with what is said of its element, and the rules of what is in it. */
 function fragmentCss(css: string, id: string): string {
   const { own, css: inside } = scoped(css, id);
-  const rules = readSheet(apart(id)).map(
-    (item, k): SheetItem =>
-      item.kind === 'rule' && k === 0 ? { ...item, declarations: [...item.declarations, ...own] } : item,
+  const rules = readSheet(apart(id)).map((item, k): SheetItem =>
+    item.kind === 'rule' && k === 0 ? { ...item, declarations: [...item.declarations, ...own] } : item,
   );
-  return `/* Nothing of the page around comes in here, and nothing goes out. */\n${sheetText(spelt(rules))}\n\n${inside}\n`;
+  return `/* Nothing of the page around comes in here, and nothing goes out. */\n${sheetText(spelt(rules))}\n\n${inside}`;
 }
 
 /**
@@ -65,7 +64,10 @@ function fragmentCss(css: string, id: string): string {
 export function writeFragment(collection: CollectionDocument, measurer: TextMeasurer): Page {
   const { queries: _, ...measuring } = collection;
   // The page around has a main part of its own.
-  const { document, css, tiles, enlarges, assets } = written(measuring, { measurer, without: ['main'] });
+  const { document, css, faces, tiles, enlarges, assets } = written(measuring, {
+    measurer,
+    without: ['main'],
+  });
   const id = fragmentId(collection);
   const html = `<div id="${id}">
   <div class="collection" data-grid="collection"${attributesHtml(scrolling(document, null))}>
@@ -76,7 +78,7 @@ ${enlarges ? ENLARGE_LINK : ''}`;
   return {
     files: {
       [`${id}.html`]: html,
-      [`${id}.css`]: fragmentCss(css, id),
+      [`${id}.css`]: withFaces(fragmentCss(css, id), faces),
       ...(enlarges && { 'enlarge.js': ENLARGE_SCRIPT }),
     },
     assets: [...assets.values(), ...fontAssets(document, html)],

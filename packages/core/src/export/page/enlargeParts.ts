@@ -130,9 +130,9 @@ export const ENLARGED_HTML = `  <dialog class="enlarged" aria-label="Enlarged pi
 /** Asked for before any picture, so that it does not wait for them. */
 export const ENLARGE_LINK = '  <script src="enlarge.js" defer></script>\n';
 
-/** What opens pictures large: the only script of a page, and only where one does. */
-export const ENLARGE_SCRIPT = `// Opens pictures large, one after the other within their set.
-const dialog = document.querySelector('dialog.enlarged');
+/** What opens pictures large in a `root`, which is a page or what an element keeps to itself. */
+export const ENLARGE_IN_ROOT = `// Opens pictures large, one after the other within their set.
+const dialog = root.querySelector('dialog.enlarged');
 const [caption, place] = dialog.querySelectorAll('p > span');
 const frame = dialog.querySelector('figure');
 let set = [];
@@ -157,12 +157,12 @@ function show(next) {
   }
 }
 
-document.addEventListener('click', (event) => {
+root.addEventListener('click', (event) => {
   const opener = event.target.closest('.enlarge');
   if (!opener) return;
   const name = opener.dataset.set;
   // Pictures that this width hides are not stepped through.
-  set = [...document.querySelectorAll('.enlarge')].filter(
+  set = [...root.querySelectorAll('.enlarge')].filter(
     (each) => each.dataset.set === name && each.getClientRects().length > 0,
   );
   show(set.indexOf(opener));
@@ -182,7 +182,7 @@ dialog.addEventListener('keydown', (event) => {
     // The focus goes round inside.
     const buttons = [...dialog.querySelectorAll('button:not([hidden])')];
     const edge = event.shiftKey ? 0 : buttons.length - 1;
-    if (buttons.indexOf(document.activeElement) === edge) {
+    if (buttons.indexOf(root.activeElement) === edge) {
       event.preventDefault();
       buttons.at(event.shiftKey ? -1 : 0).focus();
     }
@@ -211,3 +211,7 @@ dialog.addEventListener('pointercancel', () => {
   from = null;
 });
 `;
+
+/** What opens pictures large: the only script of a page, and only where one does. */
+export const ENLARGE_SCRIPT = `const root = document;
+${ENLARGE_IN_ROOT}`;

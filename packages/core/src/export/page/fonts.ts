@@ -27,8 +27,18 @@ function filesFor({ files }: Family, html: string): readonly FontFile[] {
   });
 }
 
-/** The `@font-face` rules of a family in a page with some words, which are HTML; none where the device has it. */
-export function fontFaces({ families }: CollectionDocument, name: FamilyName, html: string): string[] {
+/** A file of a family, as a page asks for it. */
+export interface Face {
+  readonly family: FamilyName;
+  readonly style: string;
+  readonly weight: string;
+  readonly path: string;
+  /** Of the letters in it; left out where it is the only one. */
+  readonly unicodeRange?: string;
+}
+
+/** The files of a family for a page with some words, which are HTML; none where the device has it. */
+export function fontFaces({ families }: CollectionDocument, name: FamilyName, html: string): Face[] {
   const shipped = shippedFamily(name);
   const used = shipped && filesFor(shipped, html);
   const faces =
@@ -37,28 +47,33 @@ export function fontFaces({ families }: CollectionDocument, name: FamilyName, ht
       weight: shipped?.weights ?? 'normal',
       path: `fonts/${file}`,
       // A file that is alone needs no range to be chosen by.
-      range: used.filter((each) => each.style === style).length > 1 && { 'unicode-range': unicodeRange },
+      ...(used.filter((each) => each.style === style).length > 1 && { unicodeRange }),
     })) ??
     (families?.[name]?.faces ?? []).map((face) => ({
       style: face.style,
       weight: weightsOf(face.weight),
       path: pathOf(face),
-      range: {},
     }));
-  return faces.map(({ style, weight, path, range }) =>
-    ruleCss({
-      selector: '@font-face',
-      declarations: {
-        'font-family': `"${name}"`,
-        'font-style': style,
-        'font-weight': weight,
-        'font-display': 'swap',
-        src: `url("${path}") format("woff2")`,
-        ...range,
-      },
-    }),
-  );
+  return faces.map((face) => ({ family: name, ...face }));
 }
+
+/** Its `@font-face` rule. */
+export const fontFaceCss = ({ family, style, weight, path, unicodeRange }: Face): string =>
+  ruleCss({
+    selector: '@font-face',
+    declarations: {
+      'font-family': `"${family}"`,
+      'font-style': style,
+      'font-weight': weight,
+      'font-display': 'swap',
+      src: `url("${path}") format("woff2")`,
+      ...(unicodeRange !== undefined && { 'unicode-range': unicodeRange }),
+    },
+  });
+
+/** A style sheet with its fonts last: they are the least worth reading. */
+export const withFaces = (css: string, faces: readonly Face[]): string =>
+  `${[css, ...faces.map(fontFaceCss)].join('\n\n')}\n`;
 
 /** What a page is never without: the letters of Western European languages, whatever comes to be written. */
 const ALWAYS = Array.from({ length: 0xff - 0x20 + 1 }, (_, k) => String.fromCodePoint(0x20 + k)).join('');
@@ -73,7 +88,12 @@ export function fontAssets(document: CollectionDocument, html: string): PageAsse
   return familiesOf(document).flatMap((family): PageAsset[] => {
     const shipped = shippedFamily(family);
     if (shipped)
-      return filesFor(shipped, html).map(({ file }) => ({ path: `fonts/${file}`, kind: 'font', family, file }));
+      return filesFor(shipped, html).map(({ file }) => ({
+        path: `fonts/${file}`,
+        kind: 'font',
+        family,
+        file,
+      }));
     return (document.families?.[family]?.faces ?? []).map((face) => ({
       path: pathOf(face),
       kind: 'ownFont',

@@ -279,9 +279,11 @@ function byTiles(css: string, html: string): string {
   const tiles = [...html.matchAll(/class="(?:[^"]* )?([a-z][a-z0-9-]*)" data-tile="([^"]+)"/g)];
   expect(tiles.length).toBe(html.match(/data-tile="/g)?.length ?? 0);
   const ids = new Map(tiles.map(([, name = '', id = '']) => [name, id]));
-  return css.replace(/@font-face \{[^}]*\}\n*/g, '').replace(/\.([a-z][a-z0-9-]*)(?=[^{}]*\{)/g, (text, name: string) =>
-    ids.has(name) ? `[data-tile="${ids.get(name)}"]` : text,
-  );
+  return css
+    .replace(/@font-face \{[^}]*\}\n*/g, '')
+    .replace(/\.([a-z][a-z0-9-]*)(?=[^{}]*\{)/g, (text, name: string) =>
+      ids.has(name) ? `[data-tile="${ids.get(name)}"]` : text,
+    );
 }
 
 const wordless = ({ tiles, name }: CollectionDocument) => ({ tiles, name });

@@ -25,7 +25,9 @@ interface Held {
 export function inBandParts(pieces: readonly Piece[], at: string): string[] {
   const held = ruleRuns(pieces);
   const runs = keepsOrder(pieces, held) ? byRange(pieces, held) : wholeRuns(pieces);
-  return runs.filter(({ rules }) => rules.length > 0).map(({ rules, ...range }) => inRange(at, range, textOf(rules)));
+  return runs
+    .filter(({ rules }) => rules.length > 0)
+    .map(({ rules, ...range }) => inRange(at, range, textOf(rules)));
 }
 
 /** Every rule with the pieces it is in, those that hold longest first. */

@@ -29,7 +29,6 @@ import type { TextMeasurer } from '../../engine/text/types.js';
  */
 export function pageCss(document: CollectionDocument, image: PictureImage, measurer: TextMeasurer): string {
   const pieces = piecesOf(document, measurer);
-  const at = document.queries === 'media' ? '@media' : '@container';
   const sizes = bandSizes(document, image);
   const widest = (pieces[0] as Piece).css.rules;
   const initial = initialValues();
@@ -37,27 +36,72 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     namedRule(':root', document),
     ruleCss({ selector: 'html', declarations: { background: backgroundColour(document) } }),
     ruleCss({ selector: 'body', declarations: { 'container-type': 'inline-size', margin: '0' } }),
-    ruleCss({
-      selector: COLLECTION,
-      declarations: {
-        'box-sizing': 'border-box',
-        'margin-inline': 'auto',
-        ...plain(widest[COLLECTION] ?? {}, initial),
-        ...sizes.widest,
-      },
-    }),
+    collectionRule(widest, initial, sizes.widest),
     contentCss({ look: sizes.look }, neededBy(Object.values(document.tiles))).trimEnd(),
     allTiles(document)
       .flatMap((id) =>
         wholeTile(lookedAt(document, 0), document.tiles[id] as Tile, { widest, initial, image }).map(ruleCss),
       )
       .join('\n'),
+    ...bandParts(document, pieces, { initial, looks: sizes }),
+  ];
+  if (hasEnlarged(document)) parts.push(enlargeCss(document.look.bodyFamily).trimEnd());
+  parts.push(...motionCss(document));
+  return `${parts.filter(Boolean).join('\n\n')}\n`;
+}
+
+/**
+ * Where tiles lie and no more: the grid and its places in every band, without looks and contents. What
+ * the style sheet of a page says of pictures, these rules do not know: tiles may hold anything.
+ * @throws whatever the measurer throws
+ */
+export function placesCss(document: CollectionDocument, measurer: TextMeasurer): string {
+  const pieces = piecesOf(document, measurer);
+  const widest = (pieces[0] as Piece).css.rules;
+  const initial = initialValues();
+  const parts = [
+    collectionRule(widest, initial, {}),
+    allTiles(document)
+      .map((id) => tileSelector(id))
+      .map((selector) => ruleCss({ selector, declarations: plain(widest[selector] ?? {}, initial) }))
+      .join('\n'),
+    ...bandParts(document, pieces, { initial, looks: null }),
+  ];
+  return `${parts.filter(Boolean).join('\n\n')}\n`;
+}
+
+const collectionRule = (widest: BandCss['rules'], initial: Declarations, more: Declarations) =>
+  ruleCss({
+    selector: COLLECTION,
+    declarations: {
+      'box-sizing': 'border-box',
+      'margin-inline': 'auto',
+      ...plain(widest[COLLECTION] ?? {}, initial),
+      ...more,
+    },
+  });
+
+interface BandParts {
+  readonly initial: Declarations;
+  /** What bands set of looks; null where no looks are written. */
+  readonly looks: Pick<ReturnType<typeof bandSizes>, 'rules'> | null;
+}
+
+/** What the arrangement draws before tiles, and what each narrower band says of them. */
+function bandParts(
+  document: CollectionDocument,
+  pieces: readonly Piece[],
+  { initial, looks }: BandParts,
+): string[] {
+  const at = document.queries === 'media' ? '@media' : '@container';
+  const widest = (pieces[0] as Piece).css.rules;
+  const parts = [
     Object.entries(widest)
       .filter(([selector]) => selector.endsWith('::before'))
       .map(([selector, declarations]) => ruleCss({ selector, declarations }))
       .join('\n'),
   ];
-  const reset = resetsOf(document, initial);
+  const reset = resetsOf(document, initial, looks !== null);
   const bands = bandsOf(document);
   let said = widest;
   pieces.slice(1).forEach(({ band, css }) => {
@@ -67,7 +111,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     }));
     const [grid, ...rest] = declared;
     const isFirst = band.below === bands[band.index]?.below;
-    const rules = [...(grid ? [grid] : []), ...(isFirst ? sizes.rules(band.index) : []), ...rest];
+    const rules = [...(grid ? [grid] : []), ...(isFirst && looks ? looks.rules(band.index) : []), ...rest];
     const text = rules.map(ruleCss).filter(Boolean).join('\n');
     if (text) parts.push(`${at} (width < ${band.below}px) {\n${indented(text)}\n}`);
     said = css.rules;
@@ -85,9 +129,7 @@ export function pageCss(document: CollectionDocument, image: PictureImage, measu
     });
     parts.push(inRange(at, band, rule));
   }
-  if (hasEnlarged(document)) parts.push(enlargeCss(document.look.bodyFamily).trimEnd());
-  parts.push(...motionCss(document));
-  return `${parts.filter(Boolean).join('\n\n')}\n`;
+  return parts;
 }
 
 const HEADING_SIZE = '--size-of-headings';
@@ -175,17 +217,17 @@ const differing = (
   return Object.fromEntries([...changed, ...gone]);
 };
 
-/** What properties are in a rule that does not say them. */
-function resetsOf(document: CollectionDocument, initial: Declarations) {
+/** What properties are in a rule that does not say them, in a page with the rules of contents or without. */
+function resetsOf(document: CollectionDocument, initial: Declarations, hasContents: boolean) {
   const byTile = new Map(allTiles(document).map((id) => [tileSelector(id), document.tiles[id] as Tile]));
   return (selector: string) => (property: string) => {
     const tile = byTile.get(selector);
     // A picture is as large as its cells by the rule for all pictures.
-    if (tile && pictureOf(tile) && /^(inline|block)-size$/.test(property)) return '100%';
-    if (tile && (property === 'overflow' || property === 'overflow-x')) return 'clip';
+    if (hasContents && tile && pictureOf(tile) && /^(inline|block)-size$/.test(property)) return '100%';
+    if (hasContents && tile && (property === 'overflow' || property === 'overflow-x')) return 'clip';
     // The collection itself stands in the middle of its page.
     if (selector === COLLECTION && property.startsWith('margin')) return undefined;
-    if (property === 'aspect-ratio' && tile && isBare(tile)) return undefined;
+    if (hasContents && property === 'aspect-ratio' && tile && isBare(tile)) return undefined;
     return initial[property];
   };
 }

@@ -81,7 +81,9 @@ describe('what a page says of itself', () => {
     ).toEqual([]);
     const said = after(...areas, setLandmark('content', 'none'), setLandmark('notes', 'nav'));
     expect(said.page).toEqual({ landmarks: { content: 'none', notes: 'nav' } });
-    expect(htmlOf(said)).toMatch(/<main class="collection".*<header.*<p class="stat [\w-]+" data-tile="t2">.*<nav/s);
+    expect(htmlOf(said)).toMatch(
+      /<main class="collection".*<header.*<p class="stat [\w-]+" data-tile="t2">.*<nav/s,
+    );
     // What a name says need not be said.
     expect(after(...areas, setLandmark('notes', 'nav'), setLandmark('notes', 'none')).page).toBeUndefined();
   });

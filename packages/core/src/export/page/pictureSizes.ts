@@ -42,18 +42,20 @@ export function pictureSizes(
     const slot = slotsAt(document, width, measurer).get(tile.id);
     return Math.max(slot?.inlineSize ?? 0, (slot?.blockSize ?? 0) * aspect);
   };
-  return bandsOf(document)
-    .toReversed()
-    .flatMap((band) =>
-      kindOf(arrangementAround(document, tile, band)).jumps
-        ? roughly(band, drawnAt)
-        : stretchesOf(band, drawnAt),
-    )
-    .map((stretch) => ({ below: stretch.below, drawn: lineCss(stretch) }))
-    // What is said of the next stretch too need not be said of this one.
-    .filter(({ drawn }, k, all) => all[k + 1]?.drawn !== drawn)
-    .map(({ below, drawn }) => (Number.isFinite(below) ? `(width < ${below}px) ${drawn}` : drawn))
-    .join(', ');
+  return (
+    bandsOf(document)
+      .toReversed()
+      .flatMap((band) =>
+        kindOf(arrangementAround(document, tile, band)).jumps
+          ? roughly(band, drawnAt)
+          : stretchesOf(band, drawnAt),
+      )
+      .map((stretch) => ({ below: stretch.below, drawn: lineCss(stretch) }))
+      // What is said of the next stretch too need not be said of this one.
+      .filter(({ drawn }, k, all) => all[k + 1]?.drawn !== drawn)
+      .map(({ below, drawn }) => (Number.isFinite(below) ? `(width < ${below}px) ${drawn}` : drawn))
+      .join(', ')
+  );
 }
 
 /** The group around each tile that is in one. */

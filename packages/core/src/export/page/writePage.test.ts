@@ -83,9 +83,7 @@ describe('the page', () => {
       { id: 'narrow', below: 700, arrangement: {}, tiles: {}, looks: { g: { fill: '#10201e' } } },
     ];
     const css = writePage({ ...light, bands }, LETTERS).files['style.css'] ?? '';
-    const colours = [...css.matchAll(/\.hut-four \{[^}]*?\bcolor: (#\w+)/g)].map(
-      ([, colour]) => colour,
-    );
+    const colours = [...css.matchAll(/\.hut-four \{[^}]*?\bcolor: (#\w+)/g)].map(([, colour]) => colour);
     expect(colours).toHaveLength(2);
     expect(contrast(colours[0] as string, '#f4f1ea')).toBeGreaterThan(4.5);
     expect(contrast(colours[1] as string, '#10201e')).toBeGreaterThan(4.5);

@@ -2,7 +2,7 @@ import { ENLARGE_LINK, ENLARGE_SCRIPT, ENLARGED_HTML } from './enlargeParts.js';
 import { escapeHtml } from '../../engine/css/escape.js';
 import { attributesHtml } from '../../engine/html/node.js';
 import { scrolling } from '../../parts/tileHtml.js';
-import { fontAssets } from './fonts.js';
+import { fontAssets, withFaces } from './fonts.js';
 import { headOf } from './head.js';
 import { written } from './written.js';
 import type { PageAsset } from './assets.js';
@@ -22,7 +22,9 @@ export interface Page {
  * @throws whatever the measurer throws
  */
 export function writePage(collection: CollectionDocument, measurer: TextMeasurer): Page {
-  const { document, css, tiles, hasMain, heading, enlarges, assets, take } = written(collection, { measurer });
+  const { document, css, faces, tiles, hasMain, heading, enlarges, assets, take } = written(collection, {
+    measurer,
+  });
   const whole = hasMain ? 'div' : 'main';
   const html = `<!doctype html>
 <html lang="${escapeHtml(document.language)}">
@@ -40,7 +42,7 @@ ${enlarges ? ENLARGED_HTML : ''}</body>
 `;
   const files = {
     'index.html': html,
-    'style.css': css,
+    'style.css': withFaces(css, faces),
     ...(enlarges && { 'enlarge.js': ENLARGE_SCRIPT }),
   };
   return { files, assets: [...assets.values(), ...fontAssets(document, html)] };

@@ -9,7 +9,7 @@ import { callByNames } from '../../edit/commands/namedLooks.js';
 import { change } from '../../edit/patch/change.js';
 import { escapeHtml } from '../../engine/css/escape.js';
 import { familiesOf } from '../../parts/families.js';
-import { fontFaces } from './fonts.js';
+import { fontFaces, type Face } from './fonts.js';
 import { hasMainHeading } from '../../parts/headings.js';
 import { asLandmark, landmarksOf } from './landmarks.js';
 import type { Landmark } from '../../document/page.js';
@@ -24,7 +24,9 @@ import type { TextMeasurer } from '../../engine/text/types.js';
 export interface Written {
   /** The collection as it is written: its named looks called by their names, what opens large saying so. */
   readonly document: CollectionDocument;
+  /** The style sheet without its fonts. */
   readonly css: string;
+  readonly faces: readonly Face[];
   /** The tiles in reading order, a line each. */
   readonly tiles: readonly string[];
   /** Whether one of them is the main part of the page. */
@@ -60,19 +62,24 @@ export interface WrittenOptions {
   readonly measurer: TextMeasurer;
   /** The landmarks that are not written: those of the page around. */
   readonly without?: readonly Landmark[];
+  /** What addresses of pictures, films and fonts begin with; left out: they lie beside the page. */
+  readonly base?: string;
 }
 
 /**
  * Writes the tiles of a collection and their style sheet.
  * @throws whatever the measurer throws
  */
-export function written(collection: CollectionDocument, { measurer, without = [] }: WrittenOptions): Written {
+export function written(
+  collection: CollectionDocument,
+  { measurer, without = [], base = '' }: WrittenOptions,
+): Written {
   const document = change(withEnlarged(collection), callByNames()).document;
   const assets = new Map<string, PageAsset>();
   const take = (picture: PictureAsset, inlineSize: number) => {
     const path = variantPath(picture, inlineSize);
     assets.set(path, { path, kind: 'picture', picture: picture.id, inlineSize });
-    return path;
+    return `${base}${path}`;
   };
   const sources: Sources = {
     picture: (picture, tile) => {
@@ -93,7 +100,7 @@ export function written(collection: CollectionDocument, { measurer, without = []
     film: (film) => {
       const path = `films/${film.file}`;
       assets.set(path, { path, kind: 'film', film: film.id });
-      return path;
+      return `${base}${path}`;
     },
   };
   const landmarks = landmarksOf(document);
@@ -121,11 +128,11 @@ export function written(collection: CollectionDocument, { measurer, without = []
   });
   const tiles = tidy.nodes.map((each) => each.map(htmlOf).join(''));
   const words = `${tiles.join('')}${heading}`;
-  // The fonts come last: they are the least worth reading.
   const faces = familiesOf(document).flatMap((name) => fontFaces(document, name, words));
   return {
     document,
-    css: [tidy.css, ...faces].join('\n\n') + '\n',
+    css: tidy.css,
+    faces,
     tiles,
     heading,
     hasMain: nodes.some((each) => each.at(-1)?.name === 'main'),

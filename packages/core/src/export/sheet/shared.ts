@@ -25,7 +25,8 @@ function tilesOf({ selectors }: SheetRule): readonly OfTile[] | null {
 }
 
 /** Whether two selectors can't be of one element: of two tiles, or of a tile and of what is in it. */
-const isApart = (a: OfTile, b: OfTile) => a.tile !== b.tile || (a.rest === '' ? isInside(b) : b.rest === '' && isInside(a));
+const isApart = (a: OfTile, b: OfTile) =>
+  a.tile !== b.tile || (a.rest === '' ? isInside(b) : b.rest === '' && isInside(a));
 
 const isInside = ({ rest }: OfTile) => /^(\s|::)/.test(rest);
 
@@ -127,7 +128,8 @@ function ownRules(items: readonly SheetItem[]): Own[] {
   const after = all.slice(from).findIndex(({ of }) => of === null);
   const run = from === -1 ? [] : all.slice(from, after === -1 ? undefined : from + after);
   const count = new Map<string, number>();
-  for (const { of } of run) for (const { tile, rest } of of ?? []) if (rest === '') count.set(tile, (count.get(tile) ?? 0) + 1);
+  for (const { of } of run)
+    for (const { tile, rest } of of ?? []) if (rest === '') count.set(tile, (count.get(tile) ?? 0) + 1);
   return run.flatMap(({ item, of }) => {
     const [only, ...more] = of ?? [];
     return item.kind === 'rule' && only?.rest === '' && more.length === 0 && count.get(only.tile) === 1
@@ -173,5 +175,6 @@ function isWorth({ own, declarations }: Together) {
 /** Whether nothing else in the rule sets a part of it, or it a part of another. */
 const standsAlone = ([property]: Declaration, { declarations }: SheetRule) =>
   declarations.every(
-    ([other]) => other === property || !(other.startsWith(`${property}-`) || property.startsWith(`${other}-`)),
+    ([other]) =>
+      other === property || !(other.startsWith(`${property}-`) || property.startsWith(`${other}-`)),
   ) && declarations.filter(([other]) => other === property).length === 1;

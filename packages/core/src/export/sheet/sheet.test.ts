@@ -50,7 +50,10 @@ describe('what several tiles say', () => {
 
   test('is said once, but not where they lie, and not what is a part of something else', () => {
     const rules = ['first', 'second', 'third']
-      .map((id, k) => `${at(id)} { grid-column: span 2; padding-top: 3px; justify-content: flex-end; order: ${k} }`)
+      .map(
+        (id, k) =>
+          `${at(id)} { grid-column: span 2; padding-top: 3px; justify-content: flex-end; order: ${k} }`,
+      )
       .join('');
     expect(through(`${rules} ${at('fourth')} { padding: 1px }`, shared)).toMatch(
       /^\[data-tile="first"\], \[data-tile="second"\], \[data-tile="third"\] \{ padding-top: 3px; justify-content: flex-end; \} \[data-tile="first"\] \{ grid-column: span 2; order: 0; \}/,
@@ -94,7 +97,10 @@ describe('what several tiles say', () => {
       ids: fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'd', 'e'), { minLength: 1, maxLength: 2 }),
       rest: fc.constantFrom('', '', '', ' > img', '::after'),
       said: fc.uniqueArray(
-        fc.tuple(fc.constantFrom('padding', 'padding-left', 'justify-content', 'grid-row'), fc.constantFrom('1', '2')),
+        fc.tuple(
+          fc.constantFrom('padding', 'padding-left', 'justify-content', 'grid-row'),
+          fc.constantFrom('1', '2'),
+        ),
         { minLength: 1, selector: ([property]) => property },
       ),
     })
@@ -103,7 +109,9 @@ describe('what several tiles say', () => {
       return `${ids.map((id) => `${at(id)}${rest}`).join(', ')} { ${lines} }`;
     });
   const other = fc.constantFrom('.text { order: 1 }', '@media print { .text { order: 1 } }');
-  const anySheet = fc.array(fc.oneof({ weight: 9, arbitrary: rule }, { weight: 1, arbitrary: other }), { maxLength: 14 });
+  const anySheet = fc.array(fc.oneof({ weight: 9, arbitrary: rule }, { weight: 1, arbitrary: other }), {
+    maxLength: 14,
+  });
 
   test('is to each of them what it was, in any sheet', () => {
     fc.assert(

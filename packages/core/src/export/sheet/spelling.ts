@@ -8,7 +8,10 @@ export const spelt = (items: readonly SheetItem[]): SheetItem[] =>
     const own = item.declarations.filter(([property]) => property.startsWith('--'));
     const rest = item.declarations.filter(([property]) => !property.startsWith('--'));
     const short = PAIRS.reduce(paired, templated(rest));
-    return { ...item, declarations: [...own, ...short].map(([property, value]) => [property, shortColours(value)]) };
+    return {
+      ...item,
+      declarations: [...own, ...short].map(([property, value]) => [property, shortColours(value)]),
+    };
   });
 
 /** Shorthands of what is said of both axes, the block axis first (CSS Box Alignment 3, section 8). */
@@ -25,7 +28,11 @@ function paired(
   const of = (name: string) => declarations.find(([property]) => property === name)?.[1];
   const [first, second] = [of(block), of(inline)];
   if (first === undefined || second === undefined) return declarations;
-  return withShorthand(declarations, [block, inline], [shorthand, first === second ? first : `${first} ${second}`]);
+  return withShorthand(
+    declarations,
+    [block, inline],
+    [shorthand, first === second ? first : `${first} ${second}`],
+  );
 }
 
 /** Rows, columns and areas in one (CSS Grid 2, section 7.4): each row of the map with its size, where that is not `auto`. */
@@ -47,7 +54,9 @@ function templated(declarations: readonly Declaration[]): readonly Declaration[]
 /** A list of tracks, one by one; null where it can't be said so. */
 function tracksOf(list: string): string[] | null {
   const tracks: string[] = [];
-  for (const [, times, repeated, plain] of list.matchAll(/repeat\((\d+), ((?:[^()]|\([^()]*\))*)\)|((?:[^\s()]|\((?:[^()]|\([^()]*\))*\))+)/g)) {
+  for (const [, times, repeated, plain] of list.matchAll(
+    /repeat\((\d+), ((?:[^()]|\([^()]*\))*)\)|((?:[^\s()]|\((?:[^()]|\([^()]*\))*\))+)/g,
+  )) {
     if (plain !== undefined && /^(none|subgrid|repeat\()/.test(plain)) return null;
     const each = plain === undefined ? tracksOf(repeated ?? '') : [plain];
     if (each === null) return null;
@@ -68,6 +77,7 @@ function withShorthand(
 
 /** Colours of six digits in three where these are the same; addresses stay as they are. */
 const shortColours = (value: string): string =>
-  value.replace(/url\([^)]*\)|"[^"]*"|#([\da-f])\1([\da-f])\2([\da-f])\3(?![\da-f])/gi, (text, r?: string, g = '', b = '') =>
-    r === undefined ? text : `#${r}${g}${b}`,
+  value.replace(
+    /url\([^)]*\)|"[^"]*"|#([\da-f])\1([\da-f])\2([\da-f])\3(?![\da-f])/gi,
+    (text, r?: string, g = '', b = '') => (r === undefined ? text : `#${r}${g}${b}`),
   );

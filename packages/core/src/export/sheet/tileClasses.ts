@@ -10,7 +10,10 @@ import type { SheetItem } from './sheet.js';
 const LENGTH = 32;
 
 /** The class of each tile: its name, as short as a class is and told from the others and from the classes of parts. */
-export function tileClasses(document: CollectionDocument, { taken: reserved }: Present): ReadonlyMap<TileId, string> {
+export function tileClasses(
+  document: CollectionDocument,
+  { taken: reserved }: Pick<Present, 'taken'>,
+): ReadonlyMap<TileId, string> {
   const taken = new Set(reserved);
   return new Map(
     Object.values(document.tiles).map((tile) => {
@@ -39,8 +42,14 @@ export function withClasses(node: PageElement, classes: ReadonlyMap<TileId, stri
     attributes:
       own === undefined
         ? node.attributes
-        : { ...(kind === undefined && { class: own }), ...node.attributes, ...(kind !== undefined && { class: `${kind} ${own}` }) },
-    inside: node.inside.map((each: PageNode) => (typeof each === 'string' ? each : withClasses(each, classes))),
+        : {
+            ...(kind === undefined && { class: own }),
+            ...node.attributes,
+            ...(kind !== undefined && { class: `${kind} ${own}` }),
+          },
+    inside: node.inside.map((each: PageNode) =>
+      typeof each === 'string' ? each : withClasses(each, classes),
+    ),
   };
 }
 

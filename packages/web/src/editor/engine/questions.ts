@@ -23,6 +23,7 @@ import {
   type Details,
   type FitReport,
   type Fix,
+  type Form,
   type JsonPatch,
   type Level,
   type Page,
@@ -33,7 +34,6 @@ import {
 import { detailsReader } from './details';
 import { measurer } from './measurer';
 import { drawThumbnail, type Thumbnail } from './thumbnail';
-import type { Form } from './written';
 
 /** Where a question about a level is asked: its band, and the widths, px. */
 export interface Asked {

@@ -1,9 +1,8 @@
-import type { CollectionDocument, Page } from '@noria/core';
+import type { CollectionDocument, Form, Page } from '@noria/core';
 import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../hooks';
 import { warn } from '../../ui/notices/noticesSlice';
 import { engine } from './engine';
-import type { Form } from './written';
 
 export interface WrittenPage {
   /** The page as it was last written, and the collection it was written of; null before there is one. */

@@ -1,9 +1,10 @@
 import { slugOf } from '../../api/ids';
-import { setQueries, type Page, type PageAsset } from '@noria/core';
+import { setQueries, type CollectionDocument, type Form, type Page, type PageAsset } from '@noria/core';
 import { useParams } from 'react-router';
 import { useEffect, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../editor/hooks';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { Segments } from '../../ui/Segments';
 import { run } from '../../editor/document/run';
 import { selectIsBehind, selectShown } from '../../editor/document/selectors';
@@ -12,7 +13,6 @@ import { announce, warn } from '../../ui/notices/noticesSlice';
 import { followed } from '../../editor/reflow/following';
 import { formOf, keepForm } from '../../editor/opening/form';
 import { usePage } from '../../editor/engine/usePage';
-import type { Form } from '../../editor/engine/written';
 import { download } from '../../ui/download';
 import { PageRows } from './PageRows';
 import { FileText } from './FileText';
@@ -27,6 +27,11 @@ export function ExportScreen() {
   const document = useAppSelector(selectShown);
   const isBehind = useAppSelector(selectIsBehind);
   const [form, setForm] = useState(() => formOf(id));
+  const kind = form === 'grid-by-order' ? 'grid' : form;
+  const choose = (chosen: Form) => {
+    keepForm(id, chosen);
+    setForm(chosen);
+  };
   const page = usePage(document, form);
   const { last } = page;
   const words = isBehind ? 'Narrower widths are being derived…' : page.words;
@@ -63,6 +68,15 @@ export function ExportScreen() {
       )
       .finally(() => setBusy(null));
   };
+  const takePage = ({ of, page: written }: { readonly of: CollectionDocument; readonly page: Page }) => {
+    const [single, ...more] = Object.entries(written.files);
+    // One file needs no archive around it.
+    if (single && more.length === 0 && written.assets.length === 0) {
+      const [name, content] = single;
+      download(new Blob([content], { type: 'text/plain;charset=utf-8' }), name);
+      dispatch(announce(`${name} was downloaded.`));
+    } else take(`${base}.zip`, () => pageArchive(of, written));
+  };
   const copy = () =>
     navigator.clipboard.writeText(text ?? '').then(
       () => dispatch(announce(`${shown} was copied.`)),
@@ -81,19 +95,19 @@ export function ExportScreen() {
         <h1 className="font-title text-lg font-[650]">Export</h1>
         <div className="grid gap-1.5">
           <h2 className="text-sm font-semibold">Form</h2>
-          <Segments
-            name="Form"
-            value={form}
-            choices={[
-              { value: 'page', label: 'Page' },
-              { value: 'fragment', label: 'Fragment' },
-            ]}
-            onChoose={(chosen) => {
-              keepForm(id, chosen);
-              setForm(chosen);
-            }}
-          />
-          <p className="text-sm text-soft">{FORMS[form].says}</p>
+          <Choice name="Form" value={kind} choices={CHOICES} onChoose={choose} />
+          <p className="text-sm text-soft">{FORMS[kind].says}</p>
+          {kind === 'grid' && (
+            <Segments
+              name="Items are found by"
+              value={form}
+              choices={[
+                { value: 'grid', label: 'Classes' },
+                { value: 'grid-by-order', label: 'Order' },
+              ]}
+              onChoose={choose}
+            />
+          )}
         </div>
         <ul className="grid grid-cols-[minmax(0,1fr)]">
           {files.map(([path]) => (
@@ -111,7 +125,7 @@ export function ExportScreen() {
           ))}
         </ul>
         {form === 'page' && <PageRows />}
-        {form === 'page' && (
+        {(form === 'page' || kind === 'grid') && (
           <div className="grid gap-1.5">
             <h2 className="text-sm font-semibold">Breakpoints measure</h2>
             <Segments
@@ -135,9 +149,9 @@ export function ExportScreen() {
             look="solid"
             className="justify-center"
             disabled={busy !== null || words !== null || last === null}
-            onClick={() => last && take(`${base}.zip`, () => pageArchive(last.of, last.page))}
+            onClick={() => last && takePage(last)}
           >
-            {busy === `${base}.zip` ? 'Packing…' : FORMS[form].download}
+            {busy !== null && busy !== `${base}.noria.zip` ? 'Packing…' : FORMS[kind].download}
           </Button>
           <p className="text-sm text-soft">{words ?? (last && <Contents page={last.page} />)}</p>
         </div>
@@ -173,22 +187,89 @@ export function ExportScreen() {
   );
 }
 
-const FORMS: Readonly<Record<Form, { readonly says: string; readonly download: string }>> = {
-  page: { says: 'A whole page, to be served as it is.', download: 'Download the page as ZIP' },
+/** A form as it is chosen; how items of a grid are found is asked beside it. */
+type Kind = Exclude<Form, 'grid-by-order'>;
+
+interface FormWords {
+  readonly label: string;
+  readonly says: string;
+  readonly download: string;
+}
+
+const FORMS: Readonly<Record<Kind, FormWords>> = {
+  page: {
+    label: 'Page',
+    says: 'A whole page, to be served as it is.',
+    download: 'Download the page as ZIP',
+  },
   fragment: {
+    label: 'Fragment',
     says: 'A part of another page, in an element of its own. It measures that element, and nothing of the page around changes it.',
     download: 'Download the fragment as ZIP',
   },
+  grid: {
+    label: 'Grid only',
+    says: 'The grid and where its items lie, for markup that you have. Looks and contents stay yours.',
+    download: 'Download the grid as ZIP',
+  },
+  element: {
+    label: 'Custom element',
+    says: 'A script that defines an element for any page, with nothing else to install. Neither changes the other.',
+    download: 'Download the element as ZIP',
+  },
+  csv: {
+    label: 'Tiles as CSV',
+    says: 'A table of what the tiles say, a line each. Dropped on a collection, it fills tiles again.',
+    download: 'Download the table',
+  },
+  json: {
+    label: 'Tiles as JSON',
+    says: 'What the tiles say, for programs.',
+    download: 'Download the data',
+  },
+  tokens: {
+    label: 'Design tokens',
+    says: 'The named looks of the collection, in the format of the Design Tokens Community Group.',
+    download: 'Download the tokens',
+  },
 };
 
-/** What the archive of a page holds, in words. */
-function Contents({ page }: { page: Page }) {
-  const count = (kind: PageAsset['kind']) => page.assets.filter((asset) => asset.kind === kind).length;
+const CHOICES = (Object.keys(FORMS) as Kind[]).map((value) => ({ value, label: FORMS[value].label }));
+
+/** What is downloaded, in words. */
+function Contents({ page: { files, assets } }: { page: Page }) {
+  const count = (kind: PageAsset['kind']) => assets.filter((asset) => asset.kind === kind).length;
+  const names = Object.keys(files);
+  if (assets.length === 0 && names.length === 1) return <>One file, {names[0]}.</>;
+  const pictures = count('picture');
   return (
     <>
-      HTML and CSS, <span className="figures">{count('picture')}</span> picture files in the sizes the layout
-      asks for, <span className="figures">{count('font')}</span> font files.{' '}
-      {'enlarge.js' in page.files ? 'One small script, which opens pictures large.' : 'No script.'}
+      {endingsOf(names)}
+      {pictures > 0 && (
+        <>
+          , <span className="figures">{pictures}</span> picture {pictures === 1 ? 'file' : 'files'} in the
+          sizes the layout asks for
+        </>
+      )}
+      {assets.length > 0 && (
+        <>
+          , <span className="figures">{count('font') + count('ownFont')}</span> font files
+        </>
+      )}
+      . {scriptWords(names)}
     </>
   );
 }
+
+/** What languages the files are in. */
+const endingsOf = (names: readonly string[]) => {
+  const has = (ending: string) => names.some((name) => name.endsWith(ending));
+  return has('.css') ? 'HTML and CSS' : 'A script and an example';
+};
+
+const scriptWords = (names: readonly string[]) =>
+  names.includes('enlarge.js')
+    ? 'One small script, which opens pictures large.'
+    : names.some((name) => name.endsWith('.js'))
+      ? ''
+      : 'No script.';

@@ -49,7 +49,9 @@ function slowServer(answer: (address: string) => Response) {
   return seen;
 }
 
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => {
+  jest.restoreAllMocks();
+});
 
 describe('the archive of a page', () => {
   test('asks for no file before its time runs: those of a slow server all come', async () => {
