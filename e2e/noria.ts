@@ -1,5 +1,12 @@
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Download, type Locator, type Page, type TestInfo } from '@playwright/test';
+import {
+  test as base,
+  expect,
+  type Download,
+  type Locator,
+  type Page,
+  type TestInfo,
+} from '@playwright/test';
 import {
   checkDocument,
   flatTiles,

@@ -1,6 +1,6 @@
 import { HtmlValidate } from 'html-validate';
 import stylelint from 'stylelint';
-import { writeFragment, writePage, type TextMeasurer } from '@noria/core';
+import { writeForm, type Form, type TextMeasurer } from '@noria/core';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
 import { DEMOS, demo, expect, test } from './noria';
 
@@ -26,16 +26,16 @@ async function lint(code: string): Promise<string[]> {
   return results.flatMap(({ warnings }) => warnings.map(({ line, text }) => `${line}: ${text}`));
 }
 
-const FORMS = { page: writePage, fragment: writeFragment };
+const FORMS: readonly Form[] = ['page', 'fragment', 'grid', 'grid-by-order', 'element'];
 
 for (const name of DEMOS) {
-  for (const [form, write] of Object.entries(FORMS)) {
+  for (const form of FORMS) {
     test(`the ${form} of “${name}” is as the standard rules of HTML and CSS want it`, async () => {
-      const { files } = write(await demo(name), measurer);
+      const { files } = writeForm(form, await demo(name), measurer);
       for (const [path, text] of Object.entries(files)) {
         if (path.endsWith('.css')) expect([path, await lint(text)]).toEqual([path, []]);
         if (path.endsWith('.html')) {
-          const kind = form === 'page' ? 'html-validate:standard' : 'html-validate:recommended';
+          const kind = text.startsWith('<!doctype') ? 'html-validate:standard' : 'html-validate:recommended';
           const report = await new HtmlValidate({ extends: [kind] }).validateString(text);
           const said = report.results.flatMap(({ messages }) => messages.map(({ message }) => message));
           expect([path, said]).toEqual([path, []]);

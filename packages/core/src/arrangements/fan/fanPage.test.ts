@@ -57,9 +57,7 @@ describe('a fan in the page', () => {
       fan({}),
       setTile(['p1', 'p2'], { motion: { entrance: 'rise', hover: 'none' } }),
     ).document;
-    expect(page(moving).css).toMatch(
-      /\.p2 \{[^}]*animation-delay: calc\(sibling-index\(\) \/ 2 \* 55ms\)/,
-    );
+    expect(page(moving).css).toMatch(/\.p2 \{[^}]*animation-delay: calc\(sibling-index\(\) \/ 2 \* 55ms\)/);
   });
 
   test('cards lie a strip apart, as much as there is room for, and no more', () => {

@@ -40,10 +40,12 @@ export function masonryToCss({ document, band, layout, selector }: CssInput): Le
         'grid-column': fromLine(at.lane + 1, at.span),
         'grid-row': '1',
         // Said apart, so that a narrower band says what lies above and no more.
-        [ABOVE]: sumOf(linearCss(at.share, at.length, [
-          [at.rowGaps, arrangement.rowGap],
-          [at.columnGaps, columnGap],
-        ])),
+        [ABOVE]: sumOf(
+          linearCss(at.share, at.length, [
+            [at.rowGaps, arrangement.rowGap],
+            [at.columnGaps, columnGap],
+          ]),
+        ),
         'margin-block-start': `calc(var(${ABOVE}))`,
       }),
       ...SLOT_WIDTH,

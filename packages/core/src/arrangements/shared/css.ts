@@ -101,7 +101,8 @@ const SAME = 1e-9;
 export function ratioCss(ratio: number): string {
   for (let parts = 1; parts <= MOST_PARTS; parts++) {
     const whole = Math.round(ratio * parts);
-    if (whole > 0 && Math.abs(whole / parts - ratio) < SAME) return parts === 1 ? String(whole) : `${whole} / ${parts}`;
+    if (whole > 0 && Math.abs(whole / parts - ratio) < SAME)
+      return parts === 1 ? String(whole) : `${whole} / ${parts}`;
   }
   return `${Number((ratio * 1000).toFixed(3))} / 1000`;
 }

@@ -15,7 +15,7 @@ export function parted(css: string): Parted {
   const inside = (items: readonly SheetItem[]): SheetItem[] =>
     items.flatMap((item): SheetItem[] => {
       if (item.kind === 'block') return [{ ...item, items: inside(item.items) }];
-      if (item.kind === 'text' || !item.selectors.every(isGround)) return [item];
+      if (item.kind === 'verbatim' || !item.selectors.every(isGround)) return [item];
       own.push(...item.declarations);
       return [];
     });
@@ -41,7 +41,7 @@ export function scoped(css: string, id: string): { readonly own: Parted['own']; 
   };
   const inside = (all: readonly SheetItem[]): SheetItem[] =>
     all.map((item): SheetItem => {
-      if (item.kind === 'text') return item;
+      if (item.kind === 'verbatim') return item;
       if (item.kind === 'block') return { ...item, items: inside(item.items) };
       const selectors = item.selectors.map((each) => [
         within,

@@ -49,19 +49,10 @@ export function writeGrid(
 /** The widths that count are those of what is around the grid. */
 const containerCss = (name: string) => `:has(> .${name}) {\n  container-type: inline-size;\n}\n\n`;
 
-/**
- * Every level is a grid and no more, whatever the page says of such elements, and its items are free to be
- * as small as their cells.
- */
+/** Nothing but its items lies in a grid, and these are free to be as small as their cells. */
 function freeCss(name: string, groups: readonly string[]): string {
-  const levels = [`.${name}`, ...groups];
-  const of = (end: string) => levels.map((level) => `${level}${end}`);
-  return `${of('').join(',\n')} {
-  float: none;
-  border: 0;
-}
-
-${[...of('::before'), ...of('::after')].join(',\n')} {
+  const of = (end: string) => [`.${name}`, ...groups].map((level) => `${level}${end}`);
+  return `${[...of('::before'), ...of('::after')].join(',\n')} {
   content: none;
 }
 
@@ -126,7 +117,7 @@ interface Naming {
 
 const inGrid = (items: readonly SheetItem[], naming: Naming): SheetItem[] =>
   items.map((item): SheetItem => {
-    if (item.kind === 'text') return item;
+    if (item.kind === 'verbatim') return item;
     if (item.kind === 'block') return { ...item, items: inGrid(item.items, naming) };
     return { ...item, selectors: item.selectors.map((each) => renamed(each, naming)) };
   });

@@ -60,15 +60,22 @@ export function placesCss(document: CollectionDocument, measurer: TextMeasurer):
   const widest = (pieces[0] as Piece).css.rules;
   const initial = initialValues();
   const parts = [
-    collectionRule(widest, initial, {}),
+    collectionRule(widest, initial, BARE),
     allTiles(document)
-      .map((id) => tileSelector(id))
-      .map((selector) => ruleCss({ selector, declarations: plain(widest[selector] ?? {}, initial) }))
+      .map((id) => {
+        const selector = tileSelector(id);
+        const isLevel = document.tiles[id]?.kind === 'group';
+        const declarations = { ...plain(widest[selector] ?? {}, initial), ...(isLevel && BARE) };
+        return ruleCss({ selector, declarations });
+      })
       .join('\n'),
     ...bandParts(document, pieces, { initial, looks: null }),
   ];
   return `${parts.filter(Boolean).join('\n\n')}\n`;
 }
+
+/** A grid and no more, whatever the page around says of such an element. */
+const BARE: Declarations = { float: 'none', border: '0' };
 
 const collectionRule = (widest: BandCss['rules'], initial: Declarations, more: Declarations) =>
   ruleCss({

@@ -55,7 +55,7 @@ export function presentIn(nodes: readonly PageNode[], beside: Beside): Present {
 /** The rules of a sheet that can meet something, and of lists in their selectors what can. */
 export const onlyPresent = (items: readonly SheetItem[], present: Present): SheetItem[] =>
   items.flatMap((item): SheetItem[] => {
-    if (item.kind === 'text') return [item];
+    if (item.kind === 'verbatim') return [item];
     if (item.kind === 'block') {
       const within = onlyPresent(item.items, present);
       return within.length > 0 ? [{ ...item, items: within }] : [];
@@ -67,7 +67,7 @@ export const onlyPresent = (items: readonly SheetItem[], present: Present): Shee
   });
 
 /** Attributes of other makers are states, which come and go; ours stay as they are written. */
-const STAYS = /^data-/;
+const STAYS = 'data-';
 
 const canMeet = (selector: readonly Selector[], present: Present): boolean =>
   selector.every((part) => {
@@ -75,7 +75,7 @@ const canMeet = (selector: readonly Selector[], present: Present): boolean =>
     if (part.type === SelectorType.Attribute) {
       const { name, action, value } = part;
       if (name === 'class' && action === AttributeAction.Element) return present.classes.has(value);
-      if (!STAYS.test(name)) return true;
+      if (!name.startsWith(STAYS)) return true;
       return present.attributes.has(action === AttributeAction.Equals ? `${name}=${value}` : name);
     }
     const list = listOf(part);

@@ -38,7 +38,7 @@ export function merged(items: readonly SheetItem[]): SheetItem[] {
   for (const item of items) {
     const last = out.at(-1);
     if (item.kind === 'block') out.push({ ...item, items: merged(item.items) });
-    else if (item.kind === 'text') out.push(item);
+    else if (item.kind === 'verbatim') out.push(item);
     else if (last?.kind === 'rule' && stringify([...last.selectors]) === stringify([...item.selectors]))
       out[out.length - 1] = { ...last, declarations: inOrder(last, item) };
     else if (!joined(out, item)) out.push(item);

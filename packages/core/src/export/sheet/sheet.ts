@@ -20,7 +20,7 @@ export interface SheetBlock {
 
 /** What is written as it came: a font, the steps of an animation. */
 export interface SheetText {
-  readonly kind: 'text';
+  readonly kind: 'verbatim';
   readonly text: string;
 }
 
@@ -39,7 +39,7 @@ const itemsOf = (nodes: readonly CssNode[], css: string): SheetItem[] =>
   nodes.flatMap((node): SheetItem[] => {
     if (node.type === 'Rule') return [ruleOf(node, css)];
     if (node.type !== 'Atrule') return [];
-    if (!node.block || WHOLE.test(node.name)) return [{ kind: 'text', text: textOf(node, css) }];
+    if (!node.block || WHOLE.test(node.name)) return [{ kind: 'verbatim', text: textOf(node, css) }];
     const items = itemsOf(node.block.children.toArray(), css);
     return [{ kind: 'block', condition: conditionOf(node, css), items }];
   });
@@ -65,7 +65,7 @@ const conditionOf = ({ name, prelude }: Atrule, css: string) =>
 export const sheetText = (items: readonly SheetItem[]): string => items.map(itemText).join('\n\n');
 
 function itemText(item: SheetItem): string {
-  if (item.kind === 'text') return item.text;
+  if (item.kind === 'verbatim') return item.text;
   if (item.kind === 'block') return `${item.condition} {\n${indented(sheetText(item.items))}\n}`;
   const lines = item.declarations.flatMap(([property, value], k) => {
     const line = `  ${property}: ${value};`;

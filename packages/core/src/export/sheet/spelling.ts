@@ -3,7 +3,7 @@ import type { Declaration, SheetItem } from './sheet.js';
 /** Rules as they are commonly spelt: custom properties first, shorthands where all of their parts are said, short colours. */
 export const spelt = (items: readonly SheetItem[]): SheetItem[] =>
   items.map((item): SheetItem => {
-    if (item.kind === 'text') return item;
+    if (item.kind === 'verbatim') return item;
     if (item.kind === 'block') return { ...item, items: spelt(item.items) };
     const own = item.declarations.filter(([property]) => property.startsWith('--'));
     const rest = item.declarations.filter(([property]) => !property.startsWith('--'));

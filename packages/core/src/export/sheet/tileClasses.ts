@@ -56,7 +56,7 @@ export function withClasses(node: PageElement, classes: ReadonlyMap<TileId, stri
 /** A sheet whose rules name tiles by their classes. */
 export const byClasses = (items: readonly SheetItem[], classes: ReadonlyMap<TileId, string>): SheetItem[] =>
   items.map((item): SheetItem => {
-    if (item.kind === 'text') return item;
+    if (item.kind === 'verbatim') return item;
     if (item.kind === 'block') return { ...item, items: byClasses(item.items, classes) };
     return { ...item, selectors: item.selectors.map((each) => named(each, classes)) };
   });

@@ -54,7 +54,9 @@ test('the page has the rules for that only where it has such a row, and the seco
   expect(css).toMatch(/@keyframes scroll-by/);
   expect(html.match(/Soup 1/g)).toHaveLength(2);
   expect(html.match(/<ul aria-hidden="true" inert>/g)).toHaveLength(1);
-  expect(html).toMatch(/<div class="icons soup-[\w-]+" data-tile="t"><div class="icons line scrolls"><ul><li>/);
+  expect(html).toMatch(
+    /<div class="icons soup-[\w-]+" data-tile="t"><div class="icons line scrolls"><ul><li>/,
+  );
   expect(new HtmlValidate({ extends: ['html-validate:standard'] }).validateStringSync(html).results).toEqual(
     [],
   );

@@ -13,7 +13,7 @@ afterEach(cleanup);
 const later = { timeout: 20_000 };
 
 async function open() {
-  const compose = composeStore(stats([[1, 1]]));
+  const compose = composeStore(stats([[2, 1]]));
   render(
     <Provider store={compose.store}>
       <MemoryRouter initialEntries={['/collections/c/export']}>
@@ -24,6 +24,12 @@ async function open() {
   await screen.findByText(/^HTML and CSS,/, {}, later);
   const files = within(screen.getByRole('complementary', { name: 'Files' }));
   return { ...compose, files, text: () => document.querySelector('pre')?.textContent ?? '' };
+}
+
+/** Chooses a form in the list of them. */
+function choose(form: string) {
+  fireEvent.keyDown(screen.getByRole('combobox', { name: 'Form' }), { key: 'Enter' });
+  fireEvent.keyDown(screen.getByRole('option', { name: form }), { key: 'Enter' });
 }
 
 describe('the files of a page', () => {
@@ -54,7 +60,7 @@ describe('the files of a page', () => {
 
   test('are those of the form: a fragment has an element and a style sheet of its own', async () => {
     const { files, text } = await open();
-    fireEvent.click(files.getByRole('radio', { name: 'Fragment' }));
+    choose('Fragment');
     await waitFor(() => expect(text()).toMatch(/^<div id="beds">/), later);
     const names = files.getAllByRole('listitem').map(({ textContent }) => textContent);
     expect(names).toEqual([
@@ -67,7 +73,41 @@ describe('the files of a page', () => {
     expect(
       files.getByRole<HTMLButtonElement>('button', { name: 'Download the fragment as ZIP' }).disabled,
     ).toBe(false);
-    fireEvent.click(files.getByRole('radio', { name: 'Page' }));
+    choose('Page');
+    await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
+  });
+
+  test.each([
+    ['Grid only', /^:has\(> \.beds\)/, ['beds.css', 'beds.html'], 'Download the grid as ZIP'],
+    [
+      'Custom element',
+      /^\/\/ “Beds” as <beds-grid>/,
+      ['beds-grid.js', 'beds-grid.html'],
+      'Download the element as ZIP',
+    ],
+    ['Tiles as CSV', /^Name,Kind,/, ['beds.csv'], 'Download the table'],
+    ['Tiles as JSON', /^\{\n {2}"name": "Beds"/, ['beds.json'], 'Download the data'],
+    ['Design tokens', /^\{\}/, ['beds.tokens.json'], 'Download the tokens'],
+  ])('are those of “%s”', async (form, begin, names, button) => {
+    const { files, text } = await open();
+    choose(form);
+    await waitFor(() => expect(text()).toMatch(begin), later);
+    const listed = files.getAllByRole('listitem').map(({ textContent }) => textContent);
+    expect(listed).toEqual([...names, 'beds.noria.json'].map((name) => expect.stringContaining(name)));
+    expect(files.getByRole<HTMLButtonElement>('button', { name: button }).disabled).toBe(false);
+    // It is remembered, and others are not meant to follow it.
+    choose('Page');
+    await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
+  });
+
+  test('of a grid find its items by their classes or by their order', async () => {
+    const { files, text } = await open();
+    choose('Grid only');
+    await waitFor(() => expect(text()).toMatch(/^:has/), later);
+    expect(text()).toContain('.beds .');
+    fireEvent.click(files.getByRole('radio', { name: 'Order' }));
+    await waitFor(() => expect(text()).toContain('.beds > :nth-child(1)'), later);
+    choose('Page');
     await waitFor(() => expect(text()).toMatch(/^<!doctype html>/), later);
   });
 

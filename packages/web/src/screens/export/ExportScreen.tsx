@@ -97,7 +97,10 @@ export function ExportScreen() {
           <h2 className="text-sm font-semibold">Form</h2>
           <Choice name="Form" value={kind} choices={CHOICES} onChoose={choose} />
           <p className="text-sm text-soft">{FORMS[kind].says}</p>
-          {kind === 'grid' && (
+        </div>
+        {kind === 'grid' && (
+          <div className="grid gap-1.5">
+            <h2 className="text-sm font-semibold">Items are found by</h2>
             <Segments
               name="Items are found by"
               value={form}
@@ -107,8 +110,8 @@ export function ExportScreen() {
               ]}
               onChoose={choose}
             />
-          )}
-        </div>
+          </div>
+        )}
         <ul className="grid grid-cols-[minmax(0,1fr)]">
           {files.map(([path]) => (
             <li key={path}>

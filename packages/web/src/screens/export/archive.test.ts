@@ -44,7 +44,7 @@ function slowServer(answer: (address: string) => Response) {
     seen.asked++;
     await new Promise((resolve) => setTimeout(resolve, 2));
     seen.underWay--;
-    return answer(String(address));
+    return answer(address instanceof Request ? address.url : address.toString());
   });
   return seen;
 }
