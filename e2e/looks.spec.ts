@@ -248,5 +248,5 @@ test('rich words, marks and a link over the tile are written, and the page keeps
   await expect(html).toContainText('<h1 class="unseen">Words</h1>');
   await expect(html).toContainText('<h2><a class="cover" href="#kitchen">First</a></h2>');
   await expect(html).toContainText('<p>Bring a <strong>spoon</strong></p><ul><li>and bread</li></ul>');
-  await expect(html).toContainText('<ul class="icons" data-tile="m"><li><svg');
+  await expect(html).toContainText('<ul class="icons soup-star" data-tile="m"><li><svg');
 });

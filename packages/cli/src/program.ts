@@ -1,4 +1,11 @@
-import { FINDING_KINDS, FORM_NAMES, LIMITS, SCREEN_BLOCK_SIZE, type FindingKind, type Form } from '@noria/core';
+import {
+  FINDING_KINDS,
+  FORM_NAMES,
+  LIMITS,
+  SCREEN_BLOCK_SIZE,
+  type FindingKind,
+  type Form,
+} from '@noria/core';
 import { Command, Option } from 'commander';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
@@ -155,14 +162,7 @@ export function program(print: (text: string) => void): Command {
       'a .noria.json file, with its pictures in a folder “pictures” beside it; - is standard input',
     )
     .requiredOption('--out <folder>', 'where the page goes; it is made where it lacks')
-    .addOption(
-      new Option(
-        '--form <form>',
-        FORM_HELP,
-      )
-        .choices([...FORM_NAMES])
-        .default('page'),
-    )
+    .addOption(new Option('--form <form>', FORM_HELP).choices([...FORM_NAMES]).default('page'))
     .addHelpText(
       'after',
       examples(
