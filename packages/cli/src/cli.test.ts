@@ -288,7 +288,9 @@ test('noria export writes a fragment for another page', async () => {
   expect([css, ...more]).toEqual([expect.stringMatching(/\.css$/), expect.stringMatching(/\.html$/)]);
   const id = css?.replace('.css', '') ?? '';
   expect(await readFile(join(out, `${id}.html`), 'utf8')).toMatch(new RegExp(`^<div id="${id}">`));
-  await expect(noria('export', small, '--out', out, '--form', 'poster')).rejects.toThrow(/page, fragment, grid/);
+  await expect(noria('export', small, '--out', out, '--form', 'poster')).rejects.toThrow(
+    /page, fragment, grid/,
+  );
 }, 30_000);
 
 describe('a file that can’t be used is refused in words', () => {
