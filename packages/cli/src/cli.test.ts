@@ -1,5 +1,15 @@
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
-import { copyFile, mkdir, mkdtemp, readdir, readFile, rm, symlink, writeFile } from 'node:fs/promises';
+import {
+  copyFile,
+  mkdir,
+  mkdtemp,
+  readdir,
+  readFile,
+  rename,
+  rm,
+  symlink,
+  writeFile,
+} from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -292,6 +302,78 @@ test('noria export writes a fragment for another page', async () => {
     /page, fragment, grid/,
   );
 }, 30_000);
+
+test('noria export writes again after each change of the file, also where it can’t be read in between', async () => {
+  const file = join(folder, 'watched.noria.json');
+  const out = join(folder, 'watched');
+  const text = await readFile(small, 'utf8');
+  await writeFile(file, text);
+  const said: string[] = [];
+  const warned = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  let stop: () => void = () => undefined;
+  const stopped = new Promise<void>((resolve) => {
+    stop = resolve;
+  });
+  const run = program((line) => said.push(line), stopped).parseAsync(
+    ['export', file, '--out', out, '--form', 'json', '--watch'],
+    { from: 'user' },
+  );
+  const until = async (holds: () => boolean | Promise<boolean>) => {
+    while (!(await holds())) await new Promise((resolve) => setTimeout(resolve, 20));
+  };
+  await until(() => said.length === 1);
+  await writeFile(file, '{ "formatVersion":');
+  await until(() => warned.mock.calls.length > 0);
+  // As programs save: another file in its place.
+  const renamed = JSON.stringify({ ...(JSON.parse(text) as object), name: 'Watched' });
+  await writeFile(join(folder, 'next'), renamed);
+  await rename(join(folder, 'next'), file);
+  await until(async () => (await readdir(out)).includes('watched.json'));
+  stop();
+  await run;
+  warned.mockRestore();
+  await expect(noria('export', '-', '--out', out, '--watch')).rejects.toThrow(
+    'Standard input can’t be watched.',
+  );
+}, 60_000);
+
+describe('noria diff', () => {
+  const changed = async () => {
+    const document = JSON.parse(await readFile(small, 'utf8')) as { name: string; arrangement: object };
+    const file = join(folder, 'changed.noria.json');
+    await writeFile(
+      file,
+      JSON.stringify({ ...document, arrangement: { ...document.arrangement, rowGap: 3 } }),
+    );
+    return file;
+  };
+
+  test('says what changed between two collections', async () => {
+    expect(await noria('diff', small, small)).toBe('');
+    expect(process.exitCode ?? 0).toBe(0);
+    expect(await noria('diff', small, await changed())).toMatch(/^The collection: row gap: \d+, then 3$/);
+    expect(process.exitCode).toBe(1);
+    process.exitCode = 0;
+  });
+
+  test('says what a page lacks of its collection, whichever is named first', async () => {
+    const out = join(folder, 'stands');
+    await noria('export', small, '--out', out);
+    expect(await noria('diff', out, small)).toBe('');
+    const file = await changed();
+    const said = await noria('diff', out, file);
+    expect(said).toMatch(/^The collection: row gap: \d+, then 3$/);
+    expect(await noria('diff', file, join(out, 'index.html'))).toBe(said);
+    process.exitCode = 0;
+    const part = join(folder, 'stands-in');
+    await noria('export', small, '--out', part, '--form', 'fragment');
+    expect(await noria('diff', part, small)).toBe('');
+    expect(await noria('diff', part, file)).toBe(said);
+    process.exitCode = 0;
+    await expect(noria('diff', out, part)).rejects.toThrow('One of the two has to be a collection');
+    await expect(noria('diff', demos, small)).rejects.toThrow(/There is neither index\.html nor/);
+  }, 60_000);
+});
 
 describe('a file that can’t be used is refused in words', () => {
   const layout = (path: string) => noria('layout', path, '--width', '360');

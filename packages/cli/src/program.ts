@@ -11,13 +11,15 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { layoutBatch } from './batch.js';
 import { checkReport, parseKinds, parseWidth } from './check.js';
-import { CliError, STATUS } from './CliError.js';
+import { CliError, said, STATUS } from './CliError.js';
+import { diffLines } from './diff.js';
 import { exportPage } from './exportPage.js';
 import { readText, STANDARD } from './files.js';
 import { importPage } from './importPage.js';
 import { layoutReport, parseWidths } from './layout.js';
 import { pageReport, textReport } from './layoutPage.js';
 import { readDocument } from './readDocument.js';
+import { watching } from './watch.js';
 
 interface CheckOptions {
   readonly from: number;
@@ -56,7 +58,7 @@ const examples = (...lines: readonly string[]) =>
 const STATUSES = `
 Exit status:
   ${STATUS.done}  done
-  ${STATUS.found}  “check” found what --fail-on names
+  ${STATUS.found}  “check” found what --fail-on names, “diff” a change
   ${STATUS.failed}  it could not be done; why is said on standard error`;
 
 /** Whether a text is a page and not a collection. */
@@ -64,8 +66,11 @@ const isPage = (text: string) => text.trimStart().startsWith('<');
 
 const { version } = createRequire(import.meta.url)('../package.json') as { readonly version: string };
 
-/** The commands of `noria`, writing what they answer with `print`. */
-export function program(print: (text: string) => void): Command {
+/** The commands of `noria`, writing what they answer with `print`; what goes on ends when it is `stopped`. */
+export function program(
+  print: (text: string) => void,
+  stopped = new Promise<void>(() => undefined),
+): Command {
   const noria = new Command('noria')
     .description('Noria for a build pipeline: collections in, pages and layouts out.')
     .version(version, '--version', 'which version this is')
@@ -169,13 +174,41 @@ export function program(print: (text: string) => void): Command {
         'noria export huts.noria.json --out site',
         'noria export huts.noria.json --form fragment --out parts',
         'noria export huts.noria.json --form element --out elements',
+        'noria export huts.noria.json --out site --watch',
       ),
     )
-    .action(async (file: string, { out, form }: { out: string; form: Form }) => {
+    .option('--watch', 'again after every change of the file, until Ctrl+C')
+    .action(async (file: string, { out, form, watch }: { out: string; form: Form; watch?: true }) => {
       if (out === STANDARD) throw new CliError('What is exported is a folder of files. Name one: --out site');
+      if (watch && file === STANDARD) throw new CliError('Standard input can’t be watched. Name a file.');
       const folder = file === STANDARD ? '.' : dirname(file);
-      const written = await exportPage(await readDocument(file), join(folder, 'pictures'), out, form);
-      print(`${written} files in ${out}`);
+      const write = async () => {
+        const written = await exportPage(await readDocument(file), join(folder, 'pictures'), out, form);
+        print(`${written} files in ${out}`);
+      };
+      if (!watch) return write();
+      // What can't be read while somebody writes on it is said, and tried again.
+      const tell = (error: unknown) => {
+        console.error(said(error));
+      };
+      await watching(file, () => write().catch(tell), stopped);
+    });
+  noria
+    .command('diff')
+    .description(
+      `what changed between two collections, or between a page and what its collection is now, in words; exit status ${STATUS.found} where anything did`,
+    )
+    .argument('<before>', 'a .noria.json file, or the page that was exported: its file or its folder')
+    .argument('<after>', COLLECTION)
+    .option(...HEIGHT)
+    .addHelpText(
+      'after',
+      examples('noria diff old.noria.json huts.noria.json', 'noria diff site huts.noria.json'),
+    )
+    .action(async (before: string, after: string, { height }: { height: number }) => {
+      const lines = await diffLines(before, after, height);
+      for (const line of lines) print(line);
+      if (lines.length > 0) process.exitCode = STATUS.found;
     });
   return noria;
 }

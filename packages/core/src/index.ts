@@ -98,6 +98,7 @@ export * from './check/entryIds.js';
 export * from './edit/join/types.js';
 export * from './edit/join/join.js';
 export * from './edit/join/words.js';
+export * from './edit/compare/compareDocuments.js';
 export { same } from './same.js';
 export * from './edit/patch/difference.js';
 export * from './look/colour.js';

@@ -15,7 +15,7 @@ export interface MeetingWords {
 
 /** What a collection was decided to be, and where two changes met, in words. */
 export function meetingWords(
-  { path, ours, theirs }: Meeting,
+  { path, ours, theirs }: Pick<Meeting, 'path' | 'ours' | 'theirs'>,
   mine: CollectionDocument,
   other: CollectionDocument,
 ): MeetingWords {
