@@ -1,8 +1,13 @@
+import { execFile } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { Ajv } from 'ajv';
 import { HtmlValidate } from 'html-validate';
 import stylelint from 'stylelint';
 import { writeForm, type Form, type TextMeasurer } from '@noria/core';
 import { fontMeasurer } from '../packages/cli/dist/fonts.js';
-import { DEMOS, demo, expect, test } from './noria';
+import { DEMOS, demo, expect, root, test } from './noria';
 
 let measurer: TextMeasurer;
 test.beforeAll(async () => {
@@ -44,3 +49,15 @@ for (const name of DEMOS) {
     });
   }
 }
+
+test('the schema of a collection is that of its types, and every demo keeps to it', async () => {
+  await promisify(execFile)('node', ['scripts/schema.mjs', '--check'], { cwd: root });
+  const schema = JSON.parse(await readFile(join(root, 'docs', 'collection.schema.json'), 'utf8')) as object;
+  const validate = new Ajv({ strict: false, allErrors: true }).compile(schema);
+  for (const name of DEMOS) {
+    expect(validate(await demo(name)), `${name}: ${JSON.stringify(validate.errors?.slice(0, 3))}`).toBe(true);
+    // A schema that takes anything says nothing.
+    expect(validate({ ...(await demo(name)), tiles: [] })).toBe(false);
+    expect(validate({ ...(await demo(name)), colour: 'red' })).toBe(false);
+  }
+});

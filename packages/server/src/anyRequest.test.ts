@@ -138,6 +138,7 @@ const KNOWN = [
   ['workspaces'],
   ['health'],
   ['docs-json'],
+  ['schema'],
   ['workspaces', 'huts', 'collections'],
   ['workspaces', 'huts', 'collections', '?'],
   ['workspaces', 'huts', 'collections', '?', 'revisions'],

@@ -12,6 +12,7 @@ import { FontsModule } from './fonts/fonts.module.js';
 import { HealthController } from './health/health.controller.js';
 import { LastAnswers } from './http/lastAnswers.js';
 import { PicturesModule } from './pictures/pictures.module.js';
+import { SchemaController } from './schema/schema.controller.js';
 import { ProblemFilter } from './problems/problem.filter.js';
 import { WorkModule } from './work/work.module.js';
 import { WorkspacesModule } from './workspaces/workspaces.module.js';
@@ -46,7 +47,7 @@ export class AppModule {
         FilmsModule,
         FontsModule,
       ],
-      controllers: [HealthController],
+      controllers: [HealthController, SchemaController],
       providers: [
         DemoService,
         LastAnswers,

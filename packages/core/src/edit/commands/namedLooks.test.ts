@@ -92,8 +92,8 @@ test('the page calls named looks by their names, each another', () => {
   );
   const css = writePage(document, LETTERS).files['style.css'] ?? '';
   expect(css).toContain('--pine: #0b6e4f;');
-  expect(css).toContain('--pine-2: #111111;');
-  expect(css).toContain('--colour-5: #222222;');
+  expect(css).toContain('--pine-2: #111;');
+  expect(css).toContain('--colour-5: #222;');
   expect(css).toContain('--mark: var(--link);');
   expect(css).toMatch(/background: var\(--mark\)/);
   expect(css).toMatch(/color: var\(--pine-2\)/);

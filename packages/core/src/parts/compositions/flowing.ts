@@ -4,11 +4,18 @@ import type { CardContent, Composition, Start } from '../part.js';
 
 const inOrder = ({ parts, cover, badges }: CardContent) => [...parts.flat(), cover, ...badges];
 
-/** Nodes that are read one after the other, with a blank between them. */
-const apartInLine = (nodes: readonly (PageNode | undefined)[]): PageNode[] =>
-  nodes
-    .filter((node): node is PageNode => node !== undefined && node !== '')
-    .flatMap((node, k) => (k === 0 ? [node] : [' ', node]));
+/** Elements that are read apart from what is beside them, by themselves. */
+const BLOCK = /^(p|h[1-6]|ul|ol|div|figure|blockquote|hr)$/;
+
+const isBlock = (node: PageNode | undefined) => typeof node === 'object' && BLOCK.test(node.name);
+
+/** Nodes that are read one after the other; words that would run into each other have a blank between them. */
+function apartInLine(nodes: readonly (PageNode | undefined)[]): PageNode[] {
+  const there = nodes.filter((node): node is PageNode => node !== undefined && node !== '');
+  return there.flatMap((node, k) =>
+    k === 0 || isBlock(node) || isBlock(there[k - 1]) ? [node] : [' ', node],
+  );
+}
 
 export const text: Start = {
   name: 'text',
