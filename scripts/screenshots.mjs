@@ -1,4 +1,4 @@
-/** Takes docs/screenshots anew from the demo: one picture of each main view, at 1280 × 800. */
+/** Takes docs/screenshots anew from the demo: one picture of each main view, at 1280 × 800; or those that are named. */
 import { chromium } from '@playwright/test';
 import { join } from 'node:path';
 import { root } from './lib/paths.mjs';
@@ -14,7 +14,10 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
 });
 
+const wanted = process.argv.slice(2);
+
 async function take(name, { dark = false, width = 1280, height = 800, show }) {
+  if (wanted.length > 0 && !wanted.includes(name)) return;
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(server.url);
   await page.getByRole('link', { name: 'Winter at the huts' }).waitFor();

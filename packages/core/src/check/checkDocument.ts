@@ -1,3 +1,4 @@
+import { ENTRY_FIELDS } from '../document/entries.js';
 import { LIMITS } from '../document/limits.js';
 import { numbered, withEntryIds } from './entryIds.js';
 import { migrate } from './migrate.js';
@@ -279,22 +280,10 @@ export function checkDocument(input: unknown, before?: CollectionDocument): Chec
 
 const isNotice = (problem: Problem) => problem.severity === 'notice';
 
-const CHECKED_BY_ENTRY = [
-  'tiles',
-  'pictures',
-  'films',
-  'icons',
-  'families',
-  'namedLooks',
-  'styles',
-  'recipes',
-  'tables',
-] as const;
-
 /** The entries of a document that are checked each by itself, with their paths. */
 function entriesOf(document: CollectionDocument | undefined): WeakMap<object, string> {
   const entries = new WeakMap<object, string>();
-  for (const field of CHECKED_BY_ENTRY) {
+  for (const field of ENTRY_FIELDS) {
     for (const [key, entry] of Object.entries(document?.[field] ?? {}))
       entries.set(entry as object, `/${field}/${pointerSegment(key)}`);
   }

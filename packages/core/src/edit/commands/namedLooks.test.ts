@@ -4,6 +4,7 @@ import { fromDesignTokens, toDesignTokens } from '../../look/designTokens.js';
 import { namedLooksCss } from '../../look/css.js';
 import { LETTERS } from '../../testing/layoutHtml.js';
 import { sample } from '../../testing/sample.js';
+import { calledIn } from '../../look/named.js';
 import { writePage } from '../../export/page/writePage.js';
 import { change } from '../patch/change.js';
 import { removeNamedLook, setNamedLook } from './namedLooks.js';
@@ -98,4 +99,7 @@ test('the page calls named looks by their names, each another', () => {
   expect(css).toMatch(/background: var\(--mark\)/);
   expect(css).toMatch(/color: var\(--pine-2\)/);
   expect(css).not.toMatch(/--colour-[1-4]\b/);
+  // Nor by a name that a page has for itself.
+  const share = { share: { id: 'share', name: 'Share', kind: 'space', value: 4 } } as const;
+  expect([...calledIn(share).values()]).toEqual(['share-2']);
 });

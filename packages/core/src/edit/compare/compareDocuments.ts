@@ -1,3 +1,4 @@
+import { ENTRY_FIELDS } from '../../document/entries.js';
 import { meetingWords } from '../join/words.js';
 import { nameIn } from '../../parts/said.js';
 import { same } from '../../same.js';
@@ -11,19 +12,8 @@ export interface ChangeInWords {
   readonly says: string;
 }
 
-/** Lists of entries by ids, of which one is new or gone as a whole. */
-const ENTRIES = [
-  'tiles',
-  'bands',
-  'pictures',
-  'films',
-  'icons',
-  'families',
-  'namedLooks',
-  'styles',
-  'recipes',
-  'tables',
-] as const;
+/** What is new or gone as a whole, in the order in which it is said. */
+const ENTRIES = ['bands', ...ENTRY_FIELDS] as const;
 
 /** What says nothing to a person, or is told apart. */
 const UNSAID: ReadonlySet<string> = new Set(['id', 'order', 'columnIds', 'rowIds', 'formatVersion', 'from']);
@@ -84,9 +74,7 @@ export function compareDocuments(before: CollectionDocument, after: CollectionDo
     else say(path, was, is);
   };
   walk([], withoutEntries(before), withoutEntries(after));
-  walk(['bands'], before.bands, after.bands);
   for (const name of ENTRIES) {
-    if (name === 'bands') continue;
     walk([name], before[name] ?? {}, after[name] ?? {});
     if (name === 'tiles') changes.push(...moved(before, after));
   }

@@ -65,6 +65,15 @@ describe('what a page says of itself', () => {
     expect(htmlOf(after(setPage({ picture: 'hut' })))).toContain('content="pictures/hut-1280.webp"');
   });
 
+  test('has a main heading that is not seen, unless none is wanted', () => {
+    expect(htmlOf(after())).toContain('<h1 class="unseen">');
+    const without = after(setPage({ heading: 'none' }));
+    expect(without.page).toEqual({ heading: 'none' });
+    expect(htmlOf(without)).not.toContain('<h1');
+    expect(writePage(without, LETTERS).files['style.css']).not.toContain('.unseen');
+    expect(after(setPage({ heading: 'none' }), setPage({ heading: undefined })).page).toBeUndefined();
+  });
+
   test('an area is a landmark by its name or as one says; the page has one main content', () => {
     const areas = (['header', 'content', 'notes'] as const).flatMap((name, k) => [
       paintArea(name, { column: 1, row: k + 1, columnSpan: 1, rowSpan: 1 }, 0, 'all'),
