@@ -1,6 +1,5 @@
-import { writeFile } from 'node:fs/promises';
-import { dirname, extname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { access, writeFile } from 'node:fs/promises';
+import { extname, join } from 'node:path';
 import sharp from 'sharp';
 import {
   allTiles,
@@ -43,9 +42,21 @@ test.beforeAll(async () => {
 /** Where pages are that load modules, which files may not. */
 const SITE = 'http://forms.test/';
 
+/** A folder with the pictures and fonts of a demo; it is written once a test. */
+async function besides(name: string, info: TestInfo): Promise<string> {
+  const folder = info.outputPath('page');
+  const isThere = await access(join(folder, 'index.html')).then(
+    () => true,
+    () => false,
+  );
+  if (!isThere) await exported(name, info);
+  return folder;
+}
+
 /** A collection in one of its forms, in the hostile page and with what belongs beside it. */
 async function inHost(name: string, form: Form, width: number, info: TestInfo, page: Page) {
-  const folder = dirname(fileURLToPath(await exported(name, info)));
+  // A grid has no pictures of its own.
+  const folder = form === 'element' ? await besides(name, info) : '';
   const document = await demo(name);
   const { files } = writeForm(form, document, measurer);
   const texts = new Map(Object.entries(files));
@@ -96,7 +107,7 @@ function filled(document: CollectionDocument, width: number, html: string): stri
 
 /** A fragment in the hostile page, with its style sheet and what belongs beside it. */
 async function hosted(name: string, document: CollectionDocument, width: number, info: TestInfo) {
-  const folder = dirname(fileURLToPath(await exported(name, info)));
+  const folder = await besides(name, info);
   const { files } = writeFragment(document, measurer);
   const html = Object.entries(files).find(([path]) => path.endsWith('.html'))?.[1] ?? '';
   const [path, css] = Object.entries(files).find(([each]) => each.endsWith('.css')) ?? ['', ''];
