@@ -42,6 +42,8 @@ export function presentIn(nodes: readonly PageNode[], beside: Beside): Present {
   };
   nodes.forEach(visit);
   for (const [, name = ''] of beside.html.matchAll(/<([a-z][\w-]*)/g)) elements.add(name);
+  for (const [, name = '', value] of beside.html.matchAll(/ (data-[\w-]+)(?:="([^"]*)")?/g))
+    attributes.add(name).add(`${name}=${value ?? ''}`);
   for (const [, names = ''] of beside.html.matchAll(/ class="([^"]*)"/g))
     for (const each of names.split(' ')) classes.add(each);
   const taken = new Set(classes);

@@ -21,7 +21,7 @@ describe('rules that meet nothing', () => {
       element('article', { class: 'text', 'data-tile': 'a' }, [element('h2', {}, ['Huts']), element('p')]),
       element('figure', { class: 'picture', 'data-tile': 'b' }, [element('img')]),
     ],
-    { html: '<dialog class="enlarged">', script: 'node.className = "shown"' },
+    { html: '<dialog class="enlarged"><button data-go="0"></button>', script: 'node.className = "shown"' },
   );
   test.each([
     ['.text { color: red }', '.text { color: red; }'],
@@ -38,6 +38,10 @@ describe('rules that meet nothing', () => {
     ['[data-tile="c"] { margin: 0 }', ''],
     ['[data-tile="b"] > img, [data-tile="c"] > img { margin: 0 }', '[data-tile="b"] > img { margin: 0; }'],
     ['.enlarged[open], .shown, .hidden { margin: 0 }', '.enlarged[open], .shown { margin: 0; }'],
+    [
+      '.enlarged > [data-go="0"], .enlarged > [data-go="2"] { margin: 0 }',
+      '.enlarged > [data-go="0"] { margin: 0; }',
+    ],
     ['@media print { .quote { margin: 0 } }', ''],
     ['@font-face { font-family: "A" }', '@font-face { font-family: "A" }'],
   ])('of %s stays %s', (css, left) => {
