@@ -23,3 +23,6 @@ export function mergedRules(rules: readonly Rule[]): Rule[] {
 
 /** The selector of a tile's element. */
 export const tileSelector = (id: string) => `[data-tile="${id}"]`;
+
+/** A text with every line a step further in. */
+export const indented = (text: string): string => text.replace(/^(?=.)/gm, '  ');

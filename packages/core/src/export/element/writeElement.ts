@@ -1,3 +1,5 @@
+import { escapeHtml } from '../../engine/css/escape.js';
+import { indented } from '../../engine/css/rule.js';
 import { attributesHtml } from '../../engine/html/node.js';
 import { ENLARGE_IN_ROOT, ENLARGED_HTML } from '../page/enlargeParts.js';
 import { fontAssets, type Face } from '../page/fonts.js';
@@ -131,10 +133,8 @@ const templateOf = (text: string) =>
     // Nothing in it ends a script that it may be written into.
     .replace(/<\/(?=script)/gi, '<\\/')}\``;
 
-const indented = (text: string) => text.replace(/^(?=.)/gm, '  ');
-
 const exampleHtml = (name: string, language: string) => `<!doctype html>
-<html lang="${language}">
+<html lang="${escapeHtml(language)}">
 <head>
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">

@@ -1,5 +1,5 @@
 import { AttributeAction, SelectorType, type Selector } from 'css-what';
-import { readSheet, sheetText, type Declaration, type SheetItem } from '../sheet/sheet.js';
+import { readSheet, sheetText, withSelectors, type Declaration, type SheetItem } from '../sheet/sheet.js';
 
 /** A style sheet of a page, with what it says of the page as a whole told apart. */
 export interface Parted {
@@ -39,18 +39,8 @@ export function scoped(css: string, id: string): { readonly own: Parted['own']; 
     ignoreCase: 'quirks',
     namespace: null,
   };
-  const inside = (all: readonly SheetItem[]): SheetItem[] =>
-    all.map((item): SheetItem => {
-      if (item.kind === 'verbatim') return item;
-      if (item.kind === 'block') return { ...item, items: inside(item.items) };
-      const selectors = item.selectors.map((each) => [
-        within,
-        { type: SelectorType.Descendant } as const,
-        ...each,
-      ]);
-      return { ...item, selectors };
-    });
-  return { own, css: named(sheetText(inside(items)), id) };
+  const inside = withSelectors(items, (selector) => [within, { type: SelectorType.Descendant }, ...selector]);
+  return { own, css: named(sheetText(inside), id) };
 }
 
 /** Whether it is the page as a whole that is meant. */

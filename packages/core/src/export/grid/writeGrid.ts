@@ -4,7 +4,7 @@ import { fragmentId } from '../fragment/writeFragment.js';
 import { merged, shared } from '../sheet/shared.js';
 import { onlyPresent, type Present } from '../sheet/present.js';
 import { placesCss } from '../page/pageCss.js';
-import { readSheet, sheetText, type SheetItem } from '../sheet/sheet.js';
+import { readSheet, sheetText, withSelectors } from '../sheet/sheet.js';
 import { spelt } from '../sheet/spelling.js';
 import { tileClasses } from '../sheet/tileClasses.js';
 import { tileName } from '../../parts/said.js';
@@ -32,7 +32,7 @@ export function writeGrid(
     shared(onlyPresent(readSheet(placesCss(collection, measurer)), presentOf(collection))),
   );
   const find = by === 'class' ? byClass(classes) : byOrder(collection);
-  const renamed = inGrid(spelt(items), { name, find });
+  const renamed = withSelectors(spelt(items), (selector) => renamedIn(selector, { name, find }));
   const groups = Object.values(collection.tiles).flatMap(({ kind, id }) =>
     kind === 'group' ? [stringify([[classPart(name), ...find(id)]])] : [],
   );
@@ -115,15 +115,8 @@ interface Naming {
   readonly find: Find;
 }
 
-const inGrid = (items: readonly SheetItem[], naming: Naming): SheetItem[] =>
-  items.map((item): SheetItem => {
-    if (item.kind === 'verbatim') return item;
-    if (item.kind === 'block') return { ...item, items: inGrid(item.items, naming) };
-    return { ...item, selectors: item.selectors.map((each) => renamed(each, naming)) };
-  });
-
 /** A selector of ours in the names of the markup, as heavy among the others as it was. */
-function renamed(selector: readonly Selector[], { name, find }: Naming): Selector[] {
+function renamedIn(selector: readonly Selector[], { name, find }: Naming): Selector[] {
   const grid = classPart(name);
   const tile = (part: Selector | undefined) =>
     part?.type === SelectorType.Attribute && part.name === 'data-tile' ? part : null;

@@ -1,4 +1,4 @@
-import { ruleCss } from '../../engine/css/rule.js';
+import { indented, ruleCss } from '../../engine/css/rule.js';
 import type { BandRule } from '../../arrangements/kind.js';
 import type { Piece } from './pieces.js';
 
@@ -33,24 +33,32 @@ export function inBandParts(pieces: readonly Piece[], at: string): string[] {
 /** Every rule with the pieces it is in, those that hold longest first. */
 function ruleRuns(pieces: readonly Piece[]): Held[] {
   const all: Held[] = [];
+  const latest = new Map<string, Held>();
   pieces.forEach(({ css }, k) => {
     for (const rule of css.inBand) {
       const key = JSON.stringify(rule);
-      const known = all.find((each) => each.key === key && each.last >= k - 1);
-      if (known) known.last = k;
-      else all.push({ rule, key, first: k, last: k });
+      const known = latest.get(key);
+      if (known && known.last >= k - 1) known.last = k;
+      else {
+        const held = { rule, key, first: k, last: k };
+        all.push(held);
+        latest.set(key, held);
+      }
     }
   });
   return all.sort((a, b) => b.last - b.first - (a.last - a.first) || a.first - b.first);
 }
 
-/** Whether rules that say something of one property stay in their order. */
+/** Whether rules that say something of one property stay in their order, in every piece. */
 function keepsOrder(pieces: readonly Piece[], held: readonly Held[]): boolean {
-  const at = new Map(held.map(({ key }, k) => [key, k]));
-  return pieces.every(({ css }) => {
+  const places = pieces.map(() => new Map<string, number>());
+  held.forEach(({ key, first, last }, place) => {
+    for (let k = first; k <= last; k++) places[k]?.set(key, place);
+  });
+  return pieces.every(({ css }, k) => {
     const latest = new Map<string, number>();
     return css.inBand.every((rule) => {
-      const own = at.get(JSON.stringify(rule)) ?? 0;
+      const own = places[k]?.get(JSON.stringify(rule)) ?? 0;
       const properties = Object.keys(rule.declarations);
       const isAfter = properties.every((property) => (latest.get(property) ?? -1) <= own);
       for (const property of properties) latest.set(property, own);
@@ -110,5 +118,3 @@ export function inRange(
   ];
   return range.length > 0 ? `${at} ${range.join(' and ')} {\n${indented(text)}\n}` : text;
 }
-
-export const indented = (text: string) => text.replace(/^(?=.)/gm, '  ');

@@ -15,6 +15,8 @@ function ofTile(selector: readonly Selector[]): OfTile | null {
   const [first, ...rest] = selector;
   if (first?.type !== SelectorType.Attribute || !NAMES.has(first.name)) return null;
   if (first.action !== AttributeAction.Equals) return null;
+  // A tile in a group is of two of them.
+  if (rest.some((part) => part.type === SelectorType.Attribute && NAMES.has(part.name))) return null;
   return { tile: `${first.name}=${first.value}`, rest: rest.length === 0 ? '' : stringify([rest]) };
 }
 
@@ -35,15 +37,62 @@ const said = ({ declarations }: SheetRule) => JSON.stringify(declarations);
 /** Rules of one selector after each other become one, and so do those of tiles that say the same. */
 export function merged(items: readonly SheetItem[]): SheetItem[] {
   const out: SheetItem[] = [];
+  let run = new Run();
   for (const item of items) {
     const last = out.at(-1);
-    if (item.kind === 'block') out.push({ ...item, items: merged(item.items) });
-    else if (item.kind === 'verbatim') out.push(item);
-    else if (last?.kind === 'rule' && stringify([...last.selectors]) === stringify([...item.selectors]))
-      out[out.length - 1] = { ...last, declarations: inOrder(last, item) };
-    else if (!joined(out, item)) out.push(item);
+    if (item.kind !== 'rule') {
+      out.push(item.kind === 'block' ? { ...item, items: merged(item.items) } : item);
+      run = new Run();
+      continue;
+    }
+    if (last?.kind === 'rule' && stringify([...last.selectors]) === stringify([...item.selectors])) {
+      const together: SheetRule = { ...last, declarations: inOrder(last, item) };
+      out[out.length - 1] = together;
+      run.forget(out.length - 1);
+      if (tilesOf(item)) run.know(out.length - 1, said(together), []);
+      continue;
+    }
+    const own = tilesOf(item);
+    // What is of others than tiles may be of any of them.
+    if (!own) run = new Run();
+    const at = own ? run.find(said(item), own) : null;
+    const before = at === null ? undefined : out[at];
+    if (at !== null && before?.kind === 'rule')
+      out[at] = { ...before, selectors: [...before.selectors, ...item.selectors] };
+    else out.push(item);
+    if (own) run.know(at ?? out.length - 1, said(item), own);
   }
   return out;
+}
+
+/** Rules of tiles after each other, found by what they say and by whom they are of. */
+class Run {
+  private readonly bySaid = new Map<string, number>();
+  private readonly byTile = new Map<string, { readonly at: number; readonly of: OfTile }[]>();
+
+  /** The last rule that says so; null where there is none, or one after it is of the same element. */
+  find(text: string, own: readonly OfTile[]): number | null {
+    const found = this.bySaid.get(text);
+    if (found === undefined) return null;
+    const isFree = own.every((each) =>
+      (this.byTile.get(each.tile) ?? []).every(({ at, of }) => at <= found || isApart(each, of)),
+    );
+    return isFree ? found : null;
+  }
+
+  know(at: number, text: string, own: readonly OfTile[]): void {
+    this.bySaid.set(text, at);
+    for (const of of own) {
+      const known = this.byTile.get(of.tile);
+      if (known) known.push({ at, of });
+      else this.byTile.set(of.tile, [{ at, of }]);
+    }
+  }
+
+  /** A rule says something else from now on. */
+  forget(at: number): void {
+    for (const [text, each] of this.bySaid) if (each === at) this.bySaid.delete(text);
+  }
 }
 
 /** What two rules of one selector say; what the later one says wins. */
@@ -51,24 +100,6 @@ const inOrder = (first: SheetRule, then: SheetRule): Declaration[] => [
   ...first.declarations.filter(([property]) => then.declarations.every(([other]) => other !== property)),
   ...then.declarations,
 ];
-
-/** Whether a rule could go to an earlier one that says the same. */
-function joined(out: SheetItem[], rule: SheetRule): boolean {
-  const own = tilesOf(rule);
-  if (!own) return false;
-  const text = said(rule);
-  for (let k = out.length - 1; k >= 0; k--) {
-    const before = out[k] as SheetItem;
-    const theirs = before.kind === 'rule' ? tilesOf(before) : null;
-    if (before.kind !== 'rule' || !theirs) return false;
-    if (said(before) === text) {
-      out[k] = { ...before, selectors: [...before.selectors, ...rule.selectors] };
-      return true;
-    }
-    if (!own.every((a) => theirs.every((b) => isApart(a, b)))) return false;
-  }
-  return false;
-}
 
 /** How many tiles say a thing before it is said of them together. */
 const FEWEST = 3;

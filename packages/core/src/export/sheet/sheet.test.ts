@@ -77,6 +77,11 @@ describe('what several tiles say', () => {
     expect(through(between, merged)).toBe(one(between.replaceAll(' }', '; }')));
   });
 
+  test('is not what others than tiles say, though it is the same', () => {
+    const css = `.text { order: 1; } .text { gap: 2px; } ${at('a')} { order: 1; gap: 2px; }`;
+    expect(through(css, merged)).toBe(`.text { order: 1; gap: 2px; } ${at('a')} { order: 1; gap: 2px; }`);
+  });
+
   /** What each tile and each picture in one is in the end, by the order of rules alone. */
   const seen = (items: readonly SheetItem[]) => {
     const values: Record<string, Record<string, string>> = {};

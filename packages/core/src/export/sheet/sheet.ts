@@ -1,5 +1,6 @@
 import { parse as parseSelectors, stringify, type Selector } from 'css-what';
 import { generate, parse } from '../../engine/css/tree.js';
+import { indented } from '../../engine/css/rule.js';
 import type { Atrule, CssNode, Rule } from 'css-tree';
 
 /** A rule as it is written: what it is of, and what it says in the order of its lines. */
@@ -61,6 +62,17 @@ const textOf = ({ loc }: CssNode, css: string) => (loc ? css.slice(loc.start.off
 const conditionOf = ({ name, prelude }: Atrule, css: string) =>
   prelude ? `@${name} ${textOf(prelude, css).trim()}` : `@${name}`;
 
+/** A sheet with every selector made another one. */
+export const withSelectors = (
+  items: readonly SheetItem[],
+  made: (selector: readonly Selector[]) => Selector[],
+): SheetItem[] =>
+  items.map((item): SheetItem => {
+    if (item.kind === 'verbatim') return item;
+    if (item.kind === 'block') return { ...item, items: withSelectors(item.items, made) };
+    return { ...item, selectors: item.selectors.map(made) };
+  });
+
 /** The text of a style sheet: a selector and a declaration a line, a blank line between rules. */
 export const sheetText = (items: readonly SheetItem[]): string => items.map(itemText).join('\n\n');
 
@@ -74,5 +86,3 @@ function itemText(item: SheetItem): string {
   });
   return `${item.selectors.map((each) => stringify([each])).join(',\n')} {\n${lines.join('\n')}\n}`;
 }
-
-const indented = (text: string) => text.replace(/^(?=.)/gm, '  ');

@@ -4,7 +4,7 @@ import { AttributeAction, SelectorType, type Selector } from 'css-what';
 import type { PageElement, PageNode } from '../../engine/html/node.js';
 import type { CollectionDocument, TileId } from '../../document/types.js';
 import type { Present } from './present.js';
-import type { SheetItem } from './sheet.js';
+import { withSelectors, type SheetItem } from './sheet.js';
 
 /** A class is a name to read, not a sentence. */
 const LENGTH = 32;
@@ -55,11 +55,7 @@ export function withClasses(node: PageElement, classes: ReadonlyMap<TileId, stri
 
 /** A sheet whose rules name tiles by their classes. */
 export const byClasses = (items: readonly SheetItem[], classes: ReadonlyMap<TileId, string>): SheetItem[] =>
-  items.map((item): SheetItem => {
-    if (item.kind === 'verbatim') return item;
-    if (item.kind === 'block') return { ...item, items: byClasses(item.items, classes) };
-    return { ...item, selectors: item.selectors.map((each) => named(each, classes)) };
-  });
+  withSelectors(items, (selector) => named(selector, classes));
 
 const named = (selector: readonly Selector[], classes: ReadonlyMap<TileId, string>): Selector[] =>
   selector.map((part): Selector => {
